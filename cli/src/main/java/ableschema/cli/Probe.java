@@ -1,0 +1,1 @@
+package ableschema.cli; final class Probe { private Probe() {} }

@@ -1,0 +1,1 @@
+package ableschema.cli; class ProbeTest { @org.junit.jupiter.api.Test void x() {} }

@@ -1,0 +1,218 @@
+package ableschema.core.design;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Stream;
+
+/**
+ * The design of one database: its entities and relationships in the designer's order. Immutable; a change gives
+ * another design that shares all parts which stayed the same.
+ */
+public final class Design {
+
+    public static final Design EMPTY = new Design(List.of(), List.of());
+
+    private final List<Entity> entities;
+    private final List<Relationship> relationships;
+    private final Map<Id, Entity> entityById = new HashMap<>();
+    private final Map<Id, Relationship> relationshipById = new HashMap<>();
+    private final Map<Id, Id> ownerOfAttribute = new HashMap<>();
+
+    private Design(List<Entity> entities, List<Relationship> relationships) {
+        this.entities = List.copyOf(entities);
+        this.relationships = List.copyOf(relationships);
+        this.entities.forEach(entity -> register(entityById, entity.id(), entity));
+        this.relationships.forEach(each -> register(relationshipById, each.id(), each));
+        this.entities.forEach(entity -> registerAttributes(entity.id(), entity.body()));
+        this.relationships.forEach(each -> registerAttributes(each.id(), each.body()));
+        this.relationships.forEach(this::requireEnds);
+    }
+
+    /**
+     * Makes a design; an {@link IllegalArgumentException} names an id that is used twice, or a relationship's end that
+     * is no entity.
+     */
+    public static Design of(List<Entity> entities, List<Relationship> relationships) {
+        return new Design(entities, relationships);
+    }
+
+    private static <T> void register(Map<Id, T> things, Id id, T thing) {
+        if (things.put(id, thing) != null) {
+            throw new IllegalArgumentException("two things have the id " + id);
+        }
+    }
+
+    private void registerAttributes(Id owner, Body body) {
+        body.attributes().forEach(attribute -> register(ownerOfAttribute, attribute.id(), owner));
+    }
+
+    private void requireEnds(Relationship relationship) {
+        Stream.of(relationship.first(), relationship.second()).forEach(end -> {
+            if (!entityById.containsKey(end.entity())) {
+                throw new IllegalArgumentException("relationship " + relationship.id() + " refers to entity "
+                        + end.entity() + ", which is not in the design");
+            }
+        });
+    }
+
+    public List<Entity> entities() {
+        return entities;
+    }
+
+    public List<Relationship> relationships() {
+        return relationships;
+    }
+
+    public Optional<Entity> entity(Id id) {
+        return Optional.ofNullable(entityById.get(id));
+    }
+
+    /** The entity of that name, whatever its letter case. */
+    public Optional<Entity> entity(String name) {
+        return entities.stream().filter(e -> e.name().equalsIgnoreCase(name)).findFirst();
+    }
+
+    public Optional<Relationship> relationship(Id id) {
+        return Optional.ofNullable(relationshipById.get(id));
+    }
+
+    /** The entity at an end; {@link #of} has made sure that it exists. */
+    public Entity at(End end) {
+        return entity(end.entity()).orElseThrow();
+    }
+
+    /** The entity or relationship that an attribute belongs to. */
+    public Optional<Id> ownerOf(Id attribute) {
+        return Optional.ofNullable(ownerOfAttribute.get(attribute));
+    }
+
+    public Optional<Attribute> attribute(Id id) {
+        return ownerOf(id).flatMap(this::body).flatMap(body -> body.attribute(id));
+    }
+
+    /** What the entity or relationship with this id holds. */
+    public Optional<Body> body(Id owner) {
+        return entity(owner).map(Entity::body).or(() -> relationship(owner).map(Relationship::body));
+    }
+
+    public Stream<Relationship> relationshipsOf(Id entity) {
+        return relationships.stream().filter(r -> r.touches(entity));
+    }
+
+    /**
+     * The ends that rows of this entity or many-to-many refer to, in the order of the relationships; for a many-to-many
+     * its own two ends.
+     */
+    public List<EndRef> referencesOf(Id owner) {
+        Optional<Relationship> pairing = relationship(owner);
+        if (pairing.isPresent()) {
+            return List.of(pairing.get().ref(Side.FIRST), pairing.get().ref(Side.SECOND));
+        }
+        var references = new ArrayList<EndRef>();
+        for (Relationship each : relationships) {
+            each.referred()
+                    .filter(side -> each.end(side.other()).entity().equals(owner))
+                    .ifPresent(side -> references.add(each.ref(side)));
+        }
+        return references;
+    }
+
+    /** The entity that a reference leads to. */
+    public Optional<Entity> target(EndRef end) {
+        return relationship(end.relationship()).map(r -> at(r.end(end.side())));
+    }
+
+    /** Says whether rows of the holder may leave this reference empty. */
+    public boolean isOptional(EndRef end) {
+        return relationship(end.relationship())
+                .filter(r -> !r.isManyToMany())
+                .map(r -> !r.end(end.side()).cardinality().isMandatory())
+                .orElse(false);
+    }
+
+    /** Says whether the relationship is part of the key of the entity that holds its foreign key. */
+    public boolean isIdentifying(Relationship relationship) {
+        return relationship
+                .holder()
+                .flatMap(this::body)
+                .filter(body -> body.key().stream()
+                        .flatMap(part -> part.through().stream())
+                        .anyMatch(end -> end.relationship().equals(relationship.id())))
+                .isPresent();
+    }
+
+    /** Says whether an entity is known only within another. */
+    public boolean isWeak(Entity entity) {
+        return entity.body().key().stream().anyMatch(part -> part.through().isPresent());
+    }
+
+    public Design with(Entity entity) {
+        return new Design(
+                entityById.containsKey(entity.id())
+                        ? Lists.replace(entities, Entity::id, entity)
+                        : Lists.plus(entities, entity),
+                relationships);
+    }
+
+    public Design with(Relationship relationship) {
+        return new Design(
+                entities,
+                relationshipById.containsKey(relationship.id())
+                        ? Lists.replace(relationships, Relationship::id, relationship)
+                        : Lists.plus(relationships, relationship));
+    }
+
+    /** Returns this design with another body for the entity or relationship of this id. */
+    public Design withBody(Id owner, Body body) {
+        return entity(owner)
+                .map(entity -> with(entity.withBody(body)))
+                .or(() -> relationship(owner).map(r -> with(r.withBody(body))))
+                .orElseThrow(() -> new IllegalArgumentException(owner + " is not in the design"));
+    }
+
+    public Design withoutEntity(Id id) {
+        Design rest = this;
+        for (Relationship each : relationships) {
+            if (each.touches(id)) {
+                rest = rest.withoutRelationship(each.id());
+            }
+        }
+        return new Design(rest.entities.stream().filter(e -> !e.id().equals(id)).toList(), rest.relationships);
+    }
+
+    /** Takes a relationship out, and out of keys, rules and rows. */
+    public Design withoutRelationship(Id id) {
+        return new Design(
+                entities.stream()
+                        .map(e -> e.withBody(e.body().withoutReference(id)))
+                        .toList(),
+                relationships.stream().filter(r -> !r.id().equals(id)).toList());
+    }
+
+    /**
+     * Says in what the two designs differ, leaving ids, layout and order of entities aside; empty if they mean the same.
+     */
+    public List<String> sameMeaning(Design other) {
+        return Meaning.differences(this, other);
+    }
+
+    @Override
+    public boolean equals(Object other) {
+        return other instanceof Design design
+                && entities.equals(design.entities)
+                && relationships.equals(design.relationships);
+    }
+
+    @Override
+    public int hashCode() {
+        return 31 * entities.hashCode() + relationships.hashCode();
+    }
+
+    @Override
+    public String toString() {
+        return entities.size() + " entities, " + relationships.size() + " relationships";
+    }
+}

@@ -1,0 +1,139 @@
+package ableschema.core.design;
+
+import static java.util.stream.Collectors.joining;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+
+/**
+ * All that a design says, as lines in which things stand by name instead of by id; two designs mean the same if they
+ * say the same lines.
+ */
+final class Meaning {
+
+    private final Design design;
+    private final Map<String, Integer> lines = new TreeMap<>();
+
+    private Meaning(Design design) {
+        this.design = design;
+    }
+
+    static List<String> differences(Design one, Design other) {
+        Map<String, Integer> here = new Meaning(one).said();
+        Map<String, Integer> there = new Meaning(other).said();
+        var differences = new ArrayList<String>();
+        here.forEach((line, count) -> {
+            if (there.getOrDefault(line, 0) < count) {
+                differences.add("only in the first: " + line);
+            }
+        });
+        there.forEach((line, count) -> {
+            if (here.getOrDefault(line, 0) < count) {
+                differences.add("only in the second: " + line);
+            }
+        });
+        return differences;
+    }
+
+    private Map<String, Integer> said() {
+        design.entities().forEach(this::say);
+        design.relationships().forEach(this::say);
+        return lines;
+    }
+
+    private void say(String line) {
+        lines.merge(line, 1, Integer::sum);
+    }
+
+    private void say(Entity entity) {
+        String name = "entity " + entity.name();
+        say(name + " is a " + entity.kind() + ": " + entity.definition() + pins(entity.pins()));
+        say(name, entity.body());
+    }
+
+    private void say(Relationship relationship) {
+        String name = "relationship " + named(relationship);
+        say(name + " noun " + relationship.noun() + pins(relationship.pins()) + " on delete " + relationship.onDelete()
+                + " on update " + relationship.onUpdate());
+        relationship
+                .carried()
+                .forEach(c -> say(name + " column " + named(c.column()) + " is " + c.name() + ": " + c.comment()));
+        say(name, relationship.body());
+    }
+
+    private void say(String owner, Body body) {
+        int place = 0;
+        for (Attribute a : body.attributes()) {
+            say(owner + " attribute " + ++place + " " + a.name() + ": " + a.type() + (a.optional() ? " optional" : "")
+                    + " default " + named(a.defaultValue()) + " comment " + a.comment() + pins(a.pins()));
+        }
+        say(owner + " key " + named(body.key()));
+        body.uniques().forEach(u -> say(owner + " unique " + named(u.parts()) + pins(u.pins())));
+        body.checks().forEach(c -> say(owner + " check " + named(c.expression()) + pins(c.pins())));
+        body.indexes()
+                .forEach(i -> say(owner + " index " + (i.unique() ? "unique " : "")
+                        + i.parts().stream()
+                                .map(p -> named(p.column()) + (p.descending() ? " down" : ""))
+                                .collect(joining(", "))
+                        + pins(i.pins())));
+        body.dependencies().forEach(d -> say(owner + " dependency " + named(d.from()) + " -> " + named(d.to())));
+        body.rows().forEach(row -> say(owner + " row " + named(row)));
+    }
+
+    private static String pins(Pins pins) {
+        return pins.equals(Pins.NONE) ? "" : " pinned " + pins;
+    }
+
+    private String named(Relationship r) {
+        return half(r.first()) + " / " + half(r.second());
+    }
+
+    private String half(End end) {
+        return end.cardinality() + " " + design.at(end).name() + " " + end.verb() + " as " + end.role();
+    }
+
+    private String named(List<? extends KeyPart> parts) {
+        return parts.stream().map(this::named).collect(joining(", "));
+    }
+
+    private String named(KeyPart part) {
+        if (part instanceof ColumnRef.Own own) {
+            return design.attribute(own.id()).map(Attribute::name).orElse("?");
+        }
+        String through = part.through()
+                .map(end -> end.side() + " of "
+                        + design.relationship(end.relationship())
+                                .map(this::named)
+                                .orElse("?"))
+                .orElse("?");
+        return part instanceof ColumnRef.Carried carried ? "(" + through + ")." + named(carried.target()) : through;
+    }
+
+    private String named(Expression expression) {
+        return expression.written(this::named);
+    }
+
+    private String named(Row row) {
+        var cells = new TreeMap<String, String>();
+        row.values().forEach((id, value) -> cells.put(named((KeyPart) new ColumnRef.Own(id)), value));
+        row.references().forEach((end, to) -> cells.put(named((KeyPart) new KeyPart.WholeReference(end)), named(to)));
+        return cells.toString();
+    }
+
+    private String named(Row.Reference reference) {
+        return reference instanceof Row.ToRow to ? "row " + keyOf(to.row()) : reference.toString();
+    }
+
+    private String keyOf(Id row) {
+        for (Entity entity : design.entities()) {
+            for (Row each : entity.body().rows()) {
+                if (each.id().equals(row)) {
+                    return entity.name() + each.values().values();
+                }
+            }
+        }
+        return "gone";
+    }
+}

@@ -1,0 +1,127 @@
+package ableschema.core.design;
+
+import static java.util.Objects.requireNonNull;
+
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * A relationship between two entities, or of one with itself.
+ *
+ * @param noun    what one pairing is called where it is many-to-many, such as "treatment given"; empty for a name by rule
+ * @param body    the pairing's own attributes, rules and rows; counts where it is many-to-many
+ * @param carried what differs from the derived, foreign key column by column
+ */
+public record Relationship(
+        Id id,
+        End first,
+        End second,
+        String noun,
+        Body body,
+        ReferenceAction onDelete,
+        ReferenceAction onUpdate,
+        List<CarriedColumn> carried,
+        Pins pins) {
+
+    public Relationship {
+        requireNonNull(id, "id");
+        carried = List.copyOf(carried);
+    }
+
+    public static Relationship between(Id id, End first, End second) {
+        return new Relationship(
+                id,
+                first,
+                second,
+                "",
+                Body.EMPTY,
+                ReferenceAction.RESTRICT,
+                ReferenceAction.RESTRICT,
+                List.of(),
+                Pins.NONE);
+    }
+
+    public End end(Side side) {
+        return side == Side.FIRST ? first : second;
+    }
+
+    public EndRef ref(Side side) {
+        return new EndRef(id, side);
+    }
+
+    public boolean isManyToMany() {
+        return first.cardinality().isMany() && second.cardinality().isMany();
+    }
+
+    public boolean isOneToOne() {
+        return !first.cardinality().isMany() && !second.cardinality().isMany();
+    }
+
+    public boolean isRecursive() {
+        return first.entity().equals(second.entity());
+    }
+
+    public boolean touches(Id entity) {
+        return first.entity().equals(entity) || second.entity().equals(entity);
+    }
+
+    /**
+     * The end whose entity the other end's table refers to: the one of which a row there has at most one. In a
+     * one-to-one it is the mandatory end, else the first. Empty for many-to-many, where a table of its own refers to both.
+     */
+    public Optional<Side> referred() {
+        if (isManyToMany()) {
+            return Optional.empty();
+        }
+        if (isOneToOne()) {
+            boolean secondOnly =
+                    second.cardinality().isMandatory() && !first.cardinality().isMandatory();
+            return Optional.of(secondOnly ? Side.SECOND : Side.FIRST);
+        }
+        return Optional.of(first.cardinality().isMany() ? Side.SECOND : Side.FIRST);
+    }
+
+    /** The entity whose table holds the foreign key; empty for many-to-many. */
+    public Optional<Id> holder() {
+        return referred().map(side -> end(side.other()).entity());
+    }
+
+    public Optional<CarriedColumn> carried(ColumnRef.Carried column) {
+        return carried.stream().filter(c -> c.column().equals(column)).findFirst();
+    }
+
+    public Relationship with(Side side, End end) {
+        return new Relationship(
+                id,
+                side == Side.FIRST ? end : first,
+                side == Side.SECOND ? end : second,
+                noun,
+                body,
+                onDelete,
+                onUpdate,
+                carried,
+                pins);
+    }
+
+    public Relationship withNoun(String noun) {
+        return new Relationship(id, first, second, noun, body, onDelete, onUpdate, carried, pins);
+    }
+
+    public Relationship withBody(Body body) {
+        return body == this.body
+                ? this
+                : new Relationship(id, first, second, noun, body, onDelete, onUpdate, carried, pins);
+    }
+
+    public Relationship withActions(ReferenceAction onDelete, ReferenceAction onUpdate) {
+        return new Relationship(id, first, second, noun, body, onDelete, onUpdate, carried, pins);
+    }
+
+    public Relationship withCarried(List<CarriedColumn> carried) {
+        return new Relationship(id, first, second, noun, body, onDelete, onUpdate, carried, pins);
+    }
+
+    public Relationship withPins(Pins pins) {
+        return new Relationship(id, first, second, noun, body, onDelete, onUpdate, carried, pins);
+    }
+}

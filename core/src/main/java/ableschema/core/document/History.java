@@ -1,0 +1,60 @@
+package ableschema.core.document;
+
+import java.util.ArrayDeque;
+import java.util.Deque;
+import java.util.Optional;
+
+/** The document as it is now, with all that can be undone and redone, each by the name of its edit. */
+public final class History {
+
+    private final Deque<Step> done = new ArrayDeque<>();
+    private final Deque<Step> undone = new ArrayDeque<>();
+    private Document present;
+
+    public History(Document present) {
+        this.present = present;
+    }
+
+    /** The document on the other side of an edit. */
+    private record Step(String name, Document document) {}
+
+    public Document present() {
+        return present;
+    }
+
+    /** Carries out an edit; one that changes nothing leaves no trace. */
+    public void apply(Edit edit) {
+        Document next = edit.applyTo(present);
+        if (next != present) {
+            done.push(new Step(edit.name(), present));
+            undone.clear();
+            present = next;
+        }
+    }
+
+    /** The name of what {@link #undo} would take back. */
+    public Optional<String> undoable() {
+        return Optional.ofNullable(done.peek()).map(Step::name);
+    }
+
+    /** The name of what {@link #redo} would do again. */
+    public Optional<String> redoable() {
+        return Optional.ofNullable(undone.peek()).map(Step::name);
+    }
+
+    public void undo() {
+        step(done, undone);
+    }
+
+    public void redo() {
+        step(undone, done);
+    }
+
+    private void step(Deque<Step> from, Deque<Step> to) {
+        if (!from.isEmpty()) {
+            Step step = from.pop();
+            to.push(new Step(step.name(), present));
+            present = step.document();
+        }
+    }
+}

@@ -1,0 +1,208 @@
+package ableschema.core.edit;
+
+import ableschema.core.design.Attribute;
+import ableschema.core.design.Body;
+import ableschema.core.design.Check;
+import ableschema.core.design.ColumnRef;
+import ableschema.core.design.Condition;
+import ableschema.core.design.Dependency;
+import ableschema.core.design.Design;
+import ableschema.core.design.Entity;
+import ableschema.core.design.EntityKind;
+import ableschema.core.design.Id;
+import ableschema.core.design.IdKind;
+import ableschema.core.design.IdSource;
+import ableschema.core.design.KeyPart;
+import ableschema.core.design.Lists;
+import ableschema.core.design.Pins;
+import ableschema.core.design.Relationship;
+import ableschema.core.design.Row;
+import ableschema.core.design.Side;
+import ableschema.core.design.Unique;
+import ableschema.core.document.Edit;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/** Makes edits for one state of a design, each named as it will read in the history. */
+public final class Edits {
+
+    private final Design design;
+    private final IdSource ids;
+
+    public Edits(Design design, IdSource ids) {
+        this.design = design;
+        this.ids = ids;
+    }
+
+    public Edit rename(Entity entity, String to) {
+        return new ChangeEntity(entity.withName(to), "rename " + entity.name() + " to " + to);
+    }
+
+    public Edit setKind(Entity entity, EntityKind kind) {
+        return new ChangeEntity(entity.withKind(kind), "say that " + entity.name() + " is a " + kind);
+    }
+
+    public Edit define(Entity entity, String definition) {
+        return new ChangeEntity(entity.withDefinition(definition), "define " + entity.name());
+    }
+
+    public Edit addAttribute(Id owner, Attribute attribute) {
+        return new ChangeBody(owner, body(owner).with(attribute), "add " + attribute.name() + " to " + called(owner));
+    }
+
+    public Edit changeAttribute(Attribute attribute) {
+        Id owner = ownerOf(attribute);
+        Attribute before = body(owner).attribute(attribute.id()).orElse(attribute);
+        String name = before.name().equals(attribute.name())
+                ? "change " + attribute.name() + " of " + called(owner)
+                : "rename " + before.name() + " to " + attribute.name();
+        return new ChangeBody(owner, body(owner).replacing(attribute), name);
+    }
+
+    public Edit moveAttribute(Attribute attribute, int to) {
+        Id owner = ownerOf(attribute);
+        Body body = body(owner);
+        return new ChangeBody(
+                owner,
+                body.withAttributes(Lists.moved(body.attributes(), attribute, to)),
+                "move " + attribute.name() + " of " + called(owner));
+    }
+
+    public Edit setUnique(Attribute attribute, boolean unique) {
+        Id owner = ownerOf(attribute);
+        Body body = body(owner);
+        List<KeyPart> alone = List.of(attribute.ref());
+        var uniques = new ArrayList<>(body.uniques());
+        uniques.removeIf(each -> each.parts().equals(alone));
+        if (unique) {
+            uniques.add(new Unique(ids.next(IdKind.UNIQUE), alone, Pins.NONE));
+        }
+        String name = unique ? "keep " + attribute.name() + " unique" : "let " + attribute.name() + " repeat";
+        return new ChangeBody(owner, body.withUniques(uniques), name);
+    }
+
+    /** Keeps several parts unique together. */
+    public Edit addUnique(Id owner, List<KeyPart> parts) {
+        Body body = body(owner);
+        var unique = new Unique(ids.next(IdKind.UNIQUE), parts, Pins.NONE);
+        return new ChangeBody(
+                owner,
+                body.withUniques(Lists.plus(body.uniques(), unique)),
+                "keep " + called(parts) + " of " + called(owner) + " unique");
+    }
+
+    /** Sets the one simple condition on an attribute; empty takes it away. */
+    public Edit setCondition(Attribute attribute, Optional<Condition> condition) {
+        Id owner = ownerOf(attribute);
+        Body body = body(owner);
+        var checks = new ArrayList<>(body.checks());
+        checks.removeIf(check -> Condition.read(check.expression())
+                .filter(each -> each.column().equals(attribute.ref()))
+                .isPresent());
+        condition.ifPresent(
+                said -> checks.add(new Check(ids.next(IdKind.CHECK), said.expression(attribute.type()), Pins.NONE)));
+        String name = condition
+                .map(said -> attribute.name() + " must be " + said.inWords())
+                .orElse("lift the rule on " + attribute.name());
+        return new ChangeBody(owner, body.withChecks(checks), name);
+    }
+
+    public Edit chooseKey(Id owner, List<KeyPart> key) {
+        String name = key.isEmpty()
+                ? "take the key from " + called(owner)
+                : "make " + called(key) + " the key of " + called(owner);
+        return new ChangeBody(owner, body(owner).withKey(key), name);
+    }
+
+    /** Adds the relationship as part of the key of the entity that holds it, or takes it out of that key. */
+    public Edit setIdentifying(Relationship relationship, boolean identifying) {
+        Side referred = relationship.referred().orElse(Side.FIRST);
+        Id holder = relationship.end(referred.other()).entity();
+        Body body = body(holder);
+        var part = new KeyPart.WholeReference(relationship.ref(referred));
+        var key = new ArrayList<KeyPart>();
+        if (identifying) {
+            key.add(part);
+        }
+        body.key().stream()
+                .filter(each -> each.through()
+                        .filter(end -> end.relationship().equals(relationship.id()))
+                        .isEmpty())
+                .forEach(key::add);
+        return chooseKey(holder, key);
+    }
+
+    public Edit addDependency(Id owner, List<KeyPart> from, List<KeyPart> to) {
+        Body body = body(owner);
+        var dependency = new Dependency(ids.next(IdKind.DEPENDENCY), from, to);
+        return new ChangeBody(
+                owner,
+                body.withDependencies(Lists.plus(body.dependencies(), dependency)),
+                "say that " + called(from) + " decides " + called(to));
+    }
+
+    public Edit removeDependency(Id owner, Dependency dependency) {
+        Body body = body(owner);
+        return new ChangeBody(
+                owner,
+                body.withDependencies(body.dependencies().stream()
+                        .filter(d -> !d.equals(dependency))
+                        .toList()),
+                "take back that " + called(dependency.from()) + " decides " + called(dependency.to()));
+    }
+
+    public Edit setRows(Id owner, List<Row> rows, String name) {
+        return new ChangeBody(owner, body(owner).withRows(rows), name);
+    }
+
+    public Edit addRelationship(Relationship relationship) {
+        return new PutRelationship(relationship, "relate " + called(relationship));
+    }
+
+    public Edit changeRelationship(Relationship relationship) {
+        return new PutRelationship(relationship, "change how " + called(relationship) + " relate");
+    }
+
+    public Edit remove(List<Id> things) {
+        String first = things.isEmpty() ? "nothing" : called(things.get(0));
+        return new Remove(
+                things, "delete " + first + (things.size() > 1 ? " and " + (things.size() - 1) + " more" : ""));
+    }
+
+    private Id ownerOf(Attribute attribute) {
+        return design.ownerOf(attribute.id())
+                .orElseThrow(() -> new IllegalArgumentException(
+                        "attribute " + attribute.name() + " (" + attribute.id() + ") is not in the design"));
+    }
+
+    private Body body(Id owner) {
+        return design.body(owner).orElseThrow(() -> new IllegalArgumentException(owner + " is not in the design"));
+    }
+
+    private String called(Id thing) {
+        return design.entity(thing)
+                .map(Entity::name)
+                .or(() -> design.attribute(thing).map(Attribute::name))
+                .or(() -> design.relationship(thing).map(this::called))
+                .orElse(thing.toString());
+    }
+
+    private String called(Relationship relationship) {
+        return design.entity(relationship.first().entity()).map(Entity::name).orElse("?") + " and "
+                + design.entity(relationship.second().entity())
+                        .map(Entity::name)
+                        .orElse("?");
+    }
+
+    private String called(List<KeyPart> parts) {
+        return String.join(" + ", parts.stream().map(this::called).toList());
+    }
+
+    /** What a part of a key is called: an attribute by its name, a reference by its entity. */
+    private String called(KeyPart part) {
+        return part instanceof ColumnRef.Own own
+                ? called(own.id())
+                : part.through().flatMap(design::target).map(Entity::name).orElse("?");
+    }
+}

@@ -1,0 +1,19 @@
+package ableschema.core.finding;
+
+import ableschema.core.design.Id;
+import ableschema.core.design.KeyPart;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * Where something was found.
+ *
+ * @param owner the entity or relationship
+ * @param row   the sample row, if it is about one
+ * @param parts the attributes and references concerned; empty if it is about the whole
+ */
+public record Place(Id owner, Optional<Id> row, List<KeyPart> parts) {
+    public Place {
+        parts = List.copyOf(parts);
+    }
+}

@@ -1,0 +1,219 @@
+package ableschema.core.rows;
+
+import ableschema.core.design.Attribute;
+import ableschema.core.design.Body;
+import ableschema.core.design.Check;
+import ableschema.core.design.ColumnRef;
+import ableschema.core.design.Condition;
+import ableschema.core.design.DataType;
+import ableschema.core.design.Design;
+import ableschema.core.design.EndRef;
+import ableschema.core.design.Entity;
+import ableschema.core.design.Id;
+import ableschema.core.design.KeyPart;
+import ableschema.core.design.Row;
+import ableschema.core.design.TypedValue;
+import ableschema.core.design.Unique;
+import ableschema.core.finding.Finding;
+import ableschema.core.finding.Place;
+import ableschema.core.finding.Rule;
+import ableschema.core.schema.Keys;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/** Holds the sample rows of one entity or many-to-many against every rule of the design. */
+public final class RowJudge {
+
+    private final Design design;
+    private final Id owner;
+    private final Body body;
+    private final Keys keys;
+    private final RowValues values;
+    private final String label;
+    private final List<EndRef> references;
+    private final List<Finding> findings = new ArrayList<>();
+
+    private RowJudge(Design design, Id owner, RowValues values) {
+        this.design = design;
+        this.owner = owner;
+        this.body = design.body(owner).orElse(Body.EMPTY);
+        this.keys = new Keys(design);
+        this.values = values;
+        this.label = design.entity(owner)
+                .map(Entity::name)
+                .or(() -> design.relationship(owner)
+                        .map(r -> r.noun().isEmpty()
+                                ? design.at(r.first()).name() + " "
+                                        + design.at(r.second()).name()
+                                : r.noun()))
+                .orElse("");
+        this.references = design.referencesOf(owner);
+    }
+
+    /** Returns what is wrong with the rows of this owner, row by row in their order; empty if nothing is. */
+    public static List<Finding> judge(Design design, Id owner, RowValues values) {
+        var judge = new RowJudge(design, owner, values);
+        judge.body.rows().forEach(judge::judgeAlone);
+        judge.judgeTogether();
+        return judge.findings;
+    }
+
+    /** Returns what is wrong with all sample rows of a design. */
+    public static List<Finding> judge(Design design) {
+        var values = new RowValues(design);
+        var findings = new ArrayList<Finding>();
+        design.entities().forEach(e -> findings.addAll(judge(design, e.id(), values)));
+        design.relationships().forEach(r -> findings.addAll(judge(design, r.id(), values)));
+        return findings;
+    }
+
+    private void judgeAlone(Row row) {
+        for (Attribute attribute : body.attributes()) {
+            row.value(attribute.id())
+                    .ifPresentOrElse(value -> judgeValue(row, attribute, value), () -> judgeMissing(row, attribute));
+        }
+        references.forEach(end -> judgeReference(row, end));
+        body.checks().forEach(check -> judgeCheck(row, check));
+    }
+
+    private void judgeValue(Row row, Attribute attribute, String value) {
+        TypedValue.of(attribute.type(), value)
+                .problem()
+                .ifPresent(reason -> find(
+                        Rule.VALUE_UNFIT,
+                        row,
+                        List.of(attribute.ref()),
+                        Map.of(
+                                "column",
+                                attribute.name(),
+                                "type",
+                                attribute.type().toString(),
+                                "reason",
+                                reason)));
+    }
+
+    private void judgeMissing(Row row, Attribute attribute) {
+        boolean filledIn = attribute.defaultValue().isPresent() || attribute.type() instanceof DataType.Counted;
+        boolean needed = !attribute.optional() || keys.of(owner).contains(attribute.ref());
+        if (needed && !filledIn) {
+            find(Rule.VALUE_MISSING, row, List.of(attribute.ref()), Map.of("column", attribute.name()));
+        }
+    }
+
+    private void judgeReference(Row row, EndRef end) {
+        var part = new KeyPart.WholeReference(end);
+        String parent = design.target(end).map(Entity::name).orElse("");
+        Optional<Row.Reference> reference = row.reference(end);
+        if (reference.isEmpty()) {
+            if (!design.isOptional(end) || isInKey(end)) {
+                find(Rule.VALUE_MISSING, row, List.of(part), Map.of("column", parent));
+            }
+        } else if (values.parent(row, end).isEmpty()) {
+            String raw = reference.get() instanceof Row.RawKey given ? String.join(" / ", given.values()) : "a row";
+            find(Rule.PARENT_MISSING, row, List.of(part), Map.of("parent", parent, "value", raw));
+        }
+    }
+
+    private boolean isInKey(EndRef end) {
+        return keys.of(owner).stream()
+                .anyMatch(c -> c.through().filter(end::equals).isPresent());
+    }
+
+    private void judgeCheck(Row row, Check check) {
+        Condition.read(check.expression()).ifPresent(condition -> {
+            DataType type = keys.type(condition.column());
+            values.value(row, condition.column())
+                    .map(text -> TypedValue.of(type, text))
+                    .filter(value -> value.fits() && !condition.holdsFor(type, value.canonical()))
+                    .ifPresent(value -> find(
+                            Rule.CHECK_FAILED,
+                            row,
+                            List.of(condition.column()),
+                            Map.of(
+                                    "column",
+                                    named(condition.column()),
+                                    "value",
+                                    value.canonical(),
+                                    "rule",
+                                    condition.inWords())));
+        });
+    }
+
+    private void judgeTogether() {
+        List<ColumnRef> key = keys.of(owner);
+        judgeRepeated(key, Rule.KEY_REPEATED);
+        for (Unique unique : body.uniques()) {
+            judgeRepeated(keys.columns(owner, unique.parts()), Rule.UNIQUE_REPEATED);
+        }
+        for (EndRef end : references) {
+            if (design.relationship(end.relationship())
+                            .filter(r -> r.isOneToOne())
+                            .isPresent()
+                    && !keys.referring(end).equals(key)) {
+                judgeRepeated(keys.referring(end), Rule.UNIQUE_REPEATED);
+            }
+        }
+    }
+
+    private void judgeRepeated(List<ColumnRef> columns, Rule rule) {
+        if (columns.isEmpty()) {
+            return;
+        }
+        Map<List<String>, Row> seen = new HashMap<>();
+        for (Row row : body.rows()) {
+            List<String> found =
+                    columns.stream().map(column -> canonical(row, column)).toList();
+            Row other = found.contains("") ? null : seen.putIfAbsent(found, row);
+            if (other != null) {
+                find(
+                        rule,
+                        row,
+                        parts(columns),
+                        Map.of(
+                                "column",
+                                String.join(
+                                        ", ", columns.stream().map(this::named).toList()),
+                                "value",
+                                String.join(" / ", found),
+                                "other",
+                                String.valueOf(body.rows().indexOf(other) + 1)));
+            }
+        }
+    }
+
+    private String canonical(Row row, ColumnRef column) {
+        return values.value(row, column)
+                .map(text -> TypedValue.of(keys.type(column), text).canonical())
+                .orElse("");
+    }
+
+    private static List<KeyPart> parts(List<ColumnRef> columns) {
+        return columns.stream()
+                .<KeyPart>map(column -> column instanceof ColumnRef.Carried carried
+                        ? new KeyPart.WholeReference(carried.end())
+                        : column)
+                .distinct()
+                .toList();
+    }
+
+    private String named(ColumnRef column) {
+        String own = column.attribute()
+                .flatMap(design::attribute)
+                .map(Attribute::name)
+                .orElse("?");
+        return column instanceof ColumnRef.Carried carried
+                ? design.target(carried.end()).map(Entity::name).orElse("") + " " + own
+                : own;
+    }
+
+    private void find(Rule rule, Row row, List<KeyPart> parts, Map<String, String> facts) {
+        var all = new LinkedHashMap<>(facts);
+        all.put("table", label);
+        all.put("row", String.valueOf(body.rows().indexOf(row) + 1));
+        findings.add(new Finding(rule, new Place(owner, Optional.of(row.id()), parts), all, Optional.empty()));
+    }
+}

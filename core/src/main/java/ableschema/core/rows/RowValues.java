@@ -1,0 +1,96 @@
+package ableschema.core.rows;
+
+import ableschema.core.design.Body;
+import ableschema.core.design.ColumnRef;
+import ableschema.core.design.Design;
+import ableschema.core.design.EndRef;
+import ableschema.core.design.Entity;
+import ableschema.core.design.Id;
+import ableschema.core.design.Row;
+import ableschema.core.schema.Keys;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/** What stands in each column of a sample row, foreign keys included, whose values come from the rows referred to. */
+public final class RowValues {
+
+    private final Design design;
+    private final Keys keys;
+    private final Map<Id, Row> rows = new HashMap<>();
+    private final Map<Id, Id> owners = new HashMap<>();
+
+    public RowValues(Design design) {
+        this.design = design;
+        this.keys = new Keys(design);
+        design.entities().forEach(e -> register(e.id(), e.body()));
+        design.relationships().forEach(r -> register(r.id(), r.body()));
+    }
+
+    private void register(Id owner, Body body) {
+        for (Row row : body.rows()) {
+            rows.put(row.id(), row);
+            owners.put(row.id(), owner);
+        }
+    }
+
+    public Optional<Row> row(Id id) {
+        return Optional.ofNullable(rows.get(id));
+    }
+
+    /** The text in a column as it was typed; empty where nothing stands, or where the row referred to is gone. */
+    public Optional<String> value(Row row, ColumnRef column) {
+        return value(row, column, 0);
+    }
+
+    private Optional<String> value(Row row, ColumnRef column, int depth) {
+        if (column instanceof ColumnRef.Own own) {
+            return row.value(own.id());
+        }
+        if (!(column instanceof ColumnRef.Carried carried) || depth > rows.size()) {
+            return Optional.empty(); // deeper than there are rows: the references run in a circle
+        }
+        Optional<Row.Reference> reference = row.reference(carried.end());
+        if (reference.isPresent() && reference.get() instanceof Row.RawKey raw) {
+            int place = keys.referring(carried.end()).indexOf(carried);
+            return place >= 0 && place < raw.values().size()
+                    ? Optional.of(raw.values().get(place)).filter(v -> !v.isEmpty())
+                    : Optional.empty();
+        }
+        return parent(row, carried.end()).flatMap(parent -> value(parent, carried.target(), depth + 1));
+    }
+
+    /** The sample row that a row refers to. */
+    public Optional<Row> parent(Row row, EndRef end) {
+        return row.reference(end)
+                .filter(Row.ToRow.class::isInstance)
+                .flatMap(to -> row(((Row.ToRow) to).row()))
+                .filter(parent -> design.target(end)
+                        .filter(entity -> entity.id().equals(owners.get(parent.id())))
+                        .isPresent());
+    }
+
+    /** The values in several columns, in their order; an empty text where nothing stands. */
+    public List<String> values(Row row, List<ColumnRef> columns) {
+        return columns.stream().map(column -> value(row, column).orElse("")).toList();
+    }
+
+    /** What people call a row: its name or else its first words, beside its key values, as in "Mill bank · AV-01". */
+    public String name(Entity entity, Row row) {
+        List<ColumnRef> key = keys.of(entity.id());
+        String keyValues = String.join(" / ", values(row, key));
+        Optional<String> words = entity.body().attributes().stream()
+                .filter(a -> !key.contains(a.ref()) && isNaming(a.name()))
+                .findFirst()
+                .flatMap(a -> row.value(a.id()));
+        if (keyValues.isBlank()) {
+            return words.or(() -> row.values().values().stream().findFirst()).orElse("row without values");
+        }
+        return words.map(w -> w + " · " + keyValues).orElse(keyValues);
+    }
+
+    private static boolean isNaming(String attribute) {
+        return attribute.matches("(?i).*\\b(name|title|known as|called)\\b.*");
+    }
+}

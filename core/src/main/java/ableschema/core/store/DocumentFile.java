@@ -1,0 +1,105 @@
+package ableschema.core.store;
+
+import ableschema.core.document.Document;
+import com.fasterxml.jackson.core.JsonFactory;
+import com.fasterxml.jackson.core.JsonParser;
+import com.fasterxml.jackson.core.JsonProcessingException;
+import com.fasterxml.jackson.core.StreamReadFeature;
+import com.fasterxml.jackson.databind.DeserializationFeature;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import com.fasterxml.jackson.databind.json.JsonMapper;
+import java.io.IOException;
+import java.nio.charset.CharacterCodingException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+
+/** A document as a file {@code NAME.able.json}. */
+public final class DocumentFile {
+
+    /** The end of every document's file name. */
+    public static final String ENDING = ".able.json";
+
+    /** The version of the format that is written, and the newest that is read. */
+    static final int VERSION = 1;
+
+    private static final long LARGEST = 32L * 1024 * 1024;
+    private static final ObjectMapper MAPPER = JsonMapper.builder()
+            .enable(DeserializationFeature.FAIL_ON_TRAILING_TOKENS)
+            .enable(StreamReadFeature.STRICT_DUPLICATE_DETECTION)
+            .build();
+
+    private DocumentFile() {}
+
+    /** Reads a document; a {@link FileProblem} says in one line why it cannot be read. */
+    public static Document read(Path file) throws FileProblem {
+        String text = text(file);
+        if (text.isBlank()) {
+            throw FileProblem.reading(file, "it is empty", "open an earlier copy, or start a new design");
+        }
+        try {
+            var root = new Node(MAPPER.readTree(text), "");
+            requireVersion(file, root);
+            return DocumentReader.read(root);
+        } catch (JsonProcessingException e) {
+            int line = e.getLocation() == null ? 1 : e.getLocation().getLineNr();
+            throw FileProblem.reading(file, line, "it is not JSON, as " + e.getOriginalMessage());
+        } catch (Node.Misfit e) {
+            throw FileProblem.reading(file, line(text, e.pointer()), String.valueOf(e.getMessage()));
+        }
+    }
+
+    /** Writes a document; a {@link FileProblem} says why it could not, and then the old file is untouched. */
+    public static void write(Path file, Document document) throws FileProblem {
+        SafeFile.write(file, print(document));
+    }
+
+    /** The text of a document's file. */
+    public static String print(Document document) {
+        return StableJson.print(DocumentWriter.json(document));
+    }
+
+    private static String text(Path file) throws FileProblem {
+        try {
+            if (Files.isDirectory(file)) {
+                throw FileProblem.reading(file, "it is a folder", "name a file that ends in " + ENDING);
+            }
+            if (Files.size(file) > LARGEST) {
+                throw FileProblem.reading(
+                        file,
+                        "it has " + Files.size(file) / (1024 * 1024) + " MB, more than the " + LARGEST / (1024 * 1024)
+                                + " MB that a design may have",
+                        "check that it is a design");
+            }
+            return Files.readString(file, StandardCharsets.UTF_8);
+        } catch (CharacterCodingException e) {
+            throw FileProblem.reading(file, "it is not text in UTF-8", "check that it is a design");
+        } catch (IOException e) {
+            throw FileProblem.reading(file, e);
+        }
+    }
+
+    private static void requireVersion(Path file, Node root) throws FileProblem {
+        int version = root.version();
+        if (version > VERSION) {
+            throw FileProblem.reading(
+                    file,
+                    "it has format version " + version + ", and this program reads up to " + VERSION,
+                    "open it with a newer Able Schema; the file stays as it is");
+        }
+    }
+
+    /** The line on which the value at a pointer begins. */
+    private static int line(String text, String pointer) {
+        try (JsonParser parser = new JsonFactory().createParser(text)) {
+            while (parser.nextToken() != null) {
+                if (parser.getParsingContext().pathAsPointer().toString().equals(pointer)) {
+                    return parser.currentTokenLocation().getLineNr();
+                }
+            }
+            return 1;
+        } catch (IOException e) {
+            return 1; // the text has been parsed before, so this does not come
+        }
+    }
+}

@@ -1,0 +1,120 @@
+package ableschema.core.words;
+
+import ableschema.core.design.Attribute;
+import ableschema.core.design.Body;
+import ableschema.core.design.DataType;
+import ableschema.core.design.DataTypes;
+import ableschema.core.design.Design;
+import ableschema.core.design.Entity;
+import ableschema.core.design.IdKind;
+import ableschema.core.design.IdSource;
+import ableschema.core.design.KeyPart;
+import ableschema.core.design.Lists;
+import ableschema.core.design.Pins;
+import ableschema.core.design.Unique;
+import ableschema.core.document.Edit;
+import ableschema.core.edit.AddEntity;
+import ableschema.core.edit.ChangeBody;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+
+/** Reads {@code Each hive has code (key), [colour], installed on: date (unique).} */
+final class AttributeSentence {
+
+    /** item = NAME [ ":" type ] [ "(" flag { "," flag } ")" ] , where [NAME] in square brackets is optional */
+    private static final Pattern ITEM = Pattern.compile("\\s*(?<bracket>\\[)?(?<name>[^,:()\\[\\];.]+)]?"
+            + "(?:\\s*:\\s*(?<type>decimal\\s+\\d+\\s*,\\s*\\d+|[^,();.]+))?]?"
+            + "(?:\\s*\\((?<flags>[^)]*)\\))?\\s*");
+
+    private final Design design;
+    private final IdSource ids;
+
+    AttributeSentence(Design design, IdSource ids) {
+        this.design = design;
+        this.ids = ids;
+    }
+
+    Understanding read(String text, int nounStart, int nounEnd, int listStart) {
+        String noun = text.substring(nounStart, nounEnd).strip();
+        Optional<Entity> known = Nouns.entity(design, noun);
+        Entity entity = known.orElseGet(() -> Entity.named(ids.next(IdKind.ENTITY), noun));
+        var names = new ArrayList<String>();
+        Body body = withItems(entity.body(), text, listStart, names);
+        String gist = entity.name() + " gets " + Sentences.listed(names);
+        Edit edit = known.isPresent()
+                ? new ChangeBody(entity.id(), body, "give " + entity.name() + " " + Sentences.listed(names))
+                : new AddEntity(entity.withBody(body), Optional.empty());
+        return new Understanding.Understood(
+                edit,
+                known.isPresent() ? gist : "new entity " + noun + ", which " + gist.substring(noun.length() + 1),
+                Optional.of(entity.id()));
+    }
+
+    private Body withItems(Body start, String text, int listStart, List<String> names) {
+        Body body = start;
+        var keys = new ArrayList<KeyPart>();
+        Matcher item = ITEM.matcher(text);
+        int at = listStart;
+        while (at < text.length()) {
+            item.region(at, text.length());
+            if (!item.lookingAt() || item.group("name").isBlank()) {
+                throw new Misunderstanding(at, Math.min(text.length(), at + 1), "expected the name of an attribute");
+            }
+            body = withItem(body, item, keys);
+            names.add(item.group("name").strip());
+            at = separatorBehind(text, item.end());
+        }
+        return keys.isEmpty() ? body : body.withKey(keys);
+    }
+
+    private static int separatorBehind(String text, int end) {
+        String rest = text.substring(end);
+        if (rest.isEmpty() || rest.strip().equals(".")) {
+            return text.length();
+        }
+        if (rest.charAt(0) == ',') {
+            return end + 1;
+        }
+        throw new Misunderstanding(end, end + 1, "expected a comma or the end of the sentence");
+    }
+
+    private Body withItem(Body body, Matcher item, List<KeyPart> keys) {
+        String name = item.group("name").strip();
+        Attribute before = body.attribute(name).orElseGet(() -> Attribute.named(ids.next(IdKind.ATTRIBUTE), name));
+        Attribute attribute = item.group("type") == null ? before : before.withType(type(item));
+        boolean unique = false;
+        if (item.group("bracket") != null) {
+            attribute = attribute.withOptional(true);
+        }
+        if (item.group("flags") != null) {
+            for (String flag : item.group("flags").strip().split("\\s*,\\s*")) {
+                switch (flag) {
+                    case "key" -> keys.add(attribute.ref());
+                    case "optional" -> attribute = attribute.withOptional(true);
+                    case "unique" -> unique = true;
+                    default ->
+                        throw new Misunderstanding(
+                                item.start("flags"),
+                                item.end("flags"),
+                                "expected key, optional or unique, not '" + flag + "'");
+                }
+            }
+        }
+        Body with = body.attribute(attribute.id()).isPresent() ? body.replacing(attribute) : body.with(attribute);
+        return unique && !with.isUnique(attribute)
+                ? with.withUniques(Lists.plus(
+                        with.uniques(), new Unique(ids.next(IdKind.UNIQUE), List.of(attribute.ref()), Pins.NONE)))
+                : with;
+    }
+
+    private static DataType type(Matcher item) {
+        try {
+            return DataTypes.parse(item.group("type"));
+        } catch (IllegalArgumentException e) {
+            throw new Misunderstanding(item.start("type"), item.end("type"), String.valueOf(e.getMessage()));
+        }
+    }
+}

@@ -1,0 +1,66 @@
+package ableschema.core.words;
+
+import ableschema.core.design.Design;
+import ableschema.core.design.Entity;
+import ableschema.core.design.Plural;
+import java.util.Comparator;
+import java.util.Locale;
+import java.util.Optional;
+
+/** Entities as nouns in sentences: one hive, many hives. */
+public final class Nouns {
+
+    private Nouns() {}
+
+    /** The name as it stands within a sentence. */
+    public static String inSentence(String name) {
+        boolean capitalisedWord = name.length() > 1
+                && Character.isUpperCase(name.charAt(0))
+                && name.substring(1).equals(name.substring(1).toLowerCase(Locale.ROOT));
+        return capitalisedWord ? name.toLowerCase(Locale.ROOT) : name;
+    }
+
+    /** The entity that a noun means, in the singular or plural, whatever its letter case. */
+    static Optional<Entity> entity(Design design, String noun) {
+        return design.entities().stream().filter(e -> means(noun, e.name())).findFirst();
+    }
+
+    /** The entity whose name a text begins with; of several the one with the longest name. */
+    static Optional<Entity> leading(Design design, String text) {
+        return design.entities().stream()
+                .filter(e -> leadingLength(text, e.name()) > 0)
+                .max(Comparator.comparingInt(e -> e.name().length()));
+    }
+
+    /** How many characters of the text say this name; 0 if it begins otherwise. */
+    static int leadingLength(String text, String name) {
+        for (String form : new String[] {Plural.of(name), name}) {
+            boolean begins = text.regionMatches(true, 0, form, 0, form.length());
+            if (begins && (text.length() == form.length() || !Character.isLetterOrDigit(text.charAt(form.length())))) {
+                return form.length();
+            }
+        }
+        return 0;
+    }
+
+    static boolean means(String noun, String name) {
+        return noun.equalsIgnoreCase(name) || noun.equalsIgnoreCase(Plural.of(name));
+    }
+
+    /** The name for a new entity, from a noun that may stand in the plural. */
+    static String singular(String noun, boolean plural) {
+        if (!plural) {
+            return noun;
+        }
+        for (String ending : new String[] {"s", "es", "ies"}) {
+            if (noun.toLowerCase(Locale.ROOT).endsWith(ending)) {
+                String stem = noun.substring(0, noun.length() - ending.length());
+                String candidate = ending.equals("ies") ? stem + "y" : stem;
+                if (Plural.of(candidate).equalsIgnoreCase(noun)) {
+                    return candidate;
+                }
+            }
+        }
+        return noun;
+    }
+}

@@ -1,0 +1,6 @@
+package ableschema.core;
+
+class ProbeTest {
+    @org.junit.jupiter.api.Test
+    void x() {}
+}

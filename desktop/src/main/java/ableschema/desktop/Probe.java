@@ -1,0 +1,1 @@
+package ableschema.desktop; final class Probe { private Probe() {} }

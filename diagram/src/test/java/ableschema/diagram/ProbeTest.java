@@ -1,0 +1,1 @@
+package ableschema.diagram; class ProbeTest { @org.junit.jupiter.api.Test void x() {} }
