@@ -1,1 +1,5 @@
-package ableschema.desktop; final class Probe { private Probe() {} }
+package ableschema.desktop;
+
+final class Probe {
+    private Probe() {}
+}

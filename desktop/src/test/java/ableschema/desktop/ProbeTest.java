@@ -1,1 +1,6 @@
-package ableschema.desktop; class ProbeTest { @org.junit.jupiter.api.Test void x() {} }
+package ableschema.desktop;
+
+class ProbeTest {
+    @org.junit.jupiter.api.Test
+    void x() {}
+}

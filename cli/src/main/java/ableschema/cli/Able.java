@@ -1,0 +1,103 @@
+package ableschema.cli;
+
+import ableschema.core.store.FileProblem;
+import java.io.OutputStreamWriter;
+import java.io.PrintStream;
+import java.io.PrintWriter;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Optional;
+import java.util.concurrent.Callable;
+import org.jspecify.annotations.Nullable;
+import org.slf4j.LoggerFactory;
+import picocli.CommandLine;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.IVersionProvider;
+import picocli.CommandLine.Parameters;
+import picocli.CommandLine.UnmatchedArgumentException;
+
+/** The entry point: opens the window, or carries out one command. */
+@Command(
+        name = "able",
+        description = "Draws the design of a database, normalises it, and writes its SQL.",
+        mixinStandardHelpOptions = true,
+        versionProvider = Able.Version.class,
+        exitCodeListHeading = "%nExit codes:%n",
+        exitCodeList = {"0:done", "1:the design has errors, or a judge said no", "2:wrong use or unreadable input"},
+        subcommands = {
+            DemoCommand.class,
+            SqlCommand.class,
+            TablesCommand.class,
+            NormalizeCommand.class,
+            DrawCommand.class
+        })
+public final class Able implements Callable<Integer> {
+
+    @Parameters(arity = "0..1", paramLabel = "FILE", description = "The design to open; without it, the demo.")
+    private @Nullable Path file;
+
+    public static void main(String[] arguments) {
+        System.exit(run(System.out, System.err, arguments));
+    }
+
+    /** Carries out one command line and returns its exit code. */
+    static int run(PrintStream out, PrintStream err, String... arguments) {
+        PrintWriter data = writer(out);
+        PrintWriter messages = writer(err);
+        var commandLine = new CommandLine(new Able()).setOut(data).setErr(messages);
+        commandLine.setCaseInsensitiveEnumValuesAllowed(true);
+        commandLine.setParameterExceptionHandler((e, args) -> wrongUse(e, messages));
+        commandLine.setExecutionExceptionHandler((e, command, result) -> failed(e, messages));
+        int exit = commandLine.execute(arguments);
+        data.flush();
+        messages.flush();
+        return exit;
+    }
+
+    private static PrintWriter writer(PrintStream stream) {
+        return new PrintWriter(new OutputStreamWriter(stream, StandardCharsets.UTF_8), true);
+    }
+
+    private static int wrongUse(CommandLine.ParameterException e, PrintWriter messages) {
+        String message = String.valueOf(e.getMessage());
+        List<String> meant = e instanceof UnmatchedArgumentException unmatched ? unmatched.getSuggestions() : List.of();
+        String hint = meant.isEmpty() ? "" : "; did you mean '" + meant.get(0).trim() + "'?";
+        String name = e.getCommandLine().getCommandSpec().qualifiedName();
+        messages.println("able: " + oneLine(message) + hint + " (see " + name + " --help)");
+        return Exit.WRONG_USE;
+    }
+
+    private static int failed(Exception e, PrintWriter messages) {
+        if (e instanceof FileProblem) {
+            messages.println("able: " + e.getMessage());
+            return Exit.WRONG_USE;
+        }
+        if (e instanceof Refusal refusal) {
+            messages.println("able: " + refusal.getMessage());
+            return refusal.exitCode();
+        }
+        LoggerFactory.getLogger(Able.class).error("a command failed", e);
+        messages.println("able: this should not have happened: " + oneLine(String.valueOf(e)) + "; details stand in "
+                + Path.of(System.getProperty("java.io.tmpdir", "."), "able-schema.log"));
+        return Exit.WRONG_USE;
+    }
+
+    private static String oneLine(String text) {
+        return text.replaceAll("\\s*\\R\\s*", " ");
+    }
+
+    @Override
+    public Integer call() throws FileProblem {
+        return Window.open(Optional.ofNullable(file));
+    }
+
+    /** Knows the version from the manifest of the jar. */
+    static final class Version implements IVersionProvider {
+        @Override
+        public String[] getVersion() {
+            String version = Able.class.getPackage().getImplementationVersion();
+            return new String[] {"Able Schema " + (version == null ? "(not packaged)" : version)};
+        }
+    }
+}

@@ -1,0 +1,31 @@
+package ableschema.cli;
+
+import com.fasterxml.jackson.core.JsonProcessingException;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import com.fasterxml.jackson.databind.SerializationFeature;
+
+/** Prints values as JSON, in the order in which they were put together. */
+final class Json {
+
+    private static final ObjectMapper MAPPER = new ObjectMapper();
+
+    private Json() {}
+
+    /** One line. */
+    static String line(Object value) {
+        return print(value, MAPPER);
+    }
+
+    /** Many lines, for people too. */
+    static String pretty(Object value) {
+        return print(value, new ObjectMapper().enable(SerializationFeature.INDENT_OUTPUT));
+    }
+
+    private static String print(Object value, ObjectMapper mapper) {
+        try {
+            return mapper.writeValueAsString(value);
+        } catch (JsonProcessingException e) {
+            throw new IllegalStateException("maps and lists can always be printed", e);
+        }
+    }
+}

@@ -1,1 +1,0 @@
-package ableschema.cli; final class Probe { private Probe() {} }

@@ -1,1 +1,0 @@
-package ableschema.cli; class ProbeTest { @org.junit.jupiter.api.Test void x() {} }

@@ -1,1 +1,0 @@
-package ableschema.diagram; final class Probe { private Probe() {} }

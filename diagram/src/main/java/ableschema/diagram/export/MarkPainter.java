@@ -1,0 +1,142 @@
+package ableschema.diagram.export;
+
+import ableschema.diagram.geometry.Area;
+import ableschema.diagram.geometry.Point;
+import ableschema.diagram.picture.Ink;
+import ableschema.diagram.picture.Mark;
+import java.awt.BasicStroke;
+import java.awt.Color;
+import java.awt.Font;
+import java.awt.Graphics2D;
+import java.awt.font.FontRenderContext;
+import java.awt.geom.Ellipse2D;
+import java.awt.geom.Path2D;
+import java.awt.geom.RoundRectangle2D;
+import java.util.ArrayList;
+import java.util.List;
+
+/** Paints marks with Java's own graphics, which stand behind SVG and PNG alike. */
+final class MarkPainter implements Mark.Visitor<Boolean> {
+
+    private static final FontRenderContext CONTEXT = new FontRenderContext(null, true, true);
+
+    private final Graphics2D graphics;
+
+    MarkPainter(Graphics2D graphics) {
+        this.graphics = graphics;
+    }
+
+    void paint(Mark mark) {
+        mark.accept(this);
+    }
+
+    private static Color colour(Ink ink) {
+        return Color.decode(ink.hex());
+    }
+
+    private void stroke(double width) {
+        graphics.setStroke(new BasicStroke((float) width, BasicStroke.CAP_ROUND, BasicStroke.JOIN_ROUND));
+    }
+
+    @Override
+    public Boolean box(Mark.Box box) {
+        Area area = box.area();
+        var shape = new RoundRectangle2D.Double(
+                area.x(), area.y(), area.width(), area.height(), 2 * box.radius(), 2 * box.radius());
+        box.fill().ifPresent(fill -> {
+            graphics.setColor(colour(fill));
+            graphics.fill(shape);
+        });
+        box.edge().ifPresent(edge -> {
+            graphics.setColor(colour(edge));
+            stroke(box.edgeWidth());
+            graphics.draw(shape);
+        });
+        return true;
+    }
+
+    @Override
+    public Boolean line(Mark.Line line) {
+        Path2D path = path(line.points(), line.radius());
+        line.fill().ifPresent(fill -> {
+            graphics.setColor(colour(fill));
+            graphics.fill(path);
+        });
+        graphics.setColor(colour(line.ink()));
+        stroke(line.width());
+        graphics.draw(path);
+        return true;
+    }
+
+    private static Path2D path(List<Point> points, double radius) {
+        var path = new Path2D.Double();
+        path.moveTo(points.get(0).x(), points.get(0).y());
+        for (int i = 1; i < points.size() - 1; i++) {
+            Point corner = points.get(i);
+            Point in = towards(corner, points.get(i - 1), radius);
+            Point out = towards(corner, points.get(i + 1), radius);
+            path.lineTo(in.x(), in.y());
+            path.quadTo(corner.x(), corner.y(), out.x(), out.y());
+        }
+        Point end = points.get(points.size() - 1);
+        path.lineTo(end.x(), end.y());
+        return path;
+    }
+
+    private static Point towards(Point from, Point to, double by) {
+        double length = Math.hypot(to.x() - from.x(), to.y() - from.y());
+        double part = length == 0 ? 0 : Math.min(by, length / 2) / length;
+        return new Point(from.x() + (to.x() - from.x()) * part, from.y() + (to.y() - from.y()) * part);
+    }
+
+    @Override
+    public Boolean circle(Mark.Circle circle) {
+        var shape = new Ellipse2D.Double(
+                circle.centre().x() - circle.radius(),
+                circle.centre().y() - circle.radius(),
+                2 * circle.radius(),
+                2 * circle.radius());
+        graphics.setColor(colour(Ink.PAPER));
+        graphics.fill(shape);
+        graphics.setColor(colour(circle.ink()));
+        stroke(circle.width());
+        graphics.draw(shape);
+        return true;
+    }
+
+    @Override
+    public Boolean label(Mark.Label label) {
+        graphics.setColor(colour(label.ink()));
+        Font font = label.face().font(label.size());
+        double x = label.start().x();
+        for (String run : runs(label.text(), font)) {
+            // what the shipped font lacks, such as other scripts, is drawn in whatever the system has
+            Font used = font.canDisplayUpTo(run) < 0
+                    ? font
+                    : new Font(Font.SANS_SERIF, Font.PLAIN, 1).deriveFont(font.getSize2D());
+            graphics.setFont(used);
+            graphics.drawString(run, (float) x, (float) label.start().y());
+            x += used.getStringBounds(run, CONTEXT).getWidth();
+        }
+        return true;
+    }
+
+    private static List<String> runs(String text, Font font) {
+        int unknown = font.canDisplayUpTo(text);
+        if (unknown < 0) {
+            return List.of(text);
+        }
+        var runs = new ArrayList<String>();
+        int start = 0;
+        boolean known = font.canDisplay(text.codePointAt(0));
+        for (int at = 0; at < text.length(); at = text.offsetByCodePoints(at, 1)) {
+            if (font.canDisplay(text.codePointAt(at)) != known) {
+                runs.add(text.substring(start, at));
+                start = at;
+                known = !known;
+            }
+        }
+        runs.add(text.substring(start));
+        return runs;
+    }
+}

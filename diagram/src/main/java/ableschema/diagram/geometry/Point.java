@@ -1,0 +1,4 @@
+package ableschema.diagram.geometry;
+
+/** A place in a picture, in pixels at 100 %. */
+public record Point(double x, double y) {}

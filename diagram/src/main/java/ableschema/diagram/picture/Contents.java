@@ -1,0 +1,140 @@
+package ableschema.diagram.picture;
+
+import ableschema.core.design.Attribute;
+import ableschema.core.design.Cardinality;
+import ableschema.core.design.ColumnRef;
+import ableschema.core.design.DataType;
+import ableschema.core.design.Design;
+import ableschema.core.design.End;
+import ableschema.core.design.Entity;
+import ableschema.core.design.EntityKind;
+import ableschema.core.design.Relationship;
+import ableschema.core.document.Document;
+import ableschema.core.schema.Column;
+import ableschema.core.schema.ForeignKey;
+import ableschema.core.schema.Schema;
+import ableschema.core.schema.Table;
+import ableschema.core.sql.Dialect;
+import ableschema.core.sql.Dialects;
+import ableschema.diagram.picture.Card.Entry;
+import ableschema.diagram.picture.Link.LinkEnd;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.stream.Collectors;
+
+/** The cards and links that a view of a document shows, before anything has a place. */
+public record Contents(List<Card> cards, List<Link> links) {
+
+    public Contents {
+        cards = List.copyOf(cards);
+        links = List.copyOf(links);
+    }
+
+    public static Contents of(Document document, View view) {
+        return view == View.CONCEPT ? concept(document.design()) : tables(document);
+    }
+
+    private static Contents concept(Design design) {
+        return new Contents(
+                design.entities().stream().map(e -> card(design, e)).toList(),
+                design.relationships().stream().map(Contents::link).toList());
+    }
+
+    private static Card card(Design design, Entity entity) {
+        var key = new ArrayList<Entry>();
+        var others = new ArrayList<Entry>();
+        long keyParts = entity.body().key().stream()
+                .filter(ColumnRef.Own.class::isInstance)
+                .count();
+        for (Attribute attribute : entity.body().attributes()) {
+            int part = entity.body().key().indexOf(attribute.ref());
+            if (part >= 0) {
+                String number = keyParts > 1 ? (part + 1) + " " : "";
+                key.add(new Entry(attribute.id(), number + attribute.name(), note(attribute), true));
+            } else {
+                others.add(new Entry(
+                        attribute.id(), bracketed(attribute.name(), attribute.optional()), note(attribute), false));
+            }
+        }
+        String kind = entity.kind().isSaid() ? entity.kind().name() : "";
+        return new Card(entity.id(), entity.name(), kind, Ink.of(entity.kind()), design.isWeak(entity), key, others);
+    }
+
+    private static String note(Attribute attribute) {
+        return attribute.type() instanceof DataType.Undecided
+                ? ""
+                : attribute.type().toString();
+    }
+
+    private static String bracketed(String name, boolean optional) {
+        return optional ? "[" + name + "]" : name;
+    }
+
+    private static Link link(Relationship r) {
+        String attributes = r.body().attributes().stream()
+                .map(a -> bracketed(a.name(), a.optional()))
+                .collect(Collectors.joining(", "));
+        String detail = !r.isManyToMany() || attributes.isEmpty()
+                ? ""
+                : (r.noun().isEmpty() ? "" : r.noun() + ": ") + attributes;
+        return new Link(
+                r.id(),
+                end(r.first()),
+                end(r.second()),
+                r.first().verb(),
+                r.second().verb(),
+                detail);
+    }
+
+    private static LinkEnd end(End end) {
+        return new LinkEnd(end.entity(), end.cardinality());
+    }
+
+    private static Contents tables(Document document) {
+        Schema schema = document.schema();
+        Dialect dialect = Dialects.named(document.rules().dialect()).orElse(Dialects.STANDARD);
+        var cards = new ArrayList<Card>();
+        var links = new ArrayList<Link>();
+        for (Table table : schema.tables()) {
+            cards.add(card(document.design(), table, dialect));
+            table.foreignKeys().forEach(key -> schema.table(key.target())
+                    .ifPresent(target -> links.add(link(document.design(), table, key, target))));
+        }
+        return new Contents(cards, links);
+    }
+
+    private static Card card(Design design, Table table, Dialect dialect) {
+        var key = new ArrayList<Entry>();
+        var others = new ArrayList<Entry>();
+        for (Column column : table.columns()) {
+            boolean inKey = table.isInKey(column);
+            String target =
+                    table.foreignKeyOf(column).map(f -> " ↗ " + f.target()).orElse("");
+            var entry = new Entry(
+                    column.origin(),
+                    bracketed(column.name(), column.nullable()),
+                    dialect.type(column.type()) + target,
+                    inKey);
+            (inKey ? key : others).add(entry);
+        }
+        EntityKind kind = design.entity(table.origin()).map(Entity::kind).orElse(EntityKind.UNSAID);
+        String label = design.entity(table.origin()).isPresent() ? kind.name() : "junction";
+        return new Card(table.origin(), table.name(), label, Ink.of(kind), false, key, others);
+    }
+
+    private static Link link(Design design, Table table, ForeignKey key, Table target) {
+        boolean optional = table.columns().stream().anyMatch(c -> key.columns().contains(c.name()) && c.nullable());
+        Relationship relationship =
+                design.relationship(key.origin().relationship()).orElseThrow(); // the table came from this design
+        Cardinality children = relationship.isOneToOne()
+                ? Cardinality.AT_MOST_ONE
+                : relationship.end(key.origin().side().other()).cardinality();
+        return new Link(
+                key.origin().relationship(),
+                new LinkEnd(target.origin(), optional ? Cardinality.AT_MOST_ONE : Cardinality.EXACTLY_ONE),
+                new LinkEnd(table.origin(), children),
+                relationship.end(key.origin().side()).verb(),
+                relationship.end(key.origin().side().other()).verb(),
+                "");
+    }
+}

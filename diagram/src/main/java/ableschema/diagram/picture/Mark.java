@@ -1,0 +1,78 @@
+package ableschema.diagram.picture;
+
+import ableschema.core.design.Id;
+import ableschema.diagram.geometry.Area;
+import ableschema.diagram.geometry.Point;
+import ableschema.diagram.text.Face;
+import java.util.List;
+import java.util.Optional;
+
+/** One thing drawn, with the part of the design that it comes from. */
+public sealed interface Mark {
+
+    Id origin();
+
+    <R> R accept(Visitor<R> visitor);
+
+    /** One method a kind of mark, without a default. */
+    interface Visitor<R> {
+        R box(Box box);
+
+        R line(Line line);
+
+        R circle(Circle circle);
+
+        R label(Label label);
+    }
+
+    /** A rectangle with rounded corners; without a fill or an edge where there is none. */
+    record Box(Id origin, Area area, double radius, Optional<Ink> fill, Optional<Ink> edge, double edgeWidth)
+            implements Mark {
+        @Override
+        public <R> R accept(Visitor<R> visitor) {
+            return visitor.box(this);
+        }
+    }
+
+    /** A line through points, with bends rounded by {@code radius}; closed and filled where a fill is given. */
+    record Line(Id origin, List<Point> points, double radius, Ink ink, double width, Optional<Ink> fill)
+            implements Mark {
+        public Line {
+            points = List.copyOf(points);
+        }
+
+        @Override
+        public <R> R accept(Visitor<R> visitor) {
+            return visitor.line(this);
+        }
+    }
+
+    /** A small circle with paper inside. */
+    record Circle(Id origin, Point centre, double radius, Ink ink, double width) implements Mark {
+        @Override
+        public <R> R accept(Visitor<R> visitor) {
+            return visitor.circle(this);
+        }
+    }
+
+    /** A text that begins at a point of its base line. */
+    record Label(Id origin, Point start, String text, Face face, double size, Ink ink) implements Mark {
+        public Label {
+            // control characters would break an SVG file, and a line of text
+            text = text.replaceAll("[\\p{Cc}\\p{Cs}\\uFFFE\\uFFFF\\u2028\\u2029]", " ");
+        }
+
+        public double width() {
+            return face.width(text, size);
+        }
+
+        public Area area() {
+            return new Area(start.x(), start.y() - size, width(), size * 1.3);
+        }
+
+        @Override
+        public <R> R accept(Visitor<R> visitor) {
+            return visitor.label(this);
+        }
+    }
+}

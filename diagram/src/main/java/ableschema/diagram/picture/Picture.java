@@ -1,0 +1,96 @@
+package ableschema.diagram.picture;
+
+import ableschema.core.design.Id;
+import ableschema.core.document.Detail;
+import ableschema.diagram.geometry.Area;
+import ableschema.diagram.geometry.Point;
+import java.util.Collection;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Stream;
+
+/**
+ * A drawn view of a design.
+ *
+ * @param cards by the id of what they show
+ * @param lines all that is drawn under the cards
+ */
+public record Picture(Map<Id, PlacedCard> cards, List<DrawnLink> lines) {
+
+    public Picture {
+        lines = List.copyOf(lines);
+    }
+
+    /** A card and its place. */
+    public record PlacedCard(Card card, Area area) {
+        public List<Mark> marks(Detail detail) {
+            return CardMarks.of(card, area, detail);
+        }
+    }
+
+    /** A link, the corner points of its line, and all its marks. */
+    public record DrawnLink(Link link, List<Point> points, List<Mark> marks) {
+        public DrawnLink {
+            points = List.copyOf(points);
+            marks = List.copyOf(marks);
+        }
+
+        boolean isNear(Point point, double within) {
+            for (int i = 1; i < points.size(); i++) {
+                if (distance(points.get(i - 1), points.get(i), point) <= within) {
+                    return true;
+                }
+            }
+            return marks.stream()
+                    .anyMatch(mark ->
+                            mark instanceof Mark.Label label && label.area().contains(point));
+        }
+
+        private static double distance(Point a, Point b, Point point) {
+            double dx = b.x() - a.x();
+            double dy = b.y() - a.y();
+            double length = dx * dx + dy * dy;
+            double along = length == 0
+                    ? 0
+                    : Math.max(0, Math.min(1, ((point.x() - a.x()) * dx + (point.y() - a.y()) * dy) / length));
+            return Math.hypot(a.x() + along * dx - point.x(), a.y() + along * dy - point.y());
+        }
+    }
+
+    /** All marks in the order in which they are drawn. */
+    public Stream<Mark> marks(Detail detail) {
+        return Stream.concat(
+                lines.stream().flatMap(line -> line.marks().stream()),
+                cards.values().stream().flatMap(card -> card.marks(detail).stream()));
+    }
+
+    /** What lies at a point: a card before a line; lines within {@code near} pixels count. */
+    public Optional<Id> at(Point point, double near) {
+        return cards.values().stream()
+                .filter(card -> card.area().contains(point))
+                .map(card -> card.card().id())
+                .findFirst()
+                .or(() -> lines.stream()
+                        .filter(line -> line.isNear(point, near))
+                        .map(line -> line.link().relationship())
+                        .findFirst());
+    }
+
+    /** The smallest area that holds everything; nothing drawn gives an empty area. */
+    public Area bounds() {
+        Stream<Area> cardAreas = cards.values().stream().map(PlacedCard::area);
+        Stream<Area> points = lines.stream()
+                .map(DrawnLink::points)
+                .flatMap(Collection::stream)
+                .map(p -> new Area(p.x(), p.y(), 0, 0));
+        Stream<Area> labels = lines.stream()
+                .flatMap(line -> line.marks().stream())
+                .filter(Mark.Label.class::isInstance)
+                .map(mark -> ((Mark.Label) mark).area());
+        return Stream.of(cardAreas, points, labels)
+                .flatMap(areas -> areas)
+                .reduce(Area::union)
+                .orElse(new Area(0, 0, 0, 0));
+    }
+}

@@ -1,0 +1,121 @@
+package ableschema.diagram.text;
+
+import java.awt.Font;
+import java.awt.FontFormatException;
+import java.awt.font.FontRenderContext;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
+import java.util.Map;
+import java.util.Objects;
+import java.util.concurrent.ConcurrentHashMap;
+
+/** A font that ships with the program. */
+public enum Face {
+    REGULAR("Inter", "inter/Inter-Regular.otf", "normal", "normal"),
+    SEMIBOLD("Inter", "inter/Inter-SemiBold.otf", "600", "normal"),
+    ITALIC("Inter", "inter/Inter-Italic.otf", "normal", "italic"),
+    MONO("JetBrains Mono", "jetbrains_mono/JetBrainsMono-Regular.ttf", "normal", "normal");
+
+    private static final String FOLDER = "/com/formdev/flatlaf/fonts/";
+    private static final FontRenderContext CONTEXT = new FontRenderContext(null, true, true);
+    private static final int MOST_KNOWN = 50_000;
+
+    private final String family;
+    private final String file;
+    private final String weight;
+    private final String style;
+    private final Map<String, Double> widths = new ConcurrentHashMap<>();
+    private final Font font;
+
+    Face(String family, String file, String weight, String style) {
+        this.family = family;
+        this.file = file;
+        this.weight = weight;
+        this.style = style;
+        this.font = load();
+    }
+
+    private Font load() {
+        try (InputStream in = open()) {
+            return Font.createFont(Font.TRUETYPE_FONT, in).deriveFont(1f);
+        } catch (FontFormatException e) {
+            throw new IllegalStateException("the shipped font " + file + " is damaged", e);
+        } catch (IOException e) {
+            throw new UncheckedIOException("while reading the shipped font " + file, e);
+        }
+    }
+
+    /** The font's file; the caller closes it. */
+    public InputStream open() {
+        return Objects.requireNonNull(Face.class.getResourceAsStream(path()), file);
+    }
+
+    /** Where the font's file stands on the class path. */
+    public String path() {
+        return FOLDER + file;
+    }
+
+    public String family() {
+        return family;
+    }
+
+    /** As in CSS and SVG. */
+    public String weight() {
+        return weight;
+    }
+
+    /** As in CSS and SVG. */
+    public String style() {
+        return style;
+    }
+
+    public Font font(double size) {
+        return font.deriveFont((float) size);
+    }
+
+    /** The width of a text in pixels; what the font lacks counts as the width of a wide letter. */
+    public double width(String text, double size) {
+        if (widths.size() > MOST_KNOWN) {
+            widths.clear();
+        }
+        return widths.computeIfAbsent(text, this::measured) * size;
+    }
+
+    private double measured(String text) {
+        if (text.isEmpty()) {
+            return 0;
+        }
+        if (font.canDisplayUpTo(text) < 0) {
+            return font.deriveFont(100f).getStringBounds(text, CONTEXT).getWidth() / 100;
+        }
+        return text.codePoints()
+                .mapToDouble(c -> font.canDisplay(c)
+                        ? font.deriveFont(100f)
+                                        .getStringBounds(Character.toString(c), CONTEXT)
+                                        .getWidth()
+                                / 100
+                        : 1.3)
+                .sum();
+    }
+
+    /** Shortens a text with an ellipsis until it is no wider than {@code most}. */
+    public String fitting(String text, double size, double most) {
+        if (width(text, size) <= most) {
+            return text;
+        }
+        int low = 0;
+        int high = text.codePointCount(0, text.length());
+        while (low < high) {
+            int middle = (low + high + 1) / 2;
+            boolean fits = width(start(text, middle) + "…", size) <= most;
+            low = fits ? middle : low;
+            high = fits ? high : middle - 1;
+        }
+        return start(text, low).stripTrailing() + "…";
+    }
+
+    private static String start(String text, int codePoints) {
+        return text.substring(0, text.offsetByCodePoints(0, codePoints));
+    }
+}

@@ -1,1 +1,0 @@
-package ableschema.diagram; class ProbeTest { @org.junit.jupiter.api.Test void x() {} }
