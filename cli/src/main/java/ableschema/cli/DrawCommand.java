@@ -38,7 +38,7 @@ final class DrawCommand implements Callable<Integer> {
     @Override
     public Integer call() throws FileProblem {
         Document read = DocumentFile.read(file);
-        Document document = read.moved(AutoLayout.forUnplaced(read, view));
+        Document document = read.moved(AutoLayout.forUnplaced(read));
         Notation drawn = notation == null ? document.diagram().notation() : notation;
         Picture picture = PictureMaker.of(document, view, drawn);
         SafeFile.write(out, bytes(picture));

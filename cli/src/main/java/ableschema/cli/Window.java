@@ -1,12 +1,30 @@
 package ableschema.cli;
 
+import ableschema.core.document.Document;
+import ableschema.core.store.DocumentFile;
+import ableschema.core.store.FileProblem;
+import ableschema.desktop.app.AbleApp;
 import java.nio.file.Path;
 import java.util.Optional;
 
+/** Opens the window on a file, or on the demo. */
 final class Window {
+
     private Window() {}
 
-    static int open(Optional<Path> file) {
-        throw new Refusal(Exit.WRONG_USE, "no window yet " + file);
+    static int open(Optional<Path> file) throws FileProblem {
+        Document document = file.isPresent() ? DocumentFile.read(file.get()) : Demo.WORKED.read();
+        if (isOffscreen()) {
+            throw new Refusal(
+                    Exit.WRONG_USE,
+                    "there is no display to open a window on; ./able demo drives the window offscreen and leaves pictures");
+        }
+        AbleApp.open(document, file);
+        return Exit.DONE;
+    }
+
+    /** Set by the script that starts the program, which chooses JavaFX's platform accordingly. */
+    static boolean isOffscreen() {
+        return Boolean.getBoolean("able.offscreen");
     }
 }

@@ -12,7 +12,6 @@ import ableschema.core.design.KeyPart;
 import ableschema.core.design.Lists;
 import ableschema.core.design.Pins;
 import ableschema.core.design.Unique;
-import ableschema.core.document.Edit;
 import ableschema.core.edit.AddEntity;
 import ableschema.core.edit.ChangeBody;
 import java.util.ArrayList;
@@ -24,8 +23,11 @@ import java.util.regex.Pattern;
 /** Reads {@code Each hive has code (key), [colour], installed on: date (unique).} */
 final class AttributeSentence {
 
-    /** item = NAME [ ":" type ] [ "(" flag { "," flag } ")" ] , where [NAME] in square brackets is optional */
-    private static final Pattern ITEM = Pattern.compile("\\s*(?<bracket>\\[)?(?<name>[^,:()\\[\\];.]+)]?"
+    /**
+     * item = NAME [ ":" type ] [ "(" flag { "," flag } ")" ] , where [NAME] in square brackets is optional, and a name
+     * between double quotes may hold any character
+     */
+    private static final Pattern ITEM = Pattern.compile("\\s*(?<bracket>\\[)?(?:\"(?<quoted>[^\"]+)\"|(?<name>[^,:()\\[\\];.\"]+))]?"
             + "(?:\\s*:\\s*(?<type>decimal\\s+\\d+\\s*,\\s*\\d+|[^,();.]+))?]?"
             + "(?:\\s*\\((?<flags>[^)]*)\\))?\\s*");
 
@@ -39,17 +41,28 @@ final class AttributeSentence {
 
     Understanding read(String text, int nounStart, int nounEnd, int listStart) {
         String noun = text.substring(nounStart, nounEnd).strip();
-        Optional<Entity> known = Nouns.entity(design, noun);
-        Entity entity = known.orElseGet(() -> Entity.named(ids.next(IdKind.ENTITY), noun));
+        return Nouns.entity(design, noun)
+                .map(known -> readInto(known, text, listStart))
+                .orElseGet(() -> readNew(noun, text, listStart));
+    }
+
+    private Understanding readNew(String noun, String text, int listStart) {
+        var names = new ArrayList<String>();
+        Entity entity = Entity.named(ids.next(IdKind.ENTITY), noun);
+        Body body = withItems(entity.body(), text, listStart, names);
+        return new Understanding.Understood(
+                new AddEntity(entity.withBody(body), Optional.empty()),
+                "new entity " + noun + ", which gets " + Sentences.listed(names),
+                Optional.of(entity.id()));
+    }
+
+    /** Reads a list of attributes for an entity that is known. */
+    Understanding readInto(Entity entity, String text, int listStart) {
         var names = new ArrayList<String>();
         Body body = withItems(entity.body(), text, listStart, names);
-        String gist = entity.name() + " gets " + Sentences.listed(names);
-        Edit edit = known.isPresent()
-                ? new ChangeBody(entity.id(), body, "give " + entity.name() + " " + Sentences.listed(names))
-                : new AddEntity(entity.withBody(body), Optional.empty());
         return new Understanding.Understood(
-                edit,
-                known.isPresent() ? gist : "new entity " + noun + ", which " + gist.substring(noun.length() + 1),
+                new ChangeBody(entity.id(), body, "give " + entity.name() + " " + Sentences.listed(names)),
+                entity.name() + " gets " + Sentences.listed(names),
                 Optional.of(entity.id()));
     }
 
@@ -60,14 +73,19 @@ final class AttributeSentence {
         int at = listStart;
         while (at < text.length()) {
             item.region(at, text.length());
-            if (!item.lookingAt() || item.group("name").isBlank()) {
+            if (!item.lookingAt() || name(item).isBlank()) {
                 throw new Misunderstanding(at, Math.min(text.length(), at + 1), "expected the name of an attribute");
             }
             body = withItem(body, item, keys);
-            names.add(item.group("name").strip());
+            names.add(name(item));
             at = separatorBehind(text, item.end());
         }
         return keys.isEmpty() ? body : body.withKey(keys);
+    }
+
+    private static String name(Matcher item) {
+        String quoted = item.group("quoted");
+        return quoted != null ? quoted : item.group("name").strip();
     }
 
     private static int separatorBehind(String text, int end) {
@@ -82,7 +100,7 @@ final class AttributeSentence {
     }
 
     private Body withItem(Body body, Matcher item, List<KeyPart> keys) {
-        String name = item.group("name").strip();
+        String name = name(item);
         Attribute before = body.attribute(name).orElseGet(() -> Attribute.named(ids.next(IdKind.ATTRIBUTE), name));
         Attribute attribute = item.group("type") == null ? before : before.withType(type(item));
         boolean unique = false;

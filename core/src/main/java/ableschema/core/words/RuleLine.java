@@ -50,6 +50,18 @@ public final class RuleLine {
         }
     }
 
+    /** Reads a list of attributes for one entity, as it is typed on its card: {@code colour: text 20 (optional)}. */
+    public Understanding readAttributes(Entity entity, String list) {
+        if (list.isBlank()) {
+            return new Understanding.Nothing();
+        }
+        try {
+            return new AttributeSentence(design, ids).readInto(entity, list, 0);
+        } catch (Misunderstanding e) {
+            return e.toUnderstanding();
+        }
+    }
+
     /** sentence = attributes | relationship | dependency | kind */
     private Understanding sentence(String text) {
         int start = text.length() - text.stripLeading().length();

@@ -73,20 +73,14 @@ final class MarkPainter implements Mark.Visitor<Boolean> {
         path.moveTo(points.get(0).x(), points.get(0).y());
         for (int i = 1; i < points.size() - 1; i++) {
             Point corner = points.get(i);
-            Point in = towards(corner, points.get(i - 1), radius);
-            Point out = towards(corner, points.get(i + 1), radius);
+            Point in = corner.towards(points.get(i - 1), radius);
+            Point out = corner.towards(points.get(i + 1), radius);
             path.lineTo(in.x(), in.y());
             path.quadTo(corner.x(), corner.y(), out.x(), out.y());
         }
         Point end = points.get(points.size() - 1);
         path.lineTo(end.x(), end.y());
         return path;
-    }
-
-    private static Point towards(Point from, Point to, double by) {
-        double length = Math.hypot(to.x() - from.x(), to.y() - from.y());
-        double part = length == 0 ? 0 : Math.min(by, length / 2) / length;
-        return new Point(from.x() + (to.x() - from.x()) * part, from.y() + (to.y() - from.y()) * part);
     }
 
     @Override

@@ -8,7 +8,9 @@ import ableschema.diagram.picture.Card;
 import ableschema.diagram.picture.Contents;
 import ableschema.diagram.picture.Link;
 import ableschema.diagram.picture.View;
+import java.util.ArrayList;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import org.eclipse.elk.alg.layered.options.LayeredMetaDataProvider;
 import org.eclipse.elk.alg.layered.options.LayeredOptions;
@@ -36,16 +38,20 @@ public final class AutoLayout {
 
     private AutoLayout() {}
 
-    /** Places all cards anew. */
-    public static Map<Id, Position> of(Contents contents) {
+    /**
+     * Places all cards anew. Both views share the places, so that each card gets the room that it needs in the larger of
+     * the two, and junction tables have theirs between what they join.
+     */
+    public static Map<Id, Position> of(Document document) {
+        Map<Id, Size> sizes = sizes(document);
         ElkNode root = graph();
         Map<Id, ElkNode> nodes = new LinkedHashMap<>();
-        for (Card card : contents.cards()) {
+        sizes.forEach((id, size) -> {
             ElkNode node = ElkGraphUtil.createNode(root);
-            node.setDimensions(card.width(), card.height());
-            nodes.put(card.id(), node);
-        }
-        for (Link link : contents.links()) {
+            node.setDimensions(size.width(), size.height());
+            nodes.put(id, node);
+        });
+        for (Link link : Contents.of(document, View.TABLES).links()) {
             boolean turned = link.isOneToTheSecond();
             ElkNode first = nodes.get(link.first().card());
             ElkNode second = nodes.get(link.second().card());
@@ -57,6 +63,26 @@ public final class AutoLayout {
         var positions = new LinkedHashMap<Id, Position>();
         nodes.forEach((id, node) -> positions.put(id, new Position(snapped(node.getX()), snapped(node.getY()))));
         return positions;
+    }
+
+    /** The room that a card needs, whichever view is shown. */
+    private record Size(double width, double height) {
+        Area at(Position position) {
+            return new Area(position.x(), position.y(), width, height);
+        }
+    }
+
+    private static Map<Id, Size> sizes(Document document) {
+        var sizes = new LinkedHashMap<Id, Size>();
+        for (View view : View.values()) {
+            for (Card card : Contents.of(document, view).cards()) {
+                sizes.merge(
+                        card.id(),
+                        new Size(card.width(), card.height()),
+                        (a, b) -> new Size(Math.max(a.width(), b.width()), Math.max(a.height(), b.height())));
+            }
+        }
+        return sizes;
     }
 
     private static ElkNode graph() {
@@ -71,38 +97,37 @@ public final class AutoLayout {
         return root;
     }
 
-    /** Places only the cards that have no place yet: all, if none has, else beside and below what stands. */
-    public static Map<Id, Position> forUnplaced(Document document, View view) {
-        Contents contents = Contents.of(document, view);
+    /** Places only the cards that have no place yet: all, if none has, else wherever there is room. */
+    public static Map<Id, Position> forUnplaced(Document document) {
+        Map<Id, Size> sizes = sizes(document);
         Map<Id, Position> known = document.diagram().positions();
-        var unplaced = new LinkedHashMap<Id, Position>();
-        if (contents.cards().stream().noneMatch(card -> known.containsKey(card.id()))) {
-            return of(contents);
+        if (sizes.keySet().stream().noneMatch(known::containsKey)) {
+            return of(document);
         }
-        for (Card card : contents.cards()) {
-            if (!known.containsKey(card.id())) {
-                unplaced.put(card.id(), freePlace(card, contents, known, unplaced));
+        var taken = new ArrayList<Area>();
+        sizes.forEach((id, size) -> {
+            if (known.containsKey(id)) {
+                taken.add(size.at(known.get(id)));
             }
-        }
+        });
+        var unplaced = new LinkedHashMap<Id, Position>();
+        sizes.forEach((id, size) -> {
+            if (!known.containsKey(id)) {
+                Position place = freePlace(size, taken);
+                unplaced.put(id, place);
+                taken.add(size.at(place));
+            }
+        });
         return unplaced;
     }
 
-    /** Goes along rows and down columns of a coarse grid until the card meets no other. */
-    private static Position freePlace(
-            Card card, Contents contents, Map<Id, Position> known, Map<Id, Position> unplaced) {
+    /** Goes along the diagonals of a coarse grid until the card has room. */
+    private static Position freePlace(Size size, List<Area> taken) {
         for (int step = 0; ; step++) {
             for (int column = 0; column <= step; column++) {
-                Area place = card.at(MARGIN + column * 260, MARGIN + (step - column) * 120);
-                boolean free = contents.cards().stream()
-                        .filter(other -> known.containsKey(other.id()) || unplaced.containsKey(other.id()))
-                        .map(other -> {
-                            Position at =
-                                    unplaced.containsKey(other.id()) ? unplaced.get(other.id()) : known.get(other.id());
-                            return other.at(at.x(), at.y());
-                        })
-                        .noneMatch(place.grown(24)::meets);
-                if (free) {
-                    return new Position(place.x(), place.y());
+                var place = new Position(MARGIN + column * 240, MARGIN + (step - column) * 100);
+                if (taken.stream().noneMatch(size.at(place).grown(24)::meets)) {
+                    return place;
                 }
             }
         }

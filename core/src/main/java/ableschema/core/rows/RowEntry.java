@@ -1,0 +1,149 @@
+package ableschema.core.rows;
+
+import ableschema.core.design.Attribute;
+import ableschema.core.design.Body;
+import ableschema.core.design.ColumnRef;
+import ableschema.core.design.DataType;
+import ableschema.core.design.Design;
+import ableschema.core.design.EndRef;
+import ableschema.core.design.Entity;
+import ableschema.core.design.Id;
+import ableschema.core.design.IdKind;
+import ableschema.core.design.IdSource;
+import ableschema.core.design.KeyPart;
+import ableschema.core.design.Row;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalLong;
+
+/**
+ * Puts typed, pasted or read values into sample rows of one entity or many-to-many. A parent may be given by what its row
+ * is called or by its key values; what fits no row is kept as given.
+ */
+public final class RowEntry {
+
+    private final Design design;
+    private final Id owner;
+    private final RowValues values;
+    private final IdSource ids;
+
+    public RowEntry(Design design, Id owner, IdSource ids) {
+        this.design = design;
+        this.owner = owner;
+        this.values = new RowValues(design);
+        this.ids = ids;
+    }
+
+    /** The columns of the grid: references that are part of the key, the attributes, then the other references. */
+    public List<KeyPart> columns() {
+        Body body = body();
+        List<EndRef> references = design.referencesOf(owner);
+        boolean pairing = design.relationship(owner).isPresent();
+        var columns = new ArrayList<KeyPart>();
+        references.stream()
+                .filter(end -> pairing || isInKey(body, end))
+                .forEach(end -> columns.add(new KeyPart.WholeReference(end)));
+        body.attributes().forEach(attribute -> columns.add(attribute.ref()));
+        references.stream()
+                .map(KeyPart.WholeReference::new)
+                .filter(part -> !columns.contains(part))
+                .forEach(columns::add);
+        return columns;
+    }
+
+    private static boolean isInKey(Body body, EndRef end) {
+        return body.key().stream()
+                .anyMatch(part -> part.through().filter(end::equals).isPresent());
+    }
+
+    private Body body() {
+        return design.body(owner).orElse(Body.EMPTY);
+    }
+
+    /** What a column is called: an attribute's name, or a parent's role or name. */
+    public String heading(KeyPart column) {
+        if (column instanceof ColumnRef.Own own) {
+            return design.attribute(own.id()).map(Attribute::name).orElse("");
+        }
+        return column.through()
+                .flatMap(end -> design.relationship(end.relationship()).map(r -> r.end(end.side())))
+                .map(end -> end.role().isEmpty() ? design.at(end).name() : end.role())
+                .orElse("");
+    }
+
+    /** A new row without values, but with the next number where the database would give one. */
+    public Row newRow(List<Row> existing) {
+        Row row = Row.empty(ids.next(IdKind.ROW));
+        for (Attribute attribute : body().attributes()) {
+            if (attribute.type() instanceof DataType.Counted counted) {
+                row = row.with(attribute.id(), Long.toString(next(counted, attribute, existing)));
+            }
+        }
+        return row;
+    }
+
+    private static long next(DataType.Counted counted, Attribute attribute, List<Row> existing) {
+        OptionalLong last = existing.stream()
+                .flatMap(row -> row.value(attribute.id()).stream())
+                .filter(text -> text.strip().matches("-?\\d{1,18}"))
+                .mapToLong(text -> Long.parseLong(text.strip()))
+                .reduce((a, b) -> counted.step() > 0 ? Math.max(a, b) : Math.min(a, b));
+        return last.isPresent() ? last.getAsLong() + counted.step() : counted.start();
+    }
+
+    /** The rows that a reference may lead to. */
+    public List<Row> parents(EndRef end) {
+        return design.target(end).map(entity -> entity.body().rows()).orElse(List.of());
+    }
+
+    /** What people call a parent row. */
+    public String nameOfParent(EndRef end, Row parent) {
+        return design.target(end).map(entity -> values.name(entity, parent)).orElse("");
+    }
+
+    /** What the grid shows in a cell. */
+    public String shown(Row row, KeyPart column) {
+        if (column instanceof ColumnRef.Own own) {
+            return row.value(own.id()).orElse("");
+        }
+        EndRef end = column.through().orElseThrow(); // a column of the grid is an attribute or a reference
+        return values.parent(row, end)
+                .map(parent -> nameOfParent(end, parent))
+                .or(() -> row.reference(end)
+                        .filter(Row.RawKey.class::isInstance)
+                        .map(raw -> String.join(" / ", ((Row.RawKey) raw).values())))
+                .orElse("");
+    }
+
+    /** The row with what was typed into a cell; an empty text empties it. */
+    public Row with(Row row, KeyPart column, String typed) {
+        if (column instanceof ColumnRef.Own own) {
+            return row.with(own.id(), typed);
+        }
+        return column.through().map(end -> row.with(end, reference(end, typed.strip()))).orElse(row);
+    }
+
+    private Optional<Row.Reference> reference(EndRef end, String typed) {
+        if (typed.isEmpty()) {
+            return Optional.empty();
+        }
+        Optional<Entity> target = design.target(end);
+        return target.stream()
+                .flatMap(entity -> entity.body().rows().stream())
+                .filter(parent -> means(typed, target.get(), parent))
+                .findFirst()
+                .map(Row.Reference::to)
+                .or(() -> Optional.of(new Row.RawKey(Arrays.asList(typed.split("\\s*/\\s*")))));
+    }
+
+    private boolean means(String typed, Entity entity, Row parent) {
+        String name = values.name(entity, parent);
+        int dot = name.indexOf(" · ");
+        return name.equalsIgnoreCase(typed)
+                || (dot >= 0
+                        && (name.substring(0, dot).equalsIgnoreCase(typed)
+                                || name.substring(dot + 3).equalsIgnoreCase(typed)));
+    }
+}

@@ -1,5 +1,0 @@
-package ableschema.desktop;
-
-final class Probe {
-    private Probe() {}
-}

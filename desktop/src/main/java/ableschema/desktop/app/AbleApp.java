@@ -1,0 +1,30 @@
+package ableschema.desktop.app;
+
+import ableschema.core.design.IdSource;
+import ableschema.core.document.Document;
+import ableschema.desktop.workspace.Workspace;
+import java.nio.file.Path;
+import java.util.Optional;
+import javafx.application.Application;
+import javafx.stage.Stage;
+
+/** The desktop application on one document. */
+public final class AbleApp extends Application {
+
+    private static Document first = Document.EMPTY;
+    private static Optional<Path> from = Optional.empty();
+
+    /** Opens the window on a document that has been read, and returns when it is closed. */
+    public static void open(Document document, Optional<Path> file) {
+        first = document;
+        from = file;
+        launch(AbleApp.class);
+    }
+
+    @Override
+    public void start(Stage stage) {
+        var workspace = new Workspace(first, IdSource.random());
+        workspace.open(first, from);
+        new MainWindow(stage, workspace).show();
+    }
+}

@@ -1,0 +1,134 @@
+package ableschema.desktop.gloss;
+
+import ableschema.core.design.Attribute;
+import ableschema.core.design.Body;
+import ableschema.core.design.Condition;
+import ableschema.core.design.DataType;
+import ableschema.core.design.DataTypes;
+import ableschema.core.design.Expression;
+import ableschema.core.design.TypedValue;
+import ableschema.core.words.ConditionText;
+import ableschema.desktop.workspace.Workspace;
+import java.util.Optional;
+import javafx.scene.Node;
+import javafx.scene.control.CheckBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.layout.GridPane;
+import javafx.scene.layout.HBox;
+
+/** All that can be said of one attribute, corrected in place. */
+final class AttributeEditor extends GridPane {
+
+    private final Workspace workspace;
+    private final Attribute attribute;
+
+    AttributeEditor(Workspace workspace, Attribute attribute) {
+        this.workspace = workspace;
+        this.attribute = attribute;
+        getStyleClass().add("attribute-editor");
+        line("called", Fields.text("attribute-name", attribute.name(), "name", this::rename));
+        line("holds", Fields.text("attribute-type", typeText(), "text 40, date, decimal 6,2 …", this::retype));
+        line("must be", Fields.text("attribute-rule", ruleText(), "between 1 and 10, one of a, b …", this::setRule));
+        line("else", Fields.text("attribute-default", defaultText(), "the value where none is given", this::setDefault));
+        line("note", Fields.text("attribute-note", attribute.comment(), "what people should know", this::annotate));
+        line("", new HBox(14, optional(), unique()));
+    }
+
+    private void line(String label, Node field) {
+        var name = new Label(label);
+        name.getStyleClass().add("note");
+        name.setMinWidth(52);
+        addRow(getRowCount(), name, field);
+        if (field instanceof TextField text) {
+            text.setPrefColumnCount(22);
+        }
+    }
+
+    private String typeText() {
+        return attribute.type() instanceof DataType.Undecided ? "" : attribute.type().toString();
+    }
+
+    private Body body() {
+        return workspace.design()
+                .ownerOf(attribute.id())
+                .flatMap(workspace.design()::body)
+                .orElse(Body.EMPTY);
+    }
+
+    private String ruleText() {
+        return body().checks().stream()
+                .flatMap(check -> Condition.read(check.expression()).stream())
+                .filter(rule -> rule.column().equals(attribute.ref()))
+                .map(Condition::inWords)
+                .findFirst()
+                .orElse("");
+    }
+
+    private String defaultText() {
+        return ConditionText.defaultInWords(attribute.defaultValue());
+    }
+
+    private void change(Attribute changed) {
+        workspace.apply(workspace.edits().changeAttribute(changed));
+    }
+
+    private void rename(String name) {
+        if (name.isEmpty()) {
+            workspace.complain("an attribute needs a name; " + attribute.name() + " keeps its own");
+        } else {
+            change(attribute.withName(name));
+        }
+    }
+
+    private void retype(String text) {
+        try {
+            change(attribute.withType(DataTypes.parse(text)));
+        } catch (IllegalArgumentException e) {
+            workspace.complain(String.valueOf(e.getMessage()));
+        }
+    }
+
+    private void setRule(String text) {
+        try {
+            Optional<Condition> rule = ConditionText.read(attribute, text);
+            workspace.apply(workspace.edits().setCondition(attribute, rule));
+        } catch (IllegalArgumentException e) {
+            workspace.complain(String.valueOf(e.getMessage()));
+        }
+    }
+
+    private void setDefault(String text) {
+        TypedValue value = TypedValue.of(attribute.type(), text);
+        if (text.isEmpty() || ConditionText.isFunction(text)) {
+            change(attribute.withDefault(text.isEmpty() ? Expression.NONE : ConditionText.function(text)));
+        } else if (value.fits()) {
+            change(attribute.withDefault(
+                    Expression.of(new Expression.Text(Expression.literal(attribute.type(), text)))));
+        } else {
+            workspace.complain("this cannot stand for a missing " + attribute.name() + ": "
+                    + value.problem().orElse(""));
+        }
+    }
+
+    private void annotate(String text) {
+        change(attribute.withComment(text));
+    }
+
+    private CheckBox optional() {
+        var box = new CheckBox("may be empty");
+        box.setId("attribute-optional");
+        box.setSelected(attribute.optional());
+        box.setDisable(body().key().contains(attribute.ref()));
+        box.setOnAction(event -> change(attribute.withOptional(box.isSelected())));
+        return box;
+    }
+
+    private CheckBox unique() {
+        var box = new CheckBox("no two alike");
+        box.setId("attribute-unique");
+        box.setSelected(body().isUnique(attribute));
+        box.setOnAction(event -> workspace.apply(workspace.edits().setUnique(attribute, box.isSelected())));
+        return box;
+    }
+}

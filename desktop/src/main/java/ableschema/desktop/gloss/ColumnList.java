@@ -1,0 +1,86 @@
+package ableschema.desktop.gloss;
+
+import ableschema.core.design.Condition;
+import ableschema.core.design.EndRef;
+import ableschema.core.design.Entity;
+import ableschema.core.schema.Column;
+import ableschema.core.schema.Table;
+import ableschema.desktop.workspace.Workspace;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import javafx.css.PseudoClass;
+import javafx.scene.Node;
+import javafx.scene.control.Label;
+import javafx.scene.layout.ColumnConstraints;
+import javafx.scene.layout.GridPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+
+/** The columns of a table, one line each: name, type, and what there is to say of it. */
+final class ColumnList extends VBox {
+
+    private static final PseudoClass CHOSEN = PseudoClass.getPseudoClass("chosen");
+
+    private final Workspace workspace;
+    private final Table table;
+
+    ColumnList(Workspace workspace, Table table) {
+        this.workspace = workspace;
+        this.table = table;
+        getStyleClass().add("column-list");
+        table.columns().forEach(column -> getChildren().add(row(column)));
+    }
+
+    private Node row(Column column) {
+        var name = new Label(column.nullable() ? "[" + column.name() + "]" : column.name());
+        name.getStyleClass().add(table.isInKey(column) ? "key-name" : "column-name");
+        var type = new Label(workspace.dialect().type(column.type()));
+        type.getStyleClass().add("type");
+        var note = new Label(String.join(" · ", notes(column)));
+        note.getStyleClass().add("note");
+        var grid = new GridPane();
+        grid.getColumnConstraints().addAll(share(42), share(28), share(30));
+        grid.addRow(0, new HBox(name), type, note);
+        GridPane.setHgrow(note, Priority.ALWAYS);
+        grid.getStyleClass().add("column-row");
+        grid.setId("column-" + column.name());
+        boolean chosen = workspace.chosenProperty().get().filter(column.origin()::equals).isPresent();
+        grid.pseudoClassStateChanged(CHOSEN, chosen);
+        grid.setOnMouseClicked(event -> workspace.choose(column.origin()));
+        return grid;
+    }
+
+    private static ColumnConstraints share(double percent) {
+        var constraints = new ColumnConstraints();
+        constraints.setPercentWidth(percent);
+        return constraints;
+    }
+
+    private List<String> notes(Column column) {
+        var notes = new ArrayList<String>();
+        if (table.isInKey(column)) {
+            notes.add("key");
+        }
+        table.foreignKeyOf(column).ifPresent(key -> notes.add("from " + source(key.origin())));
+        boolean unique = table.uniques().stream().anyMatch(u -> u.columns().equals(List.of(column.name())));
+        if (unique) {
+            notes.add("no two alike");
+        }
+        column.identity().ifPresent(counted -> notes.add("counted"));
+        condition(column).ifPresent(rule -> notes.add(rule.inWords()));
+        return notes;
+    }
+
+    private String source(EndRef end) {
+        return workspace.design().target(end).map(Entity::name).orElse("");
+    }
+
+    private Optional<Condition> condition(Column column) {
+        return table.checks().stream()
+                .flatMap(check -> Condition.read(check.expression()).stream())
+                .filter(rule -> rule.column().equals(column.ref()))
+                .findFirst();
+    }
+}

@@ -1,0 +1,28 @@
+package ableschema.desktop.gloss;
+
+import java.util.function.Consumer;
+import javafx.scene.control.TextField;
+
+/** Text fields that hand over what was typed when Enter is pressed or the field is left. */
+final class Fields {
+
+    private Fields() {}
+
+    static TextField text(String id, String content, String prompt, Consumer<String> changed) {
+        var field = new TextField(content);
+        field.setId(id);
+        field.setPromptText(prompt);
+        Runnable commit = () -> {
+            if (!field.getText().strip().equals(content)) {
+                changed.accept(field.getText().strip());
+            }
+        };
+        field.setOnAction(event -> commit.run());
+        field.focusedProperty().addListener((o, before, focused) -> {
+            if (!focused && field.getScene() != null) {
+                commit.run();
+            }
+        });
+        return field;
+    }
+}

@@ -1,0 +1,241 @@
+package ableschema.desktop.gloss;
+
+import ableschema.core.design.Design;
+import ableschema.core.design.Entity;
+import ableschema.core.design.EntityKind;
+import ableschema.core.design.Id;
+import ableschema.core.design.Relationship;
+import ableschema.core.schema.Schema;
+import ableschema.core.schema.Table;
+import ableschema.core.sql.Line;
+import ableschema.core.sql.ScriptWriter;
+import ableschema.core.words.Sentences;
+import ableschema.desktop.workspace.Workspace;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import javafx.application.Platform;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.Hyperlink;
+import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+
+/** The chosen thing as words, columns and SQL, which follow each change at once. */
+public final class GlossView extends VBox {
+
+    private static final int MOST_SENTENCES = 4;
+
+    private final Workspace workspace;
+    private final VBox body = new VBox();
+    private final SqlLines sql;
+    private boolean allSentences;
+    private boolean pending;
+
+    public GlossView(Workspace workspace) {
+        this.workspace = workspace;
+        this.sql = new SqlLines(workspace::choose);
+        sql.setId("gloss-sql");
+        setId("gloss");
+        getStyleClass().add("gloss");
+        body.getStyleClass().add("gloss-body");
+        var scroll = new ScrollPane(body);
+        scroll.setFitToWidth(true);
+        scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+        VBox.setVgrow(scroll, Priority.ALWAYS);
+        getChildren().add(scroll);
+        workspace.documentProperty().addListener((o, before, now) -> later());
+        workspace.chosenProperty().addListener((o, before, now) -> {
+            allSentences = false;
+            later();
+        });
+        build();
+    }
+
+    /** Builds once for several changes of one event, and not under the hands of the field that made the change. */
+    private void later() {
+        if (!pending) {
+            pending = true;
+            Platform.runLater(() -> {
+                pending = false;
+                build();
+            });
+        }
+    }
+
+    private void build() {
+        body.getChildren().clear();
+        Design design = workspace.design();
+        Optional<Entity> entity = workspace.chosenEntity();
+        Optional<Relationship> relationship = workspace.chosenOwner().flatMap(design::relationship);
+        if (entity.isPresent()) {
+            show(entity.get());
+        } else if (relationship.isPresent()) {
+            show(relationship.get());
+        } else {
+            showNothing();
+        }
+    }
+
+    private void add(Node... nodes) {
+        body.getChildren().addAll(nodes);
+    }
+
+    private void show(Entity entity) {
+        add(heading(entity));
+        add(Fields.text("definition", entity.definition(), "what counts as one of these?", typed ->
+                workspace.apply(workspace.edits().define(entity, typed))));
+        add(section("WORDS", ""));
+        words(entity).forEach(this::add);
+        workspace.schema().tableOf(entity.id()).ifPresent(this::columnsAndSql);
+    }
+
+    private Node heading(Entity entity) {
+        var name = new Label(entity.name());
+        name.getStyleClass().add("title");
+        Choice kind = Choice.of(
+                entity.kind(),
+                EntityKind.USUAL,
+                EntityKind::toString,
+                chosen -> workspace.apply(workspace.edits().setKind(entity, chosen)));
+        kind.setId("entity-kind");
+        return baseline(name, kind);
+    }
+
+    private static HBox baseline(Node... nodes) {
+        var line = new HBox(10, nodes);
+        line.setAlignment(Pos.BASELINE_LEFT);
+        return line;
+    }
+
+    private List<Node> words(Entity entity) {
+        var nodes = new ArrayList<Node>();
+        var sentences = new Sentences(workspace.design());
+        List<Relationship> relationships =
+                workspace.design().relationshipsOf(entity.id()).toList();
+        int shown = allSentences ? relationships.size() : Math.min(MOST_SENTENCES, relationships.size());
+        for (Relationship each : relationships.subList(0, shown)) {
+            nodes.add(sentence(sentences.of(each), each.id()));
+        }
+        if (shown < relationships.size()) {
+            var more = new Hyperlink("+ " + (relationships.size() - shown) + " more");
+            more.setOnAction(event -> {
+                allSentences = true;
+                build();
+            });
+            nodes.add(more);
+        }
+        String key = sentences.key(entity);
+        nodes.add(key.isEmpty() ? hint("Nothing tells one from another yet: see Keys.") : sentence(key, entity.id()));
+        if (relationships.isEmpty()) {
+            nodes.add(hint("Type below, for example: Each " + entity.name() + " stands in exactly one apiary."));
+        }
+        return nodes;
+    }
+
+    private Node sentence(String text, Id thing) {
+        var label = new Label(text);
+        label.setWrapText(true);
+        label.setMinHeight(Region.USE_PREF_SIZE);
+        label.getStyleClass().add("sentence");
+        label.setOnMouseClicked(event -> workspace.choose(thing));
+        return label;
+    }
+
+    private static Node hint(String text) {
+        var label = new Label(text);
+        label.setWrapText(true);
+        label.setMinHeight(Region.USE_PREF_SIZE);
+        label.getStyleClass().add("hint");
+        return label;
+    }
+
+    private Node section(String title, String right) {
+        var name = new Label(title);
+        name.getStyleClass().add("section");
+        var note = new Label(right);
+        note.getStyleClass().add("note");
+        var space = new Region();
+        HBox.setHgrow(space, Priority.ALWAYS);
+        var line = new HBox(name, space, note);
+        line.getStyleClass().add("section-line");
+        return line;
+    }
+
+    private void columnsAndSql(Table table) {
+        add(section("COLUMNS", "table " + table.name()));
+        if (table.columns().isEmpty()) {
+            add(hint("No attributes yet: press Enter on the card, or type: Each " + table.label() + " has name: text 40."));
+        } else {
+            add(new ColumnList(workspace, table));
+        }
+        workspace.chosenProperty()
+                .get()
+                .flatMap(workspace.design()::attribute)
+                .ifPresent(attribute -> add(new AttributeEditor(workspace, attribute)));
+        add(section("SQL", workspace.dialect().label()));
+        showSql(table);
+    }
+
+    private void showSql(Table table) {
+        List<Line> lines = lines(workspace.schema(), table);
+        Schema before = workspace.schemaBefore();
+        Set<String> known = before.tableOf(table.origin())
+                .map(earlier -> SqlLines.texts(lines(before, earlier)))
+                .orElse(Set.of());
+        sql.show(lines, workspace.chosenProperty().get().filter(id -> !id.equals(table.origin())), known);
+        var pane = sql.scrolled();
+        pane.getStyleClass().add("sql-pane");
+        pane.setPrefHeight(Math.min(420, 24 + lines.size() * 16.5));
+        pane.setMinHeight(120);
+        add(pane);
+    }
+
+    private List<Line> lines(Schema schema, Table table) {
+        return ScriptWriter.of(table, schema, workspace.dialect()).stream()
+                .flatMap(statement -> statement.lines().stream())
+                .toList();
+    }
+
+    private void show(Relationship relationship) {
+        var first = new Label(workspace.design().at(relationship.first()).name() + " – "
+                + workspace.design().at(relationship.second()).name());
+        first.getStyleClass().add("title");
+        var kind = new Label("relationship");
+        kind.getStyleClass().add("note");
+        add(baseline(first, kind), section("WORDS", ""));
+        add(new SentenceEditor(workspace, relationship.id()), new RelationshipEditor(workspace, relationship));
+        Id table = relationship.holder().orElse(relationship.id());
+        workspace.schema().tableOf(table).ifPresent(this::columnsAndSql);
+    }
+
+    private void showNothing() {
+        Design design = workspace.design();
+        var title = new Label(workspace.document().title().isEmpty() ? "New design" : workspace.document().title());
+        title.getStyleClass().add("title");
+        add(title);
+        if (design.entities().isEmpty()) {
+            add(
+                    section("HOW TO BEGIN", ""),
+                    hint("Click on the sheet and type a name, such as Apiary. Enter leads to its attributes, Escape ends."),
+                    hint("Or type a rule in the line below: Each hive stands in exactly one apiary; each apiary shelters"
+                            + " any number of hives."),
+                    hint("Then drag from the edge of one card to another to relate them."));
+            return;
+        }
+        add(section("WORDS", design.relationships().size() + " rules"));
+        var sentences = new Sentences(design);
+        design.relationships().forEach(each -> add(sentence(sentences.of(each), each.id())));
+        List<String> undecided = workspace.schema().undecided();
+        add(section("UNDECIDED", undecided.isEmpty() ? "nothing" : undecided.size() + ""));
+        undecided.stream().limit(30).forEach(each -> add(hint(each)));
+        if (undecided.isEmpty()) {
+            add(hint("Every attribute has a type and every reference a key: the SQL can be written."));
+        }
+    }
+}

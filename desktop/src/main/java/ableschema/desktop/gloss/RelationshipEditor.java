@@ -1,0 +1,115 @@
+package ableschema.desktop.gloss;
+
+import ableschema.core.design.End;
+import ableschema.core.design.ReferenceAction;
+import ableschema.core.design.Relationship;
+import ableschema.core.design.Side;
+import ableschema.core.words.Nouns;
+import ableschema.desktop.workspace.Workspace;
+import java.util.List;
+import javafx.scene.Node;
+import javafx.scene.control.CheckBox;
+import javafx.scene.control.Label;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.GridPane;
+import javafx.scene.layout.VBox;
+
+/** All that can be said of one relationship beyond its sentences. */
+final class RelationshipEditor extends VBox {
+
+    private final Workspace workspace;
+    private final Relationship relationship;
+
+    RelationshipEditor(Workspace workspace, Relationship relationship) {
+        this.workspace = workspace;
+        this.relationship = relationship;
+        getStyleClass().add("relationship-editor");
+        getChildren().add(roles());
+        if (relationship.isManyToMany()) {
+            getChildren().add(noun());
+        } else {
+            getChildren().addAll(identifying(), onDelete());
+        }
+    }
+
+    private void change(Relationship changed) {
+        workspace.apply(workspace.edits().changeRelationship(changed));
+    }
+
+    private String name(Side side) {
+        return Nouns.inSentence(workspace.design().at(relationship.end(side)).name());
+    }
+
+    private Node roles() {
+        var grid = new GridPane();
+        grid.getStyleClass().add("attribute-editor");
+        for (Side side : Side.values()) {
+            End end = relationship.end(side);
+            String label = relationship.isRecursive()
+                    ? (side == Side.FIRST ? "the first is the" : "the other is the")
+                    : "the " + name(side) + " is the";
+            var said = new Label(label);
+            said.getStyleClass().add("note");
+            grid.addRow(
+                    side.ordinal(),
+                    said,
+                    Fields.text(
+                            "role-" + (side.ordinal() + 1),
+                            end.role(),
+                            "role, such as mentor",
+                            typed -> change(relationship.with(side, end.withRole(typed)))));
+        }
+        return grid;
+    }
+
+    private Node noun() {
+        var label = new Label("one pairing is called");
+        label.getStyleClass().add("note");
+        return new FlowPane(
+                6,
+                4,
+                label,
+                Fields.text(
+                        "pairing-noun",
+                        relationship.noun(),
+                        "a noun, such as application",
+                        typed -> change(relationship.withNoun(typed))));
+    }
+
+    private Node identifying() {
+        Side referred = relationship.referred().orElse(Side.FIRST);
+        var box = new CheckBox("a " + name(referred.other()) + " is known only within its " + name(referred));
+        box.setId("identifying");
+        box.setWrapText(true);
+        box.setDisable(relationship.isRecursive());
+        box.setSelected(workspace.design().isIdentifying(relationship));
+        box.setOnAction(event ->
+                workspace.apply(workspace.edits().setIdentifying(relationship, box.isSelected())));
+        return box;
+    }
+
+    private Node onDelete() {
+        Side referred = relationship.referred().orElse(Side.FIRST);
+        boolean optional = !relationship.end(referred).cardinality().isMandatory();
+        List<ReferenceAction> actions = optional
+                ? List.of(ReferenceAction.RESTRICT, ReferenceAction.CASCADE, ReferenceAction.SET_NULL)
+                : List.of(ReferenceAction.RESTRICT, ReferenceAction.CASCADE);
+        Choice choice = Choice.of(
+                relationship.onDelete(),
+                actions,
+                this::said,
+                action -> change(relationship.withActions(action, relationship.onUpdate())));
+        choice.setId("on-delete");
+        return new FlowPane(4, 2, new Label("When a " + name(referred) + " goes,"), choice);
+    }
+
+    private String said(ReferenceAction action) {
+        Side holder = relationship.referred().orElse(Side.FIRST).other();
+        return switch (action) {
+            case RESTRICT -> "it may not while it is referred to";
+            case CASCADE -> "each " + name(holder) + " of it goes too";
+            case SET_NULL -> "each " + name(holder) + " of it stays without";
+            case SET_DEFAULT -> "each " + name(holder) + " of it gets the default";
+        };
+    }
+}

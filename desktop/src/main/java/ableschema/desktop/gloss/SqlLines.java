@@ -1,0 +1,82 @@
+package ableschema.desktop.gloss;
+
+import ableschema.core.design.Id;
+import ableschema.core.sql.Line;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.Consumer;
+import javafx.scene.input.MouseEvent;
+import org.fxmisc.flowless.VirtualizedScrollPane;
+import org.fxmisc.richtext.CodeArea;
+
+/** Lines of SQL that can be copied: those of the chosen thing are marked, and a click on a line chooses its thing. */
+public final class SqlLines extends CodeArea {
+
+    private List<Line> lines = List.of();
+
+    public SqlLines(Consumer<Id> choose) {
+        setEditable(false);
+        getStyleClass().add("sql-lines");
+        addEventHandler(MouseEvent.MOUSE_CLICKED, event -> {
+            int paragraph = getCurrentParagraph();
+            if (getSelectedText().isEmpty() && paragraph < lines.size()) {
+                lines.get(paragraph).origins().stream()
+                        .min((a, b) -> Integer.compare(rank(a), rank(b)))
+                        .ifPresent(choose);
+            }
+        });
+    }
+
+    /** The attribute or relationship of a line says more than the entity that all lines of its table come from. */
+    private static int rank(Id id) {
+        return switch (id.kind()) {
+            case ATTRIBUTE -> 0;
+            case RELATIONSHIP -> 1;
+            case ENTITY -> 2;
+            default -> 3;
+        };
+    }
+
+    /** Puts it between scroll bars. */
+    public VirtualizedScrollPane<SqlLines> scrolled() {
+        return new VirtualizedScrollPane<>(this);
+    }
+
+    /**
+     * Shows lines.
+     *
+     * @param chosen the thing whose lines are marked
+     * @param before the texts that were there before the last edit; others are marked as changed
+     */
+    public void show(List<Line> shown, Optional<Id> chosen, Set<String> before) {
+        lines = shown;
+        replaceText(String.join("\n", shown.stream().map(Line::text).toList()));
+        for (int i = 0; i < shown.size(); i++) {
+            var styles = new ArrayList<String>();
+            Line line = shown.get(i);
+            if (chosen.filter(line.origins()::contains).isPresent()) {
+                styles.add("of-chosen");
+            }
+            if (!before.isEmpty() && !before.contains(bare(line.text()))) {
+                styles.add("changed");
+            }
+            setParagraphStyle(i, styles);
+        }
+        moveTo(0);
+        requestFollowCaret();
+    }
+
+    /** The texts of lines, to compare later ones with; a comma more or less is no change. */
+    public static Set<String> texts(List<Line> lines) {
+        var texts = new HashSet<String>();
+        lines.forEach(line -> texts.add(bare(line.text())));
+        return texts;
+    }
+
+    private static String bare(String text) {
+        return text.strip().replaceFirst(",$", "").replaceAll(" +", " ");
+    }
+}

@@ -1,0 +1,218 @@
+package ableschema.desktop.keys;
+
+import ableschema.core.design.Entity;
+import ableschema.core.document.Document;
+import ableschema.core.keys.KeyCandidate;
+import ableschema.core.keys.KeyCandidate.Point;
+import ableschema.core.keys.KeyCandidate.Verdict;
+import ableschema.core.keys.KeyCandidates;
+import ableschema.core.schema.Schema;
+import ableschema.core.schema.Table;
+import ableschema.core.words.Nouns;
+import ableschema.desktop.workspace.Step;
+import ableschema.desktop.workspace.Workspace;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Stream;
+import javafx.css.PseudoClass;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.layout.GridPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+
+/** What tells one row from another: the candidates side by side on the same points, and what each would do to children. */
+public final class KeysBench extends ScrollPane {
+
+    private static final PseudoClass CHOSEN = PseudoClass.getPseudoClass("chosen");
+
+    private final Workspace workspace;
+    private final VBox content = new VBox();
+    private Optional<String> picked = Optional.empty();
+
+    public KeysBench(Workspace workspace) {
+        this.workspace = workspace;
+        setId("keys-bench");
+        getStyleClass().add("bench-scroll");
+        content.getStyleClass().add("bench");
+        setContent(content);
+        setFitToWidth(true);
+        workspace.documentProperty().addListener((o, before, now) -> showIfInView());
+        workspace.stepProperty().addListener((o, before, now) -> showIfInView());
+        workspace.chosenProperty().addListener((o, before, now) -> {
+            picked = Optional.empty();
+            showIfInView();
+        });
+        showIfInView();
+    }
+
+    private void showIfInView() {
+        if (workspace.stepProperty().get() == Step.KEYS) {
+            show();
+        }
+    }
+
+    private Optional<Entity> entity() {
+        return workspace.chosenEntity().or(() -> keyless().findFirst()).or(() -> workspace.design().entities().stream()
+                .findFirst());
+    }
+
+    private Stream<Entity> keyless() {
+        return workspace.design().entities().stream().filter(e -> e.body().key().isEmpty());
+    }
+
+    private void show() {
+        content.getChildren().clear();
+        entity().ifPresentOrElse(
+                        this::show,
+                        () -> content.getChildren()
+                                .add(text("There is no entity yet. Draw one first, such as Apiary.", "hint")));
+    }
+
+    private void show(Entity entity) {
+        String noun = Nouns.inSentence(entity.name());
+        var title = text("What tells one " + noun + " from another?", "bench-title");
+        var space = new Region();
+        HBox.setHgrow(space, Priority.ALWAYS);
+        var header = new HBox(8, title, space, text(open(), "note"), step("‹", -1), step("›", 1));
+        header.setAlignment(Pos.CENTER_LEFT);
+        content.getChildren().add(header);
+        content.getChildren()
+                .add(text(entity.name() + " · " + entity.kind() + " · " + entity.body().rows().size() + " sample rows", "note"));
+        List<KeyCandidate> candidates = KeyCandidates.of(workspace.design(), entity, workspace.ids());
+        KeyCandidate shown = candidates.stream()
+                .filter(c -> picked.filter(c.name()::equals).isPresent())
+                .findFirst()
+                .or(() -> candidates.stream().filter(KeyCandidate::current).findFirst())
+                .orElse(candidates.get(0));
+        content.getChildren().add(table(candidates, shown));
+        content.getChildren().add(consequences(entity, shown));
+    }
+
+    private String open() {
+        long open = keyless().count();
+        return open == 0 ? "every entity has a key" : open + " of " + workspace.design().entities().size() + " undecided";
+    }
+
+    private Button step(String sign, int by) {
+        var button = new Button(sign);
+        button.getStyleClass().setAll("step-through");
+        button.setAccessibleText(by < 0 ? "entity before" : "next entity");
+        button.setOnAction(event -> entity().ifPresent(current -> {
+            List<Entity> all = workspace.design().entities();
+            workspace.choose(all.get(Math.floorMod(all.indexOf(current) + by, all.size())).id());
+        }));
+        return button;
+    }
+
+    private Node table(List<KeyCandidate> candidates, KeyCandidate shown) {
+        var grid = new GridPane();
+        grid.getStyleClass().add("candidates");
+        for (int c = 0; c < candidates.size(); c++) {
+            KeyCandidate candidate = candidates.get(c);
+            boolean lit = candidate == shown;
+            grid.add(head(candidate, lit), c + 1, 0);
+            for (int p = 0; p < candidate.points().size(); p++) {
+                Point point = candidate.points().get(p);
+                if (c == 0) {
+                    grid.add(cell(text(point.question(), "note"), false), 0, p + 1);
+                }
+                Node answer = cell(answer(point), lit);
+                answer.setOnMouseClicked(event -> pick(candidate));
+                grid.add(answer, c + 1, p + 1);
+            }
+        }
+        return grid;
+    }
+
+    private void pick(KeyCandidate candidate) {
+        picked = Optional.of(candidate.name());
+        show();
+    }
+
+    private Node head(KeyCandidate candidate, boolean lit) {
+        var name = text(candidate.name(), "candidate-name");
+        name.setUnderline(true);
+        var box = new VBox(2, name, text(candidate.current() ? candidate.note() + " · the key now" : candidate.note(), "note"));
+        box.getStyleClass().add("candidate-head");
+        box.setMaxWidth(Double.MAX_VALUE);
+        box.pseudoClassStateChanged(CHOSEN, lit);
+        box.setId("candidate-" + candidate.name().replaceAll("[^\\p{L}\\p{Nd}]+", "-"));
+        box.setOnMouseClicked(event -> pick(candidate));
+        return box;
+    }
+
+    private static Node cell(Node inside, boolean lit) {
+        var box = new HBox(inside);
+        box.setAlignment(Pos.CENTER_LEFT);
+        box.getStyleClass().add("candidate-cell");
+        box.setMaxWidth(Double.MAX_VALUE);
+        box.pseudoClassStateChanged(CHOSEN, lit);
+        return box;
+    }
+
+    private static Node answer(Point point) {
+        String sign = point.verdict() == Verdict.GOOD ? "✓" : point.verdict() == Verdict.BAD ? "✕" : "–";
+        String style = point.verdict() == Verdict.GOOD ? "holds" : point.verdict() == Verdict.BAD ? "fails" : "neither";
+        var box = new HBox(6, text(sign, style), text(point.answer(), point.verdict() == Verdict.BAD ? "fails" : "answer"));
+        box.setAlignment(Pos.CENTER_LEFT);
+        return box;
+    }
+
+    private Node consequences(Entity entity, KeyCandidate shown) {
+        var box = new VBox(8);
+        box.getStyleClass().add("consequences");
+        var title = new HBox(10, text("If it is " + shown.name(), "candidate-name"), text("what every child gets", "note"));
+        title.setAlignment(Pos.BASELINE_LEFT);
+        box.getChildren().add(title);
+        Document after = shown.choice().applyTo(workspace.document());
+        Schema schema = after.schema();
+        schema.tableOf(entity.id()).ifPresent(table -> {
+            List<String> gifts = schema.tables().stream()
+                    .flatMap(child -> child.foreignKeys().stream()
+                            .filter(key -> key.target().equals(table.name()))
+                            .map(key -> child.name() + " gets " + columns(child, key.columns())))
+                    .toList();
+            gifts.stream().limit(8).forEach(gift -> box.getChildren().add(text(gift, "child-gift")));
+            if (gifts.isEmpty()) {
+                box.getChildren().add(text("No table refers to " + table.name() + " yet.", "hint"));
+            }
+        });
+        var make = new Button(shown.current() ? shown.name() + " is the key" : "Make " + shown.name() + " the key ↵");
+        make.setId("make-key");
+        make.getStyleClass().add("main-action");
+        make.setDefaultButton(!shown.current());
+        make.setDisable(shown.current());
+        make.setOnAction(event -> {
+            picked = Optional.empty();
+            workspace.choose(entity.id());
+            workspace.apply(shown.choice());
+        });
+        var line = new HBox(make);
+        line.setAlignment(Pos.CENTER_RIGHT);
+        box.getChildren().add(line);
+        return box;
+    }
+
+    private String columns(Table child, List<String> names) {
+        return String.join(
+                ", ",
+                names.stream()
+                        .map(name -> name + " "
+                                + child.column(name)
+                                        .map(column -> workspace.dialect().type(column.type()))
+                                        .orElse(""))
+                        .toList());
+    }
+
+    private static Label text(String text, String style) {
+        var label = new Label(text);
+        label.getStyleClass().add(style);
+        return label;
+    }
+}

@@ -1,0 +1,111 @@
+package ableschema.desktop.rule;
+
+import ableschema.core.words.RuleLine;
+import ableschema.core.words.Understanding;
+import ableschema.desktop.workspace.Workspace;
+import ableschema.desktop.workspace.Workspace.Notice;
+import javafx.css.PseudoClass;
+import javafx.geometry.Pos;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+
+/** One line in which a rule is typed, understood as it is typed, and carried out with Enter. */
+public final class RuleLineView extends HBox {
+
+    private static final PseudoClass PROBLEM = PseudoClass.getPseudoClass("problem");
+    private static final String EXAMPLE = "Each hive stands in exactly one apiary; each apiary shelters any number of hives.";
+
+    private final Workspace workspace;
+    private final TextField line = new TextField();
+    private final Label answer = new Label();
+
+    public RuleLineView(Workspace workspace) {
+        this.workspace = workspace;
+        getStyleClass().add("rule-line");
+        setAlignment(Pos.CENTER_LEFT);
+        var sign = new Label("›");
+        sign.getStyleClass().add("rule-sign");
+        line.setId("rule-line");
+        line.setPromptText(EXAMPLE);
+        HBox.setHgrow(line, Priority.ALWAYS);
+        answer.setId("rule-answer");
+        answer.getStyleClass().add("rule-answer");
+        answer.setMaxWidth(620);
+        getChildren().addAll(sign, line, answer);
+        line.textProperty().addListener((o, before, now) -> understand());
+        line.setOnAction(event -> carryOut());
+        line.addEventHandler(KeyEvent.KEY_PRESSED, event -> {
+            if (event.getCode() == KeyCode.ESCAPE) {
+                line.clear();
+            }
+        });
+        workspace.noticeProperty().addListener((o, before, now) -> understand());
+        workspace.documentProperty().addListener((o, before, now) -> understand());
+        workspace.background().runningProperty().addListener((o, before, now) -> understand());
+        understand();
+    }
+
+    private Understanding reading() {
+        return new RuleLine(workspace.design(), workspace.chosenOwner(), workspace.ids()).read(line.getText());
+    }
+
+    private void understand() {
+        Understanding reading = reading();
+        if (reading instanceof Understanding.Understood understood) {
+            say("Enter: " + understood.gist(), false);
+        } else if (reading instanceof Understanding.NotUnderstood not) {
+            say(pointing(not), true);
+        } else {
+            sayNotice();
+        }
+    }
+
+    private void sayNotice() {
+        Notice notice = workspace.noticeProperty().get();
+        if (!notice.text().isEmpty()) {
+            say(notice.text(), notice.problem());
+        } else {
+            say(
+                    workspace.background()
+                            .runningProperty()
+                            .get()
+                            .map(name -> name + " …")
+                            .or(() -> workspace.undoable().map(name -> "Ctrl+Z: undo " + name))
+                            .orElse(""),
+                    false);
+        }
+    }
+
+    /** The words that were not understood, between their neighbours, and what was expected. */
+    private String pointing(Understanding.NotUnderstood not) {
+        String text = line.getText();
+        int end = Math.min(text.length(), not.end());
+        int start = Math.min(not.start(), end);
+        String words = text.substring(start, end).strip();
+        return (words.isEmpty() ? "" : "«" + shortened(words) + "» ") + not.problem();
+    }
+
+    private static String shortened(String words) {
+        return words.length() <= 32 ? words : words.substring(0, words.offsetByCodePoints(0, 24)) + "…";
+    }
+
+    private void say(String text, boolean problem) {
+        answer.setText(text);
+        answer.pseudoClassStateChanged(PROBLEM, problem);
+    }
+
+    private void carryOut() {
+        Understanding reading = reading();
+        if (reading instanceof Understanding.Understood understood) {
+            workspace.apply(understood.edit());
+            understood.subject().ifPresent(workspace::choose);
+            line.clear();
+        } else if (reading instanceof Understanding.NotUnderstood not) {
+            line.selectRange(not.start(), Math.min(line.getText().length(), not.end()));
+        }
+    }
+}

@@ -1,0 +1,96 @@
+package ableschema.desktop.sheet;
+
+import ableschema.core.design.Id;
+import ableschema.core.document.Detail;
+import ableschema.desktop.marks.FxMarks;
+import ableschema.diagram.geometry.Area;
+import ableschema.diagram.picture.CardMarks;
+import ableschema.diagram.picture.Ink;
+import ableschema.diagram.picture.Mark;
+import ableschema.diagram.picture.Picture.PlacedCard;
+import java.util.Locale;
+import java.util.Optional;
+import javafx.css.PseudoClass;
+import javafx.scene.AccessibleRole;
+import javafx.scene.layout.Pane;
+import javafx.scene.shape.Rectangle;
+
+/** A card on the sheet: one node built from its marks and kept as a picture, so that moving it costs little. */
+final class CardNode extends Pane {
+
+    private static final PseudoClass CHOSEN = PseudoClass.getPseudoClass("chosen");
+    private static final double EDGE = 7;
+    private static final double TITLE_BASE = 28;
+
+    private final PlacedCard placed;
+    private final Detail detail;
+    private final Rectangle outline = new Rectangle();
+
+    CardNode(PlacedCard placed, Detail detail) {
+        this.placed = placed;
+        this.detail = detail;
+        getStyleClass().add("entity-card");
+        setId("card-" + placed.card().title().toLowerCase(Locale.ROOT).replaceAll("[^\\p{L}\\p{Nd}]+", "-"));
+        buildMarks();
+        buildOutline();
+        relocate(placed.area().x(), placed.area().y());
+        setPrefSize(placed.area().width(), placed.area().height());
+        setCache(true);
+        setAccessibleRole(AccessibleRole.BUTTON);
+        setAccessibleText("Entity " + placed.card().title());
+    }
+
+    private void buildMarks() {
+        var marks = new FxMarks(false);
+        var own = new Area(0, 0, placed.area().width(), placed.area().height());
+        CardMarks.of(placed.card(), own, detail).forEach(mark -> getChildren().add(marks.node(mark)));
+    }
+
+    private void buildOutline() {
+        outline.setX(-5);
+        outline.setY(-5);
+        outline.setWidth(placed.area().width() + 10);
+        outline.setHeight(placed.area().height() + 10);
+        outline.setArcWidth(16);
+        outline.setArcHeight(16);
+        outline.setFill(null);
+        outline.setStroke(FxMarks.colour(Ink.PINE));
+        outline.setStrokeWidth(2);
+        outline.setVisible(false);
+        outline.setMouseTransparent(true);
+        getChildren().add(outline);
+    }
+
+    Id id() {
+        return placed.card().id();
+    }
+
+    PlacedCard placed() {
+        return placed;
+    }
+
+    Detail detail() {
+        return detail;
+    }
+
+    void setChosen(boolean chosen) {
+        pseudoClassStateChanged(CHOSEN, chosen);
+        outline.setVisible(chosen);
+    }
+
+    /** Whether a point of this card, counted from its corner, is so near its edge that a drag from it starts a line. */
+    boolean isEdge(double x, double y) {
+        return x < EDGE || y < EDGE || x > getPrefWidth() - EDGE || y > getPrefHeight() - EDGE;
+    }
+
+    /** The attribute or relationship whose line on the card lies at this height. */
+    Optional<Id> entryAt(double y) {
+        var own = new Area(0, 0, placed.area().width(), placed.area().height());
+        return CardMarks.of(placed.card(), own, detail).stream()
+                .filter(mark -> mark instanceof Mark.Label label
+                        && label.start().y() > TITLE_BASE
+                        && Math.abs(label.start().y() - 5 - y) < 10)
+                .map(Mark::origin)
+                .findFirst();
+    }
+}

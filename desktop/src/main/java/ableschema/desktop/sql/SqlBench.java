@@ -1,0 +1,193 @@
+package ableschema.desktop.sql;
+
+import ableschema.core.document.HouseRules;
+import ableschema.core.edit.ChangeRules;
+import ableschema.core.sql.Dialect;
+import ableschema.core.sql.Dialects;
+import ableschema.core.sql.Line;
+import ableschema.core.sql.Script;
+import ableschema.core.sql.ScriptWriter;
+import ableschema.core.store.FileProblem;
+import ableschema.core.store.SafeFile;
+import ableschema.desktop.gloss.SqlLines;
+import ableschema.desktop.workspace.Step;
+import ableschema.desktop.workspace.Workspace;
+import ableschema.engine.BuiltInEngine;
+import ableschema.engine.ScriptRun;
+import java.io.File;
+import java.sql.Connection;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import javafx.collections.FXCollections;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.CheckBox;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Label;
+import javafx.scene.input.Clipboard;
+import javafx.scene.input.ClipboardContent;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import javafx.stage.FileChooser;
+
+/** The whole script for the chosen dialect; a line chooses its thing, and the chosen thing marks its lines. */
+public final class SqlBench extends VBox {
+
+    private final Workspace workspace;
+    private final ComboBox<Dialect> dialects = new ComboBox<>(FXCollections.observableArrayList(Dialects.ALL));
+    private final CheckBox rows = new CheckBox("with sample rows");
+    private final VBox place = new VBox();
+    private final SqlLines text;
+    private final Label verdict = new Label();
+    private Optional<Script> script = Optional.empty();
+
+    public SqlBench(Workspace workspace) {
+        this.workspace = workspace;
+        this.text = new SqlLines(workspace::choose);
+        getStyleClass().add("bench");
+        setId("sql-bench");
+        text.setId("script");
+        VBox.setVgrow(place, Priority.ALWAYS);
+        verdict.setId("sql-verdict");
+        verdict.getStyleClass().add("note");
+        verdict.setWrapText(true);
+        getChildren().addAll(header(), place, verdict);
+        workspace.documentProperty().addListener((o, before, now) -> showIfInView());
+        workspace.chosenProperty().addListener((o, before, now) -> showIfInView());
+        workspace.stepProperty().addListener((o, before, now) -> showIfInView());
+        showIfInView();
+    }
+
+    private Node header() {
+        var title = new Label("SQL");
+        title.getStyleClass().add("bench-title");
+        dialects.setId("dialect");
+        dialects.setOnAction(event -> chooseDialect(dialects.getValue()));
+        rows.setId("with-rows");
+        rows.setOnAction(event -> show());
+        var space = new Region();
+        HBox.setHgrow(space, Priority.ALWAYS);
+        var header = new HBox(
+                12,
+                title,
+                dialects,
+                rows,
+                space,
+                button("try-script", "Try it", this::tryIt),
+                button("copy-script", "Copy", this::copy),
+                button("save-script", "Save as …", this::save));
+        header.setAlignment(Pos.CENTER_LEFT);
+        return header;
+    }
+
+    private static Button button(String id, String label, Runnable action) {
+        var button = new Button(label);
+        button.setId(id);
+        button.setOnAction(event -> action.run());
+        return button;
+    }
+
+    private void chooseDialect(Dialect dialect) {
+        HouseRules rules = workspace.document().rules();
+        if (!rules.dialect().equals(dialect.name())) {
+            workspace.apply(
+                    new ChangeRules(new HouseRules(rules.naming(), dialect.name()), "write for " + dialect.label()));
+        }
+    }
+
+    private void showIfInView() {
+        if (workspace.stepProperty().get() == Step.SQL) {
+            show();
+        }
+    }
+
+    private void show() {
+        dialects.setValue(workspace.dialect());
+        verdict.setText("");
+        List<String> undecided = workspace.schema().undecided();
+        if (!undecided.isEmpty()) {
+            script = Optional.empty();
+            var list = new VBox(6, new Label("The SQL is written when this is decided:"));
+            undecided.forEach(each -> list.getChildren().add(new Label("·  " + each)));
+            place.getChildren().setAll(list);
+            return;
+        }
+        Script written = rows.isSelected()
+                ? ScriptWriter.withRows(workspace.schema(), workspace.design(), workspace.dialect())
+                : ScriptWriter.definitions(workspace.schema(), workspace.dialect());
+        script = Optional.of(written);
+        List<Line> lines = written.lines().toList();
+        text.show(lines, workspace.chosenProperty().get(), Set.of());
+        var pane = text.scrolled();
+        pane.getStyleClass().add("sql-pane");
+        VBox.setVgrow(pane, Priority.ALWAYS);
+        place.getChildren().setAll(pane);
+        for (int i = 0; i < lines.size(); i++) {
+            int line = i;
+            if (workspace.chosenProperty().get().filter(id -> lines.get(line).origins().contains(id)).isPresent()) {
+                text.showParagraphAtTop(Math.max(0, i - 2));
+                return;
+            }
+        }
+    }
+
+    private void tryIt() {
+        if (script.isEmpty()) {
+            return;
+        }
+        Script tried = script.get();
+        Optional<BuiltInEngine> engine =
+                BuiltInEngine.ALL.stream().filter(e -> e.dialect() == tried.dialect()).findFirst();
+        if (engine.isEmpty()) {
+            verdict.setText(tried.dialect().label()
+                    + " runs as a server of its own: copy or save the script and run it there. H2 and SQLite can be tried here.");
+            return;
+        }
+        workspace.background()
+                .run(
+                        "trying the script on " + tried.dialect().label(),
+                        () -> {
+                            try (Connection connection = engine.get().open()) {
+                                return ScriptRun.of(tried, connection);
+                            }
+                        },
+                        run -> verdict.setText(said(tried, run)),
+                        failure -> verdict.setText("the trial could not start: " + failure.getMessage()));
+    }
+
+    private static String said(Script script, ScriptRun run) {
+        return run.refusal()
+                .map(refusal -> script.dialect().label() + " refused «"
+                        + refusal.statement().lines().get(0).text() + "»: " + refusal.reason())
+                .orElse(script.dialect().label() + " accepted all " + run.accepted() + " statements.");
+    }
+
+    private void copy() {
+        script.ifPresent(written -> {
+            var content = new ClipboardContent();
+            content.putString(written.text());
+            Clipboard.getSystemClipboard().setContent(content);
+            verdict.setText("copied " + written.statements().size() + " statements");
+        });
+    }
+
+    private void save() {
+        script.ifPresent(written -> {
+            var chooser = new FileChooser();
+            chooser.setInitialFileName("schema-" + written.dialect().name() + ".sql");
+            File target = chooser.showSaveDialog(getScene().getWindow());
+            if (target != null) {
+                try {
+                    SafeFile.write(target.toPath(), written.text());
+                    verdict.setText("saved as " + target.getName());
+                } catch (FileProblem e) {
+                    workspace.complain(String.valueOf(e.getMessage()));
+                }
+            }
+        });
+    }
+}

@@ -1,0 +1,116 @@
+package ableschema.desktop.tour;
+
+import ableschema.core.design.Entity;
+import ableschema.core.document.Document;
+import ableschema.core.store.FileProblem;
+import ableschema.core.store.SafeFile;
+import ableschema.desktop.app.MainWindow;
+import ableschema.desktop.workspace.Step;
+import ableschema.desktop.workspace.Workspace;
+import ableschema.diagram.picture.View;
+import java.nio.file.Path;
+import java.util.Optional;
+import javafx.scene.input.KeyCode;
+
+/**
+ * The whole example in the window: two entities drawn and related, the worked design with its tables, keys, rows and SQL,
+ * and the field log taken apart. Leaves a picture of each stage in a folder.
+ */
+public final class Tour {
+
+    private final Workspace workspace;
+    private final MainWindow window;
+    private final Hands hands;
+    private final Path folder;
+    private int stage;
+
+    public Tour(Workspace workspace, MainWindow window, Path folder) {
+        this.workspace = workspace;
+        this.window = window;
+        this.hands = new Hands(window.scene());
+        this.folder = folder;
+    }
+
+    /** Goes through all stages, from a thread that is not the window's; returns the field log's design taken apart. */
+    public Document run(Document worked, Document fieldLog) throws FileProblem {
+        drawFromNothing();
+        showWorked(worked);
+        return takeApart(fieldLog);
+    }
+
+    private void drawFromNothing() throws FileProblem {
+        open(Document.EMPTY);
+        hands.click("#sheet", 60, 80);
+        hands.type("Apiary");
+        hands.key(KeyCode.ENTER);
+        hands.type("code: text 6 (key)");
+        hands.key(KeyCode.ENTER);
+        hands.type("name: text 60");
+        hands.key(KeyCode.ENTER);
+        hands.key(KeyCode.ESCAPE);
+        hands.focus("#rule-line");
+        hands.type("Each hive stands in exactly one apiary; each apiary shelters any number of hives.");
+        hands.key(KeyCode.ENTER);
+        hands.type("Each hive has stand no: whole 500 (key), [colour]: text 20, set up on: date.");
+        look("draw-from-nothing");
+        hands.key(KeyCode.ENTER);
+        hands.type("A hive is a thing.");
+        hands.key(KeyCode.ENTER);
+        hands.act(() -> window.sheet().fit());
+        look("two-entities");
+    }
+
+    private void showWorked(Document worked) throws FileProblem {
+        open(worked);
+        choose("Hive");
+        look("draw");
+        hands.act(() -> workspace.viewProperty().set(View.TABLES));
+        hands.act(() -> window.sheet().fit());
+        look("tables");
+        hands.act(() -> workspace.viewProperty().set(View.CONCEPT));
+        hands.act(() -> window.rows().toggle());
+        hands.act(() -> window.sheet().fit());
+        look("rows");
+        hands.act(() -> window.rows().toggle());
+        choose("Inspection");
+        go(Step.KEYS);
+        look("keys");
+        choose("Hive");
+        go(Step.SQL);
+        look("sql");
+    }
+
+    private Document takeApart(Document fieldLog) throws FileProblem {
+        open(fieldLog);
+        choose("Field log");
+        go(Step.FORMS);
+        look("normal-forms");
+        hands.press("#take-apart");
+        go(Step.DRAW);
+        hands.act(workspace::chooseNothing);
+        hands.act(() -> window.sheet().fit());
+        look("taken-apart");
+        return Hands.on(workspace::document);
+    }
+
+    private void open(Document document) {
+        hands.act(() -> {
+            workspace.stepProperty().set(Step.DRAW);
+            workspace.open(document, Optional.empty());
+            window.sheet().fit();
+        });
+    }
+
+    private void choose(String entity) {
+        hands.act(() -> workspace.design().entity(entity).map(Entity::id).ifPresent(workspace::choose));
+    }
+
+    private void go(Step step) {
+        hands.act(() -> workspace.stepProperty().set(step));
+    }
+
+    private void look(String name) throws FileProblem {
+        stage++;
+        SafeFile.write(folder.resolve(stage + "-" + name + ".png"), Screenshot.png(hands.look()));
+    }
+}

@@ -1,0 +1,19 @@
+package ableschema.desktop.workspace;
+
+/** A step of the route that exists. */
+public enum Step {
+    DRAW("Draw"),
+    KEYS("Keys"),
+    FORMS("Normal forms"),
+    SQL("SQL");
+
+    private final String label;
+
+    Step(String label) {
+        this.label = label;
+    }
+
+    public String label() {
+        return label;
+    }
+}

@@ -1,0 +1,222 @@
+package ableschema.desktop.workspace;
+
+import ableschema.core.design.Design;
+import ableschema.core.design.Entity;
+import ableschema.core.design.Id;
+import ableschema.core.design.IdSource;
+import ableschema.core.document.Document;
+import ableschema.core.document.Edit;
+import ableschema.core.document.History;
+import ableschema.core.document.Position;
+import ableschema.core.edit.Edits;
+import ableschema.core.edit.MoveCards;
+import ableschema.core.edit.Several;
+import ableschema.core.schema.Schema;
+import ableschema.core.sql.Dialect;
+import ableschema.core.sql.Dialects;
+import ableschema.diagram.layout.AutoLayout;
+import ableschema.diagram.picture.View;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import javafx.beans.property.ObjectProperty;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+import javafx.beans.property.SimpleObjectProperty;
+
+/** The document that is worked on, what is chosen in it, and the step in view. All methods are for the window's thread. */
+public final class Workspace {
+
+    private final IdSource ids;
+    private final Background background = new Background();
+    private final ReadOnlyObjectWrapper<Document> document;
+    private final ReadOnlyObjectWrapper<Schema> schema;
+    private final ObjectProperty<Optional<Id>> chosen = new SimpleObjectProperty<>(Optional.empty());
+    private final ObjectProperty<Step> step = new SimpleObjectProperty<>(Step.DRAW);
+    private final ObjectProperty<View> view = new SimpleObjectProperty<>(View.CONCEPT);
+    private final ObjectProperty<Notice> notice = new SimpleObjectProperty<>(Notice.NONE);
+    private final ReadOnlyObjectWrapper<Schema> before = new ReadOnlyObjectWrapper<>();
+    private History history;
+    private Document lastSaved;
+    private Optional<Path> file = Optional.empty();
+
+    public Workspace(Document document, IdSource ids) {
+        this.ids = ids;
+        Document placed = placed(document);
+        this.history = new History(placed);
+        this.lastSaved = placed;
+        this.document = new ReadOnlyObjectWrapper<>(placed);
+        this.schema = new ReadOnlyObjectWrapper<>(placed.schema());
+        this.before.set(schema.get());
+    }
+
+    /** Something said to the designer at the foot of the window. */
+    public record Notice(String text, boolean problem) {
+        public static final Notice NONE = new Notice("", false);
+    }
+
+    private static Document placed(Document document) {
+        Map<Id, Position> unplaced = AutoLayout.forUnplaced(document);
+        return unplaced.isEmpty() ? document : document.moved(unplaced);
+    }
+
+    public Background background() {
+        return background;
+    }
+
+    public IdSource ids() {
+        return ids;
+    }
+
+    public ReadOnlyObjectProperty<Document> documentProperty() {
+        return document.getReadOnlyProperty();
+    }
+
+    public Document document() {
+        return document.get();
+    }
+
+    public Design design() {
+        return document.get().design();
+    }
+
+    /** The tables of the design as it is now. */
+    public Schema schema() {
+        return schema.get();
+    }
+
+    /** The tables before the last edit, to show what it changed. */
+    public Schema schemaBefore() {
+        return before.get();
+    }
+
+    public Dialect dialect() {
+        return Dialects.named(document().rules().dialect()).orElse(Dialects.POSTGRESQL);
+    }
+
+    public Edits edits() {
+        return new Edits(design(), ids);
+    }
+
+    /** Carries out an edit; cards that it makes and gives no place are placed along with it. */
+    public void apply(Edit edit) {
+        Document next = edit.applyTo(document());
+        Map<Id, Position> unplaced = AutoLayout.forUnplaced(next);
+        history.apply(
+                unplaced.isEmpty()
+                        ? edit
+                        : new Several(edit.name(), List.of(edit, new MoveCards(unplaced, edit.name()))));
+        notice.set(Notice.NONE);
+        show();
+    }
+
+    public void undo() {
+        history.undoable().ifPresent(name -> notice.set(new Notice("undone: " + name, false)));
+        history.undo();
+        show();
+    }
+
+    public void redo() {
+        history.redoable().ifPresent(name -> notice.set(new Notice("done again: " + name, false)));
+        history.redo();
+        show();
+    }
+
+    public Optional<String> undoable() {
+        return history.undoable();
+    }
+
+    public Optional<String> redoable() {
+        return history.redoable();
+    }
+
+    private void show() {
+        Document next = history.present();
+        Document current = document.get();
+        if (next.design() != current.design() || !next.rules().equals(current.rules())) {
+            before.set(schema.get());
+            schema.set(next.schema());
+        }
+        if (chosen.get().filter(id -> !exists(next.design(), id)).isPresent()) {
+            chosen.set(Optional.empty());
+        }
+        document.set(next);
+    }
+
+    private static boolean exists(Design design, Id id) {
+        return design.body(id).isPresent() || design.attribute(id).isPresent();
+    }
+
+    /** Puts another document in place, with a history of its own. */
+    public void open(Document opened, Optional<Path> from) {
+        Document placed = placed(opened);
+        history = new History(placed);
+        lastSaved = placed;
+        file = from;
+        chosen.set(Optional.empty());
+        show();
+        before.set(schema.get());
+        document.set(placed);
+    }
+
+    public Optional<Path> file() {
+        return file;
+    }
+
+    /** Notes that the document as it is now stands in this file. */
+    public void saved(Path in) {
+        file = Optional.of(in);
+        lastSaved = document();
+        notice.set(new Notice("saved as " + in.getFileName(), false));
+    }
+
+    public boolean isSaved() {
+        return lastSaved == document();
+    }
+
+    public ObjectProperty<Optional<Id>> chosenProperty() {
+        return chosen;
+    }
+
+    /** Chooses an entity, a relationship or an attribute. */
+    public void choose(Id thing) {
+        chosen.set(Optional.of(thing).filter(id -> exists(design(), id)));
+    }
+
+    public void chooseNothing() {
+        chosen.set(Optional.empty());
+    }
+
+    /** The entity or relationship that is chosen, or that the chosen attribute belongs to. */
+    public Optional<Id> chosenOwner() {
+        return chosen.get()
+                .flatMap(id -> design().body(id).isPresent() ? Optional.of(id) : design().ownerOf(id));
+    }
+
+    public Optional<Entity> chosenEntity() {
+        return chosenOwner().flatMap(design()::entity);
+    }
+
+    public ObjectProperty<Step> stepProperty() {
+        return step;
+    }
+
+    public ObjectProperty<View> viewProperty() {
+        return view;
+    }
+
+    public ObjectProperty<Notice> noticeProperty() {
+        return notice;
+    }
+
+    /** Says something at the foot of the window. */
+    public void say(String text) {
+        notice.set(new Notice(text, false));
+    }
+
+    /** Says what went wrong, where, why and what can be done. */
+    public void complain(String problem) {
+        notice.set(new Notice(problem, true));
+    }
+}

@@ -1,6 +1,0 @@
-package ableschema.desktop;
-
-class ProbeTest {
-    @org.junit.jupiter.api.Test
-    void x() {}
-}
