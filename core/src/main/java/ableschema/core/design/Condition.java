@@ -25,6 +25,9 @@ public sealed interface Condition {
     /** What the value must be, such as "between 1 and 10". */
     String inWords();
 
+    /** The same in the fewest signs, such as "1 to 10" or "one of 4". */
+    String inShort();
+
     /** This condition in standard SQL, with literals as the type needs them. */
     Expression expression(DataType type);
 
@@ -38,6 +41,11 @@ public sealed interface Condition {
         @Override
         public String inWords() {
             return operator.words + " " + value;
+        }
+
+        @Override
+        public String inShort() {
+            return operator.sign + " " + value;
         }
 
         @Override
@@ -56,6 +64,11 @@ public sealed interface Condition {
         @Override
         public String inWords() {
             return "between " + low + " and " + high;
+        }
+
+        @Override
+        public String inShort() {
+            return low + " to " + high;
         }
 
         @Override
@@ -78,6 +91,11 @@ public sealed interface Condition {
         @Override
         public String inWords() {
             return "one of " + String.join(", ", values);
+        }
+
+        @Override
+        public String inShort() {
+            return "one of " + values.size();
         }
 
         @Override

@@ -61,7 +61,9 @@ public final class KeyCandidates {
         this.children = design.relationships().stream()
                 .filter(r -> r.isManyToMany()
                         ? r.touches(entity.id())
-                        : r.referred().filter(s -> r.end(s).entity().equals(entity.id())).isPresent())
+                        : r.referred()
+                                .filter(s -> r.end(s).entity().equals(entity.id()))
+                                .isPresent())
                 .count();
     }
 
@@ -96,6 +98,7 @@ public final class KeyCandidates {
                 .filter(key -> !key.equals(all))
                 .forEach(key -> addUnlessKnown(found, theory.parts(key)));
         body.attributes().stream()
+                .filter(a -> found.size() < 2)
                 .filter(a -> !a.optional() && isShort(a) && clashes(List.of(a.ref())) == 0)
                 .filter(a -> body.rows().size() > 1 || a.name().matches("(?i).*\\b(code|no|number|ring|id)"))
                 .forEach(a -> addUnlessKnown(found, List.of(a.ref())));
@@ -124,20 +127,21 @@ public final class KeyCandidates {
         boolean made = types(parts).contains(DataType.Simple.UUID);
         var points = List.of(
                 follows
-                        ? new Point("Follows from what is stated", "yes", Verdict.GOOD)
-                        : new Point("Follows from what is stated", "not stated", Verdict.NEUTRAL),
+                        ? new Point("Follows from the rules", "yes", Verdict.GOOD)
+                        : new Point("Follows from the rules", "not stated", Verdict.NEUTRAL),
                 inRows(clashes),
                 optional
                         ? new Point("Always there", "may be empty", Verdict.BAD)
                         : new Point("Always there", "yes", Verdict.GOOD),
                 numbered
-                        ? new Point("Made in several places", "two copies, one number", Verdict.BAD)
+                        ? new Point("Made in several places", "two copies clash", Verdict.BAD)
                         : new Point("Made in several places", "yes", Verdict.GOOD),
                 numbered || made
                         ? new Point("Known to people", made ? "no" : "only a number", Verdict.NEUTRAL)
                         : new Point("Known to people", "yes", Verdict.GOOD),
                 bytes(types(parts)));
-        String note = parts.size() > 1 ? parts.size() + " parts, one key" : numbered ? "counted" : made ? "made" : "given";
+        String note =
+                parts.size() > 1 ? parts.size() + " parts, one key" : numbered ? "counted" : made ? "made" : "given";
         return new KeyCandidate(name, note, points, parts.equals(body.key()), choose(parts));
     }
 
@@ -175,10 +179,11 @@ public final class KeyCandidates {
 
     private Point bytes(List<DataType> types) {
         int here = types.stream().mapToInt(KeyCandidates::bytes).sum();
-        String inChildren = children == 0
-                ? "nobody refers to it"
-                : here * children + " in " + children + (children == 1 ? " child" : " children");
-        return new Point("Bytes a row, at most", here + "; " + inChildren, here > 24 ? Verdict.NEUTRAL : Verdict.GOOD);
+        String question = children == 0
+                ? "Bytes a row, at most"
+                : "Bytes: here / in " + children + (children == 1 ? " child" : " children");
+        String answer = children == 0 ? here + "" : here + " / " + here * children;
+        return new Point(question, answer, here > 24 ? Verdict.NEUTRAL : Verdict.GOOD);
     }
 
     private static int bytes(DataType type) {
@@ -188,7 +193,9 @@ public final class KeyCandidates {
         if (type instanceof DataType.Whole whole) {
             return whole.largest() == 0 || whole.largest() > Short.MAX_VALUE ? 4 : 2;
         }
-        return type == DataType.Simple.UUID ? 16 : type == DataType.Simple.YEAR ? 2 : type instanceof DataType.Decimal d ? d.precision() / 2 + 1 : 8;
+        return type == DataType.Simple.UUID
+                ? 16
+                : type == DataType.Simple.YEAR ? 2 : type instanceof DataType.Decimal d ? d.precision() / 2 + 1 : 8;
     }
 
     /** Chooses these parts; the key that was stays unique, as others may rely on it. */
@@ -208,7 +215,9 @@ public final class KeyCandidates {
         List<Unique> uniques = new ArrayList<>(changed.uniques());
         uniques.removeIf(unique -> unique.parts().equals(changed.key()));
         boolean widened = changed.key().containsAll(body.key());
-        if (!body.key().isEmpty() && !widened && uniques.stream().noneMatch(u -> u.parts().equals(body.key()))) {
+        if (!body.key().isEmpty()
+                && !widened
+                && uniques.stream().noneMatch(u -> u.parts().equals(body.key()))) {
             uniques.add(new Unique(ids.next(IdKind.UNIQUE), body.key(), Pins.NONE));
         }
         return changed.withUniques(uniques);
@@ -217,10 +226,10 @@ public final class KeyCandidates {
     private KeyCandidate counted() {
         String name = entity.name().toLowerCase(Locale.ROOT) + " no";
         var points = List.of(
-                new Point("Follows from what is stated", "by making it", Verdict.GOOD),
+                new Point("Follows from the rules", "by making it", Verdict.GOOD),
                 new Point(inRows(0).question(), "no two alike", Verdict.GOOD),
                 new Point("Always there", "yes", Verdict.GOOD),
-                new Point("Made in several places", "two copies, one number", Verdict.BAD),
+                new Point("Made in several places", "two copies clash", Verdict.BAD),
                 new Point("Known to people", "only a number", Verdict.NEUTRAL),
                 bytes(List.of(new DataType.Whole(0))));
         var attribute = Attribute.named(ids.next(IdKind.ATTRIBUTE), free(name)).withType(new DataType.Counted(1, 1));
@@ -233,11 +242,11 @@ public final class KeyCandidates {
 
     private KeyCandidate uuid() {
         var points = List.of(
-                new Point("Follows from what is stated", "by making it", Verdict.GOOD),
+                new Point("Follows from the rules", "by making it", Verdict.GOOD),
                 new Point(inRows(0).question(), "no two alike", Verdict.GOOD),
                 new Point("Always there", "yes", Verdict.GOOD),
                 new Point("Made in several places", "yes", Verdict.GOOD),
-                new Point("Known to people", "no: keep a code beside it", Verdict.NEUTRAL),
+                new Point("Known to people", "no: a code beside it", Verdict.NEUTRAL),
                 bytes(List.of(DataType.Simple.UUID)));
         var attribute = Attribute.named(ids.next(IdKind.ATTRIBUTE), free("id"))
                 .withType(DataType.Simple.UUID)
@@ -265,8 +274,6 @@ public final class KeyCandidates {
         attributes.addAll(body.attributes());
         Body changed = body.withAttributes(attributes).withRows(rows).withKey(List.of(attribute.ref()));
         return new ChangeBody(
-                entity.id(),
-                keepingOldKey(changed),
-                "make " + attribute.name() + " the key of " + entity.name());
+                entity.id(), keepingOldKey(changed), "make " + attribute.name() + " the key of " + entity.name());
     }
 }

@@ -122,7 +122,9 @@ public final class RowEntry {
         if (column instanceof ColumnRef.Own own) {
             return row.with(own.id(), typed);
         }
-        return column.through().map(end -> row.with(end, reference(end, typed.strip()))).orElse(row);
+        return column.through()
+                .map(end -> row.with(end, reference(end, typed.strip())))
+                .orElse(row);
     }
 
     private Optional<Row.Reference> reference(EndRef end, String typed) {

@@ -31,7 +31,8 @@ public final class RowTable {
         CSVFormat format = tabs
                 ? CSVFormat.TDF
                 : CSVFormat.RFC4180.builder().setDelimiter(delimiter(text)).get();
-        CSVFormat lenient = format.builder().setIgnoreEmptyLines(true).setTrim(true).get();
+        CSVFormat lenient =
+                format.builder().setIgnoreEmptyLines(true).setTrim(true).get();
         try (CSVParser parser = CSVParser.parse(text.replace("\uFEFF", ""), lenient)) {
             return rows(parser.getRecords(), existing);
         } catch (IOException e) {
@@ -51,8 +52,9 @@ public final class RowTable {
         List<Optional<KeyPart>> heading =
                 records.get(0).stream().map(this::column).toList();
         boolean hasHeading = heading.stream().anyMatch(Optional::isPresent);
-        List<Optional<KeyPart>> columns =
-                hasHeading ? heading : entry.columns().stream().map(Optional::of).toList();
+        List<Optional<KeyPart>> columns = hasHeading
+                ? heading
+                : entry.columns().stream().map(Optional::of).toList();
         var rows = new ArrayList<Row>();
         var all = new ArrayList<>(existing);
         for (CSVRecord record : records.subList(hasHeading ? 1 : 0, records.size())) {

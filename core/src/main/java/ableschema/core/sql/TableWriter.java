@@ -45,12 +45,13 @@ final class TableWriter {
         table.columns().forEach(column -> elements.add(column(column, nameWidth, typeWidth)));
         primaryKey().ifPresent(elements::add);
         table.uniques()
-                .forEach(unique -> elements.add(
-                        Element.of(unique.origin(), constraint(unique.name()) + "UNIQUE " + listed(unique.columns()))));
+                .forEach(unique ->
+                        elements.add(constraint(unique.origin(), unique.name(), "UNIQUE " + listed(unique.columns()))));
         table.checks()
-                .forEach(check -> elements.add(Element.of(
+                .forEach(check -> elements.add(constraint(
                         check.origin(),
-                        constraint(check.name()) + "CHECK ("
+                        check.name(),
+                        "CHECK ("
                                 + dialect.translated(
                                         check.expression().written(ref -> dialect.quoted(table.nameOf(ref))))
                                 + ")")));
@@ -88,9 +89,9 @@ final class TableWriter {
         var clauses = new ArrayList<String>();
         boolean numbered = isNumberedHere(column);
         if (numbered && dialect.declaresKeyWithIdentity()) {
-            clauses.add(
-                    "NOT NULL " + constraint(table.primaryKey().orElseThrow().name())
-                            + dialect.identity(column.identity().orElseThrow()));
+            clauses.add("NOT NULL CONSTRAINT "
+                    + dialect.quoted(table.primaryKey().orElseThrow().name()) + " "
+                    + dialect.identity(column.identity().orElseThrow()));
         } else {
             if (numbered) {
                 clauses.add(dialect.identity(column.identity().orElseThrow()));
@@ -119,8 +120,7 @@ final class TableWriter {
                 && table.columns().stream().anyMatch(column -> isNumberedHere(column));
         return table.primaryKey()
                 .filter(key -> !declared)
-                .map(key ->
-                        Element.of(table.origin(), constraint(key.name()) + "PRIMARY KEY " + listed(key.columns())));
+                .map(key -> constraint(table.origin(), key.name(), "PRIMARY KEY " + listed(key.columns())));
     }
 
     /** Knows the names of other tables, with their namespaces. */
@@ -130,7 +130,8 @@ final class TableWriter {
 
     private List<String> foreignKey(ForeignKey key, References references) {
         return List.of(
-                constraint(key.name()) + "FOREIGN KEY " + listed(key.columns()),
+                "CONSTRAINT " + dialect.quoted(key.name()),
+                "  FOREIGN KEY " + listed(key.columns()),
                 "  REFERENCES " + references.qualified(key.target()) + " " + listed(key.targetColumns())
                         + action(" ON DELETE ", key.onDelete())
                         + action(" ON UPDATE ", key.onUpdate()));
@@ -144,7 +145,8 @@ final class TableWriter {
         List<String> clause = foreignKey(key, references);
         var writer = new SqlWriter(origins(key).toArray(Id[]::new));
         writer.line("ALTER TABLE " + name() + " ADD " + clause.get(0));
-        return writer.line(clause.get(1)).closed(Statement.Kind.FOREIGN_KEY);
+        clause.stream().skip(1).forEach(writer::line);
+        return writer.closed(Statement.Kind.FOREIGN_KEY);
     }
 
     private Set<Id> origins(ForeignKey key) {
@@ -195,8 +197,8 @@ final class TableWriter {
         return columns.stream().map(dialect::quoted).collect(joining(", ", "(", ")"));
     }
 
-    private String constraint(String name) {
-        return "CONSTRAINT " + dialect.quoted(name) + " ";
+    private Element constraint(Id origin, String name, String rule) {
+        return Element.of(origin, "CONSTRAINT " + dialect.quoted(name), "  " + rule);
     }
 
     private static String padded(String text, int width) {

@@ -27,9 +27,10 @@ final class AttributeSentence {
      * item = NAME [ ":" type ] [ "(" flag { "," flag } ")" ] , where [NAME] in square brackets is optional, and a name
      * between double quotes may hold any character
      */
-    private static final Pattern ITEM = Pattern.compile("\\s*(?<bracket>\\[)?(?:\"(?<quoted>[^\"]+)\"|(?<name>[^,:()\\[\\];.\"]+))]?"
-            + "(?:\\s*:\\s*(?<type>decimal\\s+\\d+\\s*,\\s*\\d+|[^,();.]+))?]?"
-            + "(?:\\s*\\((?<flags>[^)]*)\\))?\\s*");
+    private static final Pattern ITEM =
+            Pattern.compile("\\s*(?<bracket>\\[)?(?:\"(?<quoted>[^\"]+)\"|(?<name>[^,:()\\[\\];.\"]+))]?"
+                    + "(?:\\s*:\\s*(?<type>decimal\\s+\\d+\\s*,\\s*\\d+|[^,();.]+))?]?"
+                    + "(?:\\s*\\((?<flags>[^)]*)\\))?\\s*");
 
     private final Design design;
     private final IdSource ids;
@@ -48,7 +49,7 @@ final class AttributeSentence {
 
     private Understanding readNew(String noun, String text, int listStart) {
         var names = new ArrayList<String>();
-        Entity entity = Entity.named(ids.next(IdKind.ENTITY), noun);
+        Entity entity = Entity.named(ids.next(IdKind.ENTITY), Nouns.asName(noun));
         Body body = withItems(entity.body(), text, listStart, names);
         return new Understanding.Understood(
                 new AddEntity(entity.withBody(body), Optional.empty()),

@@ -20,6 +20,12 @@ public final class Nouns {
         return capitalisedWord ? name.toLowerCase(Locale.ROOT) : name;
     }
 
+    /** The name of a new entity that a sentence speaks of: "Hive" for "hive". */
+    static String asName(String noun) {
+        int first = noun.offsetByCodePoints(0, 1);
+        return noun.substring(0, first).toUpperCase(Locale.ROOT) + noun.substring(first);
+    }
+
     /** The entity that a noun means, in the singular or plural, whatever its letter case. */
     static Optional<Entity> entity(Design design, String noun) {
         return design.entities().stream().filter(e -> means(noun, e.name())).findFirst();

@@ -178,7 +178,7 @@ final class RelationshipSentence {
 
     private Entity entity(String noun, boolean plural) {
         return Nouns.entity(withNew(), noun).orElseGet(() -> {
-            Entity entity = Entity.named(ids.next(IdKind.ENTITY), Nouns.singular(noun, plural));
+            Entity entity = Entity.named(ids.next(IdKind.ENTITY), Nouns.asName(Nouns.singular(noun, plural)));
             edits.add(new AddEntity(entity, Optional.empty()));
             return entity;
         });

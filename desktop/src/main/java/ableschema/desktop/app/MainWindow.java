@@ -150,8 +150,8 @@ public final class MainWindow {
         Button button = headerButton("view-" + label.toLowerCase(Locale.ROOT), label, () -> workspace
                 .viewProperty()
                 .set(view));
-        Runnable light = () -> button.pseudoClassStateChanged(
-                CHOSEN, workspace.viewProperty().get() == view);
+        Runnable light = () ->
+                button.pseudoClassStateChanged(CHOSEN, workspace.viewProperty().get() == view);
         workspace.viewProperty().addListener((o, before, now) -> light.run());
         light.run();
         return button;
@@ -176,8 +176,8 @@ public final class MainWindow {
     private void nextNotation() {
         Notation[] all = Notation.values();
         Notation next = all[(workspace.document().diagram().notation().ordinal() + 1) % all.length];
-        workspace.apply(
-                new ChangeDiagram(workspace.document().diagram().withNotation(next), "draw the ends as " + words(next)));
+        workspace.apply(new ChangeDiagram(
+                workspace.document().diagram().withNotation(next), "draw the ends as " + words(next)));
     }
 
     private void tidy() {
@@ -210,7 +210,9 @@ public final class MainWindow {
         on("Shortcut+E", sheet::requestFocus);
         on("Shortcut+R", rows::toggle);
         for (Step step : Step.values()) {
-            on("Shortcut+" + (step.ordinal() + 1), () -> workspace.stepProperty().set(step));
+            on(
+                    "Shortcut+" + (step.ordinal() + 1),
+                    () -> workspace.stepProperty().set(step));
         }
     }
 

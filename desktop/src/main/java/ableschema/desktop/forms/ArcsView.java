@@ -47,14 +47,16 @@ final class ArcsView extends Pane {
         for (int i = 0; i < joint.size(); i++) {
             bracket(joint.get(i), i);
         }
-        double height = top + BOX + 18 + joint.size() * 22;
+        double height = top + BOX + 6 + joint.size() * 22;
         setMinHeight(height);
         setPrefHeight(height);
     }
 
     private void boxes() {
         List<String> names = theory.analysis().relation().attributes();
-        double natural = names.stream().mapToDouble(n -> Face.REGULAR.width(n, SIZE) + 20 + GAP).sum();
+        double natural = names.stream()
+                .mapToDouble(n -> Face.REGULAR.width(n, SIZE) + 20 + GAP)
+                .sum();
         double shrink = Math.min(1, width / natural);
         AttributeSet key = theory.set(theory.entity().body().key());
         double x = 0;

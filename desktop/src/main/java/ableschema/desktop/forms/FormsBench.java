@@ -18,6 +18,7 @@ import ableschema.core.theory.Violation;
 import ableschema.core.words.Sentences;
 import ableschema.desktop.workspace.Step;
 import ableschema.desktop.workspace.Workspace;
+import ableschema.diagram.text.Face;
 import java.util.List;
 import java.util.Optional;
 import javafx.geometry.Pos;
@@ -37,7 +38,7 @@ import javafx.scene.layout.VBox;
 /** What decides what in an entity, the normal form that this allows, what goes wrong below it, and the parts to take it into. */
 public final class FormsBench extends ScrollPane {
 
-    private static final int MOST_ROWS = 6;
+    private static final int MOST_ROWS = 4;
     private static final double MARGINS = 44;
 
     private final Workspace workspace;
@@ -77,9 +78,8 @@ public final class FormsBench extends ScrollPane {
                         .filter(e -> !e.body().dependencies().isEmpty())
                         .findFirst())
                 .or(() -> workspace.design().entities().stream().findFirst())
-                .ifPresentOrElse(
-                        this::show,
-                        () -> content.getChildren().add(text("There is no entity yet. Draw one first.", "hint")));
+                .ifPresentOrElse(this::show, () -> content.getChildren()
+                        .add(text("There is no entity yet. Draw one first.", "hint")));
     }
 
     private void show(Entity entity) {
@@ -121,7 +121,8 @@ public final class FormsBench extends ScrollPane {
                 .toList();
         var note = text(
                 entity.body().rows().size() + " rows · " + theory.items().size() + " attributes · "
-                        + (entity.body().dependencies().isEmpty() && entity.body().key().isEmpty()
+                        + (entity.body().dependencies().isEmpty()
+                                        && entity.body().key().isEmpty()
                                 ? "no key yet"
                                 : "told by " + Sentences.listed(keys)),
                 "note");
@@ -151,7 +152,8 @@ public final class FormsBench extends ScrollPane {
         var flow = new FlowPane(16, 2);
         for (Dependency each : theory.entity().body().dependencies()) {
             var words = text(
-                    theory.listed(theory.set(each.from())) + " → " + theory.listed(theory.set(each.to())), "dependency");
+                    theory.listed(theory.set(each.from())) + " → " + theory.listed(theory.set(each.to())),
+                    "dependency");
             words.setMaxWidth(520);
             var remove = new Hyperlink("✕");
             remove.setAccessibleText("take back");
@@ -189,9 +191,12 @@ public final class FormsBench extends ScrollPane {
         var grid = new GridPane();
         grid.getStyleClass().add("said-twice");
         List<KeyPart> items = theory.items();
+        double total = items.stream()
+                .mapToDouble(item -> width(entry, entity, item, theory))
+                .sum();
         for (int c = 0; c < items.size(); c++) {
             var share = new ColumnConstraints();
-            share.setPercentWidth(100.0 / items.size());
+            share.setPercentWidth(100 * width(entry, entity, items.get(c), theory) / total);
             grid.getColumnConstraints().add(share);
             grid.add(text(theory.name(items.get(c)), "said-heading"), c, 0);
         }
@@ -221,6 +226,15 @@ public final class FormsBench extends ScrollPane {
         return new VBox(4, grid, note);
     }
 
+    /** What a column needs: the wider of its heading and of what stands in it, within reason. */
+    private static double width(RowEntry entry, Entity entity, KeyPart item, EntityTheory theory) {
+        double widest = entity.body().rows().stream()
+                .mapToDouble(row -> Face.REGULAR.width(shown(entry, row, item), 12))
+                .max()
+                .orElse(0);
+        return Math.min(160, Math.max(widest, Face.REGULAR.width(theory.name(item), 11))) + 14;
+    }
+
     private static long said(Redundancy redundancy, List<KeyPart> items, Row row) {
         return items.stream().filter(item -> redundancy.isRedundant(row, item)).count();
     }
@@ -231,8 +245,7 @@ public final class FormsBench extends ScrollPane {
     }
 
     private void parts(EntityTheory theory, Decomposition decomposition) {
-        Proposal shown = proposal
-                .filter(p -> p.theory().entity().equals(theory.entity())
+        Proposal shown = proposal.filter(p -> p.theory().entity().equals(theory.entity())
                         && p.decomposition().equals(decomposition))
                 .orElseGet(() -> Proposal.of(workspace.design(), theory, decomposition, workspace.ids()));
         proposal = Optional.of(shown);

@@ -20,7 +20,7 @@ final class PartCard extends VBox {
         var name = new TextField(part.name());
         name.setId("part-" + proposal.parts().indexOf(part));
         name.getStyleClass().add("part-name");
-        name.setPrefColumnCount(10);
+        name.setPrefColumnCount(7);
         name.focusedProperty().addListener((o, before, focused) -> {
             if (!focused && !name.getText().isBlank() && !name.getText().strip().equals(part.name())) {
                 renamed.accept(name.getText().strip());

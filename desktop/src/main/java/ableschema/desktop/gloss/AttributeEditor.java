@@ -30,7 +30,9 @@ final class AttributeEditor extends GridPane {
         line("called", Fields.text("attribute-name", attribute.name(), "name", this::rename));
         line("holds", Fields.text("attribute-type", typeText(), "text 40, date, decimal 6,2 …", this::retype));
         line("must be", Fields.text("attribute-rule", ruleText(), "between 1 and 10, one of a, b …", this::setRule));
-        line("else", Fields.text("attribute-default", defaultText(), "the value where none is given", this::setDefault));
+        line(
+                "else",
+                Fields.text("attribute-default", defaultText(), "the value where none is given", this::setDefault));
         line("note", Fields.text("attribute-note", attribute.comment(), "what people should know", this::annotate));
         line("", new HBox(14, optional(), unique()));
     }
@@ -46,11 +48,14 @@ final class AttributeEditor extends GridPane {
     }
 
     private String typeText() {
-        return attribute.type() instanceof DataType.Undecided ? "" : attribute.type().toString();
+        return attribute.type() instanceof DataType.Undecided
+                ? ""
+                : attribute.type().toString();
     }
 
     private Body body() {
-        return workspace.design()
+        return workspace
+                .design()
                 .ownerOf(attribute.id())
                 .flatMap(workspace.design()::body)
                 .orElse(Body.EMPTY);

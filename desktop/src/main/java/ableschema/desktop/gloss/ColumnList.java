@@ -16,6 +16,7 @@ import javafx.scene.layout.ColumnConstraints;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 
 /** The columns of a table, one line each: name, type, and what there is to say of it. */
@@ -40,13 +41,16 @@ final class ColumnList extends VBox {
         type.getStyleClass().add("type");
         var note = new Label(String.join(" · ", notes(column)));
         note.getStyleClass().add("note");
+        note.setWrapText(true);
+        note.setMinHeight(Region.USE_PREF_SIZE);
         var grid = new GridPane();
-        grid.getColumnConstraints().addAll(share(42), share(28), share(30));
+        grid.getColumnConstraints().addAll(share(36), share(30), share(34));
         grid.addRow(0, new HBox(name), type, note);
         GridPane.setHgrow(note, Priority.ALWAYS);
         grid.getStyleClass().add("column-row");
         grid.setId("column-" + column.name());
-        boolean chosen = workspace.chosenProperty().get().filter(column.origin()::equals).isPresent();
+        boolean chosen =
+                workspace.chosenProperty().get().filter(column.origin()::equals).isPresent();
         grid.pseudoClassStateChanged(CHOSEN, chosen);
         grid.setOnMouseClicked(event -> workspace.choose(column.origin()));
         return grid;
@@ -60,16 +64,16 @@ final class ColumnList extends VBox {
 
     private List<String> notes(Column column) {
         var notes = new ArrayList<String>();
-        if (table.isInKey(column)) {
+        table.foreignKeyOf(column).ifPresent(key -> notes.add("from " + source(key.origin())));
+        if (notes.isEmpty() && table.isInKey(column)) {
             notes.add("key");
         }
-        table.foreignKeyOf(column).ifPresent(key -> notes.add("from " + source(key.origin())));
         boolean unique = table.uniques().stream().anyMatch(u -> u.columns().equals(List.of(column.name())));
         if (unique) {
-            notes.add("no two alike");
+            notes.add("unique");
         }
         column.identity().ifPresent(counted -> notes.add("counted"));
-        condition(column).ifPresent(rule -> notes.add(rule.inWords()));
+        condition(column).ifPresent(rule -> notes.add(rule.inShort()));
         return notes;
     }
 

@@ -1,12 +1,42 @@
 package ableschema.desktop.gloss;
 
 import java.util.function.Consumer;
+import javafx.scene.control.TextArea;
 import javafx.scene.control.TextField;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
 
 /** Text fields that hand over what was typed when Enter is pressed or the field is left. */
 final class Fields {
 
     private Fields() {}
+
+    /** A few lines of plain words; Enter hands them over, as they are one paragraph. */
+    static TextArea paragraph(String id, String content, String prompt, Consumer<String> changed) {
+        var area = new TextArea(content);
+        area.setId(id);
+        area.setPromptText(prompt);
+        area.setWrapText(true);
+        area.setPrefRowCount(content.length() > 44 ? 2 : 1);
+        area.getStyleClass().add("paragraph");
+        Runnable commit = () -> {
+            if (!area.getText().strip().equals(content)) {
+                changed.accept(area.getText().strip());
+            }
+        };
+        area.addEventFilter(KeyEvent.KEY_PRESSED, event -> {
+            if (event.getCode() == KeyCode.ENTER) {
+                commit.run();
+                event.consume();
+            }
+        });
+        area.focusedProperty().addListener((o, before, focused) -> {
+            if (!focused && area.getScene() != null) {
+                commit.run();
+            }
+        });
+        return area;
+    }
 
     static TextField text(String id, String content, String prompt, Consumer<String> changed) {
         var field = new TextField(content);

@@ -9,6 +9,7 @@ import ableschema.core.schema.Schema;
 import ableschema.core.schema.Table;
 import ableschema.core.sql.Line;
 import ableschema.core.sql.ScriptWriter;
+import ableschema.core.words.Nouns;
 import ableschema.core.words.Sentences;
 import ableschema.desktop.workspace.Workspace;
 import java.util.ArrayList;
@@ -88,8 +89,11 @@ public final class GlossView extends VBox {
 
     private void show(Entity entity) {
         add(heading(entity));
-        add(Fields.text("definition", entity.definition(), "what counts as one of these?", typed ->
-                workspace.apply(workspace.edits().define(entity, typed))));
+        add(Fields.paragraph(
+                "definition",
+                entity.definition(),
+                "what counts as one of these?",
+                typed -> workspace.apply(workspace.edits().define(entity, typed))));
         add(section("WORDS", ""));
         words(entity).forEach(this::add);
         workspace.schema().tableOf(entity.id()).ifPresent(this::columnsAndSql);
@@ -133,7 +137,8 @@ public final class GlossView extends VBox {
         String key = sentences.key(entity);
         nodes.add(key.isEmpty() ? hint("Nothing tells one from another yet: see Keys.") : sentence(key, entity.id()));
         if (relationships.isEmpty()) {
-            nodes.add(hint("Type below, for example: Each " + entity.name() + " stands in exactly one apiary."));
+            nodes.add(hint("Type below, for example: Each " + Nouns.inSentence(entity.name())
+                    + " stands in exactly one apiary."));
         }
         return nodes;
     }
@@ -170,11 +175,13 @@ public final class GlossView extends VBox {
     private void columnsAndSql(Table table) {
         add(section("COLUMNS", "table " + table.name()));
         if (table.columns().isEmpty()) {
-            add(hint("No attributes yet: press Enter on the card, or type: Each " + table.label() + " has name: text 40."));
+            add(hint("No attributes yet: press Enter on the card, or type: Each " + table.label()
+                    + " has name: text 40."));
         } else {
             add(new ColumnList(workspace, table));
         }
-        workspace.chosenProperty()
+        workspace
+                .chosenProperty()
                 .get()
                 .flatMap(workspace.design()::attribute)
                 .ifPresent(attribute -> add(new AttributeEditor(workspace, attribute)));
@@ -190,7 +197,6 @@ public final class GlossView extends VBox {
                 .orElse(Set.of());
         sql.show(lines, workspace.chosenProperty().get().filter(id -> !id.equals(table.origin())), known);
         var pane = sql.scrolled();
-        pane.getStyleClass().add("sql-pane");
         pane.setPrefHeight(Math.min(420, 24 + lines.size() * 16.5));
         pane.setMinHeight(120);
         add(pane);
@@ -216,15 +222,20 @@ public final class GlossView extends VBox {
 
     private void showNothing() {
         Design design = workspace.design();
-        var title = new Label(workspace.document().title().isEmpty() ? "New design" : workspace.document().title());
+        var title = new Label(
+                workspace.document().title().isEmpty()
+                        ? "New design"
+                        : workspace.document().title());
         title.getStyleClass().add("title");
         add(title);
         if (design.entities().isEmpty()) {
             add(
                     section("HOW TO BEGIN", ""),
-                    hint("Click on the sheet and type a name, such as Apiary. Enter leads to its attributes, Escape ends."),
-                    hint("Or type a rule in the line below: Each hive stands in exactly one apiary; each apiary shelters"
-                            + " any number of hives."),
+                    hint(
+                            "Click on the sheet and type a name, such as Apiary. Enter leads to its attributes, Escape ends."),
+                    hint(
+                            "Or type a rule in the line below: Each hive stands in exactly one apiary; each apiary shelters"
+                                    + " any number of hives."),
                     hint("Then drag from the edge of one card to another to relate them."));
             return;
         }

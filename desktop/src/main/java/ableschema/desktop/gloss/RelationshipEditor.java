@@ -83,8 +83,7 @@ final class RelationshipEditor extends VBox {
         box.setWrapText(true);
         box.setDisable(relationship.isRecursive());
         box.setSelected(workspace.design().isIdentifying(relationship));
-        box.setOnAction(event ->
-                workspace.apply(workspace.edits().setIdentifying(relationship, box.isSelected())));
+        box.setOnAction(event -> workspace.apply(workspace.edits().setIdentifying(relationship, box.isSelected())));
         return box;
     }
 

@@ -19,8 +19,8 @@ import javafx.scene.layout.VBox;
 /** The two sentences of a relationship, in which the verbs are typed and the quantities chosen. */
 public final class SentenceEditor extends VBox {
 
-    private static final List<Cardinality> USUAL = List.of(
-            Cardinality.EXACTLY_ONE, Cardinality.AT_MOST_ONE, Cardinality.AT_LEAST_ONE, Cardinality.ANY_NUMBER);
+    private static final List<Cardinality> USUAL =
+            List.of(Cardinality.EXACTLY_ONE, Cardinality.AT_MOST_ONE, Cardinality.AT_LEAST_ONE, Cardinality.ANY_NUMBER);
 
     private final Workspace workspace;
     private final Id id;
@@ -63,7 +63,8 @@ public final class SentenceEditor extends VBox {
         var line = new FlowPane(
                 4,
                 2,
-                new Label("Each " + Nouns.inSentence(workspace.design().at(subject).name())),
+                new Label("Each "
+                        + Nouns.inSentence(workspace.design().at(subject).name())),
                 verb,
                 quantity,
                 new Label(sentences.noun(object) + "."));

@@ -9,16 +9,19 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.Consumer;
 import javafx.scene.input.MouseEvent;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.StackPane;
 import org.fxmisc.flowless.VirtualizedScrollPane;
-import org.fxmisc.richtext.CodeArea;
+import org.fxmisc.richtext.StyleClassedTextArea;
 
 /** Lines of SQL that can be copied: those of the chosen thing are marked, and a click on a line chooses its thing. */
-public final class SqlLines extends CodeArea {
+public final class SqlLines extends StyleClassedTextArea {
 
     private List<Line> lines = List.of();
 
     public SqlLines(Consumer<Id> choose) {
         setEditable(false);
+        setWrapText(true);
         getStyleClass().add("sql-lines");
         addEventHandler(MouseEvent.MOUSE_CLICKED, event -> {
             int paragraph = getCurrentParagraph();
@@ -41,8 +44,10 @@ public final class SqlLines extends CodeArea {
     }
 
     /** Puts it between scroll bars. */
-    public VirtualizedScrollPane<SqlLines> scrolled() {
-        return new VirtualizedScrollPane<>(this);
+    public Region scrolled() {
+        var pane = new StackPane(new VirtualizedScrollPane<>(this));
+        pane.getStyleClass().add("sql-pane");
+        return pane;
     }
 
     /**

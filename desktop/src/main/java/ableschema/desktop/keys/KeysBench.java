@@ -7,7 +7,6 @@ import ableschema.core.keys.KeyCandidate.Point;
 import ableschema.core.keys.KeyCandidate.Verdict;
 import ableschema.core.keys.KeyCandidates;
 import ableschema.core.schema.Schema;
-import ableschema.core.schema.Table;
 import ableschema.core.words.Nouns;
 import ableschema.desktop.workspace.Step;
 import ableschema.desktop.workspace.Workspace;
@@ -20,6 +19,7 @@ import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
+import javafx.scene.layout.ColumnConstraints;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
@@ -68,10 +68,8 @@ public final class KeysBench extends ScrollPane {
 
     private void show() {
         content.getChildren().clear();
-        entity().ifPresentOrElse(
-                        this::show,
-                        () -> content.getChildren()
-                                .add(text("There is no entity yet. Draw one first, such as Apiary.", "hint")));
+        entity().ifPresentOrElse(this::show, () -> content.getChildren()
+                .add(text("There is no entity yet. Draw one first, such as Apiary.", "hint")));
     }
 
     private void show(Entity entity) {
@@ -83,7 +81,10 @@ public final class KeysBench extends ScrollPane {
         header.setAlignment(Pos.CENTER_LEFT);
         content.getChildren().add(header);
         content.getChildren()
-                .add(text(entity.name() + " · " + entity.kind() + " · " + entity.body().rows().size() + " sample rows", "note"));
+                .add(text(
+                        entity.name() + " · " + entity.kind() + " · "
+                                + entity.body().rows().size() + " sample rows",
+                        "note"));
         List<KeyCandidate> candidates = KeyCandidates.of(workspace.design(), entity, workspace.ids());
         KeyCandidate shown = candidates.stream()
                 .filter(c -> picked.filter(c.name()::equals).isPresent())
@@ -96,7 +97,9 @@ public final class KeysBench extends ScrollPane {
 
     private String open() {
         long open = keyless().count();
-        return open == 0 ? "every entity has a key" : open + " of " + workspace.design().entities().size() + " undecided";
+        return open == 0
+                ? "every entity has a key"
+                : open + " of " + workspace.design().entities().size() + " undecided";
     }
 
     private Button step(String sign, int by) {
@@ -105,7 +108,8 @@ public final class KeysBench extends ScrollPane {
         button.setAccessibleText(by < 0 ? "entity before" : "next entity");
         button.setOnAction(event -> entity().ifPresent(current -> {
             List<Entity> all = workspace.design().entities();
-            workspace.choose(all.get(Math.floorMod(all.indexOf(current) + by, all.size())).id());
+            workspace.choose(all.get(Math.floorMod(all.indexOf(current) + by, all.size()))
+                    .id());
         }));
         return button;
     }
@@ -113,6 +117,8 @@ public final class KeysBench extends ScrollPane {
     private Node table(List<KeyCandidate> candidates, KeyCandidate shown) {
         var grid = new GridPane();
         grid.getStyleClass().add("candidates");
+        grid.getColumnConstraints().add(share(22));
+        candidates.forEach(each -> grid.getColumnConstraints().add(share(78.0 / candidates.size())));
         for (int c = 0; c < candidates.size(); c++) {
             KeyCandidate candidate = candidates.get(c);
             boolean lit = candidate == shown;
@@ -130,6 +136,12 @@ public final class KeysBench extends ScrollPane {
         return grid;
     }
 
+    private static ColumnConstraints share(double percent) {
+        var share = new ColumnConstraints();
+        share.setPercentWidth(percent);
+        return share;
+    }
+
     private void pick(KeyCandidate candidate) {
         picked = Optional.of(candidate.name());
         show();
@@ -138,7 +150,8 @@ public final class KeysBench extends ScrollPane {
     private Node head(KeyCandidate candidate, boolean lit) {
         var name = text(candidate.name(), "candidate-name");
         name.setUnderline(true);
-        var box = new VBox(2, name, text(candidate.current() ? candidate.note() + " · the key now" : candidate.note(), "note"));
+        var box = new VBox(
+                2, name, text(candidate.current() ? candidate.note() + " · the key now" : candidate.note(), "note"));
         box.getStyleClass().add("candidate-head");
         box.setMaxWidth(Double.MAX_VALUE);
         box.pseudoClassStateChanged(CHOSEN, lit);
@@ -159,7 +172,8 @@ public final class KeysBench extends ScrollPane {
     private static Node answer(Point point) {
         String sign = point.verdict() == Verdict.GOOD ? "✓" : point.verdict() == Verdict.BAD ? "✕" : "–";
         String style = point.verdict() == Verdict.GOOD ? "holds" : point.verdict() == Verdict.BAD ? "fails" : "neither";
-        var box = new HBox(6, text(sign, style), text(point.answer(), point.verdict() == Verdict.BAD ? "fails" : "answer"));
+        var box = new HBox(
+                6, text(sign, style), text(point.answer(), point.verdict() == Verdict.BAD ? "fails" : "answer"));
         box.setAlignment(Pos.CENTER_LEFT);
         return box;
     }
@@ -167,22 +181,20 @@ public final class KeysBench extends ScrollPane {
     private Node consequences(Entity entity, KeyCandidate shown) {
         var box = new VBox(8);
         box.getStyleClass().add("consequences");
-        var title = new HBox(10, text("If it is " + shown.name(), "candidate-name"), text("what every child gets", "note"));
+        var title =
+                new HBox(10, text("If it is " + shown.name(), "candidate-name"), text("what every child gets", "note"));
         title.setAlignment(Pos.BASELINE_LEFT);
         box.getChildren().add(title);
         Document after = shown.choice().applyTo(workspace.document());
         Schema schema = after.schema();
-        schema.tableOf(entity.id()).ifPresent(table -> {
-            List<String> gifts = schema.tables().stream()
-                    .flatMap(child -> child.foreignKeys().stream()
-                            .filter(key -> key.target().equals(table.name()))
-                            .map(key -> child.name() + " gets " + columns(child, key.columns())))
-                    .toList();
-            gifts.stream().limit(8).forEach(gift -> box.getChildren().add(text(gift, "child-gift")));
-            if (gifts.isEmpty()) {
-                box.getChildren().add(text("No table refers to " + table.name() + " yet.", "hint"));
-            }
-        });
+        boolean referred = schema.tableOf(entity.id())
+                .filter(table -> schema.referencesTo(table).findAny().isPresent())
+                .isPresent();
+        box.getChildren()
+                .add(
+                        referred
+                                ? new ChildrenPicture(after, entity.id(), Math.max(400, getWidth() - 44))
+                                : text("No table refers to " + entity.name() + " yet.", "hint"));
         var make = new Button(shown.current() ? shown.name() + " is the key" : "Make " + shown.name() + " the key ↵");
         make.setId("make-key");
         make.getStyleClass().add("main-action");
@@ -197,17 +209,6 @@ public final class KeysBench extends ScrollPane {
         line.setAlignment(Pos.CENTER_RIGHT);
         box.getChildren().add(line);
         return box;
-    }
-
-    private String columns(Table child, List<String> names) {
-        return String.join(
-                ", ",
-                names.stream()
-                        .map(name -> name + " "
-                                + child.column(name)
-                                        .map(column -> workspace.dialect().type(column.type()))
-                                        .orElse(""))
-                        .toList());
     }
 
     private static Label text(String text, String style) {

@@ -32,7 +32,8 @@ public final class FxFonts {
         try (InputStream in = key.face().open()) {
             return Font.loadFont(in, key.size());
         } catch (IOException e) {
-            throw new UncheckedIOException("while reading the shipped font " + key.face().path(), e);
+            throw new UncheckedIOException(
+                    "while reading the shipped font " + key.face().path(), e);
         }
     }
 }

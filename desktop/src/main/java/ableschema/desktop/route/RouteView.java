@@ -91,7 +91,8 @@ public final class RouteView extends VBox {
     }
 
     private void nameFile() {
-        String name = workspace.file()
+        String name = workspace
+                .file()
                 .map(path -> path.getFileName().toString().replace(".able.json", ""))
                 .orElse("not saved yet");
         file.setText(workspace.isSaved() ? name : name + " ·");
@@ -112,7 +113,10 @@ public final class RouteView extends VBox {
         int below = belowThird();
         say(Step.FORMS, below, below > 0 ? below + " below 3NF" : "none below 3NF");
         int undecided = workspace.schema().undecided().size();
-        say(Step.SQL, undecided, undecided > 0 ? undecided + " undecided" : workspace.dialect().label());
+        say(
+                Step.SQL,
+                undecided,
+                undecided > 0 ? undecided + " undecided" : workspace.dialect().label());
     }
 
     private void say(Step step, int open, String text) {
@@ -136,7 +140,9 @@ public final class RouteView extends VBox {
                         entity,
                         known != null
                                 ? known
-                                : EntityTheory.of(workspace.design(), entity).analysis().normalForm());
+                                : EntityTheory.of(workspace.design(), entity)
+                                        .analysis()
+                                        .normalForm());
             }
         }
         formsKnown = forms;

@@ -24,27 +24,39 @@ import javafx.scene.input.KeyEvent;
 final class RowCell extends TableCell<Row, Row> {
 
     private static final PseudoClass BROKEN = PseudoClass.getPseudoClass("broken");
-    private static String startingWith = "";
 
     private final KeyPart part;
     private final Supplier<RowEntry> entry;
     private final Function<Row, List<Finding>> findings;
     private final BiConsumer<Row, String> changed;
+    private final FirstLetter firstLetter;
 
     RowCell(
             KeyPart part,
             Supplier<RowEntry> entry,
             Function<Row, List<Finding>> findings,
-            BiConsumer<Row, String> changed) {
+            BiConsumer<Row, String> changed,
+            FirstLetter firstLetter) {
         this.part = part;
         this.entry = entry;
         this.findings = findings;
         this.changed = changed;
+        this.firstLetter = firstLetter;
     }
 
-    /** The text that the next edit begins with, in place of what stands in the cell. */
-    static void startWith(String typed) {
-        startingWith = typed;
+    /** The letter whose typing began an edit; it stands in place of what the cell holds. */
+    static final class FirstLetter {
+        private String letter = "";
+
+        void set(String typed) {
+            letter = typed;
+        }
+
+        String taken() {
+            String taken = letter;
+            letter = "";
+            return taken;
+        }
     }
 
     @Override
@@ -69,9 +81,9 @@ final class RowCell extends TableCell<Row, Row> {
         if (!isEditing() || getItem() == null) {
             return;
         }
-        String start = startingWith.isEmpty() ? getText() : startingWith;
-        boolean typing = !startingWith.isEmpty();
-        startingWith = "";
+        String typed = firstLetter.taken();
+        boolean typing = !typed.isEmpty();
+        String start = typing ? typed : getText();
         Optional<EndRef> end = part.through();
         Node editor = end.isPresent() ? picker(end.get(), start) : field(start, typing);
         setText(null);

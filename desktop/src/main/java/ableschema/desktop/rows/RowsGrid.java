@@ -50,6 +50,7 @@ public final class RowsGrid extends VBox {
     private final TableView<Row> table = new TableView<>();
     private final Label judgement = new Label();
     private final HBox tools = new HBox(8);
+    private final RowCell.FirstLetter firstLetter = new RowCell.FirstLetter();
     private Optional<Id> shownOwner = Optional.empty();
     private List<KeyPart> shownColumns = List.of();
     private List<Finding> findings = List.of();
@@ -128,7 +129,7 @@ public final class RowsGrid extends VBox {
         var focused = table.getFocusModel().getFocusedCell();
         boolean letter = !typed.isEmpty() && !Character.isISOControl(typed.charAt(0)) && !event.isShortcutDown();
         if (table.getEditingCell() == null && letter && focused.getRow() >= 0 && focused.getTableColumn() != null) {
-            RowCell.startWith(typed);
+            firstLetter.set(typed);
             table.edit(focused.getRow(), columnAt(focused.getColumn()));
             event.consume();
         }
@@ -197,7 +198,9 @@ public final class RowsGrid extends VBox {
         }
         int focused = table.getFocusModel().getFocusedIndex();
         table.getItems().setAll(rows(owner));
-        if (focused >= 0 && focused < table.getItems().size() && !table.getColumns().isEmpty()) {
+        if (focused >= 0
+                && focused < table.getItems().size()
+                && !table.getColumns().isEmpty()) {
             table.getFocusModel().focus(focused);
         }
         sayJudgement();
@@ -217,7 +220,11 @@ public final class RowsGrid extends VBox {
         column.setPrefWidth(part.through().isPresent() ? 168 : 112);
         column.setCellValueFactory(row -> new ReadOnlyObjectWrapper<>(row.getValue()));
         column.setCellFactory(c -> new RowCell(
-                part, () -> entry(owner), row -> findings(row, part), (row, typed) -> change(owner, row, part, typed)));
+                part,
+                () -> entry(owner),
+                row -> findings(row, part),
+                (row, typed) -> change(owner, row, part, typed),
+                firstLetter));
         return column;
     }
 
@@ -231,7 +238,8 @@ public final class RowsGrid extends VBox {
     private void change(Id owner, Row row, KeyPart part, String typed) {
         RowEntry entry = entry(owner);
         Row changed = entry.with(row, part, typed);
-        workspace.apply(workspace.edits()
+        workspace.apply(workspace
+                .edits()
                 .setRows(
                         owner,
                         Lists.replace(rows(owner), Row::id, changed),
@@ -252,14 +260,14 @@ public final class RowsGrid extends VBox {
     private void addRow() {
         owner().ifPresent(id -> {
             Row row = entry(id).newRow(rows(id));
-            workspace.apply(
-                    workspace.edits().setRows(id, Lists.plus(rows(id), row), "add a row to " + label(id)));
+            workspace.apply(workspace.edits().setRows(id, Lists.plus(rows(id), row), "add a row to " + label(id)));
             int last = table.getItems().size() - 1;
             table.scrollTo(last);
             table.requestFocus();
             Platform.runLater(() -> {
                 if (last >= 0 && !table.getColumns().isEmpty()) {
-                    table.getSelectionModel().clearAndSelect(last, table.getColumns().get(0));
+                    table.getSelectionModel()
+                            .clearAndSelect(last, table.getColumns().get(0));
                     table.getFocusModel().focus(last, columnAt(0));
                 }
             });

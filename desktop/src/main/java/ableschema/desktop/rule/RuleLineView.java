@@ -2,6 +2,7 @@ package ableschema.desktop.rule;
 
 import ableschema.core.words.RuleLine;
 import ableschema.core.words.Understanding;
+import ableschema.desktop.workspace.Step;
 import ableschema.desktop.workspace.Workspace;
 import ableschema.desktop.workspace.Workspace.Notice;
 import javafx.css.PseudoClass;
@@ -17,7 +18,8 @@ import javafx.scene.layout.Priority;
 public final class RuleLineView extends HBox {
 
     private static final PseudoClass PROBLEM = PseudoClass.getPseudoClass("problem");
-    private static final String EXAMPLE = "Each hive stands in exactly one apiary; each apiary shelters any number of hives.";
+    private static final String EXAMPLE =
+            "Each hive stands in exactly one apiary; each apiary shelters any number of hives.";
 
     private final Workspace workspace;
     private final TextField line = new TextField();
@@ -43,10 +45,15 @@ public final class RuleLineView extends HBox {
                 line.clear();
             }
         });
+        workspace.stepProperty().addListener((o, before, now) -> line.setPromptText(example(now)));
         workspace.noticeProperty().addListener((o, before, now) -> understand());
         workspace.documentProperty().addListener((o, before, now) -> understand());
         workspace.background().runningProperty().addListener((o, before, now) -> understand());
         understand();
+    }
+
+    private static String example(Step step) {
+        return step == Step.FORMS ? "hive code, visited on -> keeper no" : EXAMPLE;
     }
 
     private Understanding reading() {
@@ -70,7 +77,8 @@ public final class RuleLineView extends HBox {
             say(notice.text(), notice.problem());
         } else {
             say(
-                    workspace.background()
+                    workspace
+                            .background()
                             .runningProperty()
                             .get()
                             .map(name -> name + " …")

@@ -15,7 +15,7 @@ import javafx.scene.AccessibleRole;
 import javafx.scene.layout.Pane;
 import javafx.scene.shape.Rectangle;
 
-/** A card on the sheet: one node built from its marks and kept as a picture, so that moving it costs little. */
+/** A card on the sheet: one node built from its marks and whose place is its card's. */
 final class CardNode extends Pane {
 
     private static final PseudoClass CHOSEN = PseudoClass.getPseudoClass("chosen");
@@ -35,7 +35,6 @@ final class CardNode extends Pane {
         buildOutline();
         relocate(placed.area().x(), placed.area().y());
         setPrefSize(placed.area().width(), placed.area().height());
-        setCache(true);
         setAccessibleRole(AccessibleRole.BUTTON);
         setAccessibleText("Entity " + placed.card().title());
     }

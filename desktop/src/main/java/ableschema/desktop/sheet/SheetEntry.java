@@ -87,8 +87,8 @@ final class SheetEntry {
             close();
             return;
         }
-        Understanding understanding = new RuleLine(workspace.design(), Optional.of(id), workspace.ids())
-                .readAttributes(entity.get(), text);
+        Understanding understanding =
+                new RuleLine(workspace.design(), Optional.of(id), workspace.ids()).readAttributes(entity.get(), text);
         if (understanding instanceof Understanding.Understood understood) {
             workspace.apply(understood.edit());
             field.clear();

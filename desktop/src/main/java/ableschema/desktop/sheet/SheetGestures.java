@@ -135,13 +135,19 @@ final class SheetGestures {
         }
         Optional<Entity> entity = workspace.chosenEntity();
         if (event.getCode() == KeyCode.DELETE || event.getCode() == KeyCode.BACK_SPACE) {
-            workspace.chosenProperty().get().ifPresent(id -> workspace.apply(workspace.edits().remove(List.of(id))));
+            workspace
+                    .chosenProperty()
+                    .get()
+                    .ifPresent(id -> workspace.apply(workspace.edits().remove(List.of(id))));
         } else if (event.getCode() == KeyCode.F2) {
             entity.ifPresent(entry::rename);
         } else if (event.getCode() == KeyCode.ENTER || event.getCode() == KeyCode.INSERT) {
             entity.ifPresent(entry::addAttributes);
             if (entity.isEmpty()) {
-                workspace.chosenOwner().flatMap(workspace.design()::relationship).ifPresent(entry::openSentences);
+                workspace
+                        .chosenOwner()
+                        .flatMap(workspace.design()::relationship)
+                        .ifPresent(entry::openSentences);
             }
         } else if (event.getCode() == KeyCode.ESCAPE) {
             workspace.chooseNothing();
@@ -160,9 +166,8 @@ final class SheetGestures {
         double dy = arrow == KeyCode.UP ? -1 : arrow == KeyCode.DOWN ? 1 : 0;
         sheet.cardNodes().values().stream()
                 .filter(node -> from.isEmpty() || ahead(from.get(), node, dx, dy) > 0)
-                .min((a, b) -> from.isEmpty()
-                        ? 0
-                        : Double.compare(cost(from.get(), a, dx, dy), cost(from.get(), b, dx, dy)))
+                .min((a, b) ->
+                        from.isEmpty() ? 0 : Double.compare(cost(from.get(), a, dx, dy), cost(from.get(), b, dx, dy)))
                 .ifPresent(node -> workspace.choose(node.id()));
     }
 
@@ -267,10 +272,9 @@ final class SheetGestures {
         @Override
         public void end(MouseEvent event) {
             sheet.removeOver(rubber);
-            boolean moved = Math.hypot(rubber.getEndX() - rubber.getStartX(), rubber.getEndY() - rubber.getStartY()) > 12;
-            cardAt(place(event))
-                    .filter(to -> moved && isEntity(to))
-                    .ifPresent(to -> relate(from.id(), to.id()));
+            boolean moved =
+                    Math.hypot(rubber.getEndX() - rubber.getStartX(), rubber.getEndY() - rubber.getStartY()) > 12;
+            cardAt(place(event)).filter(to -> moved && isEntity(to)).ifPresent(to -> relate(from.id(), to.id()));
         }
     }
 

@@ -32,6 +32,7 @@ public final class SheetView extends Pane {
     private static final double READABLE_ROWS = 0.45;
     private static final double READABLE_KEYS = 0.3;
     private static final double FADED = 0.4;
+    private static final int MANY_CARDS = 120;
 
     private final Workspace workspace;
     private final Pane content = new Pane();
@@ -114,6 +115,8 @@ public final class SheetView extends Pane {
                 && known.detail() == detail;
         if (!same) {
             var node = new CardNode(card, detail);
+            // many cards move faster as pictures of themselves; few are sharper drawn anew
+            node.setCache(picture.cards().size() > MANY_CARDS);
             cards.getChildren().remove(known);
             cards.getChildren().add(node);
             nodes.put(id, node);
@@ -140,9 +143,11 @@ public final class SheetView extends Pane {
         });
         lines.getChildren().clear();
         for (DrawnLink link : picture.lines()) {
-            boolean lit = chosen.filter(id -> id.equals(link.link().relationship()) || touches(link, id)).isPresent();
+            boolean lit = chosen.filter(id -> id.equals(link.link().relationship()) || touches(link, id))
+                    .isPresent();
             var group = new Group();
-            var marks = new FxMarks(chosen.filter(link.link().relationship()::equals).isPresent());
+            var marks = new FxMarks(
+                    chosen.filter(link.link().relationship()::equals).isPresent());
             link.marks().forEach(mark -> group.getChildren().add(marks.node(mark)));
             group.setOpacity(chosen.isEmpty() || lit ? 1 : FADED);
             lines.getChildren().add(group);
@@ -150,7 +155,8 @@ public final class SheetView extends Pane {
     }
 
     private static boolean touches(DrawnLink link, Id id) {
-        return link.link().first().card().equals(id) || link.link().second().card().equals(id);
+        return link.link().first().card().equals(id)
+                || link.link().second().card().equals(id);
     }
 
     private Set<Id> neighbours(Id chosen) {

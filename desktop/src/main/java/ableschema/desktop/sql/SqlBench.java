@@ -123,12 +123,15 @@ public final class SqlBench extends VBox {
         List<Line> lines = written.lines().toList();
         text.show(lines, workspace.chosenProperty().get(), Set.of());
         var pane = text.scrolled();
-        pane.getStyleClass().add("sql-pane");
         VBox.setVgrow(pane, Priority.ALWAYS);
         place.getChildren().setAll(pane);
         for (int i = 0; i < lines.size(); i++) {
             int line = i;
-            if (workspace.chosenProperty().get().filter(id -> lines.get(line).origins().contains(id)).isPresent()) {
+            if (workspace
+                    .chosenProperty()
+                    .get()
+                    .filter(id -> lines.get(line).origins().contains(id))
+                    .isPresent()) {
                 text.showParagraphAtTop(Math.max(0, i - 2));
                 return;
             }
@@ -140,14 +143,17 @@ public final class SqlBench extends VBox {
             return;
         }
         Script tried = script.get();
-        Optional<BuiltInEngine> engine =
-                BuiltInEngine.ALL.stream().filter(e -> e.dialect() == tried.dialect()).findFirst();
+        Optional<BuiltInEngine> engine = BuiltInEngine.ALL.stream()
+                .filter(e -> e.dialect() == tried.dialect())
+                .findFirst();
         if (engine.isEmpty()) {
-            verdict.setText(tried.dialect().label()
-                    + " runs as a server of its own: copy or save the script and run it there. H2 and SQLite can be tried here.");
+            verdict.setText(
+                    tried.dialect().label()
+                            + " runs as a server of its own: copy or save the script and run it there. H2 and SQLite can be tried here.");
             return;
         }
-        workspace.background()
+        workspace
+                .background()
                 .run(
                         "trying the script on " + tried.dialect().label(),
                         () -> {

@@ -102,13 +102,15 @@ final class Hands {
     }
 
     void type(String text) {
-        text.codePoints().forEach(letter -> act(() -> {
-            Node target = scene.getFocusOwner();
-            String character = Character.toString(letter);
-            Event.fireEvent(
-                    target,
-                    new KeyEvent(KeyEvent.KEY_TYPED, character, "", KeyCode.UNDEFINED, false, false, false, false));
-        }));
+        text.codePoints()
+                .forEach(letter -> act(() -> {
+                    Node target = scene.getFocusOwner();
+                    String character = Character.toString(letter);
+                    Event.fireEvent(
+                            target,
+                            new KeyEvent(
+                                    KeyEvent.KEY_TYPED, character, "", KeyCode.UNDEFINED, false, false, false, false));
+                }));
     }
 
     void key(KeyCode code) {

@@ -190,8 +190,7 @@ public final class Workspace {
 
     /** The entity or relationship that is chosen, or that the chosen attribute belongs to. */
     public Optional<Id> chosenOwner() {
-        return chosen.get()
-                .flatMap(id -> design().body(id).isPresent() ? Optional.of(id) : design().ownerOf(id));
+        return chosen.get().flatMap(id -> design().body(id).isPresent() ? Optional.of(id) : design().ownerOf(id));
     }
 
     public Optional<Entity> chosenEntity() {

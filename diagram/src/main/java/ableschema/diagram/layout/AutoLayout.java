@@ -8,7 +8,6 @@ import ableschema.diagram.picture.Card;
 import ableschema.diagram.picture.Contents;
 import ableschema.diagram.picture.Link;
 import ableschema.diagram.picture.View;
-import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -30,6 +29,7 @@ public final class AutoLayout {
     private static final double BETWEEN_CARDS = 48;
     private static final double BETWEEN_LAYERS = 112;
     private static final double MARGIN = 32;
+    private static final double STEP = 40;
     private static final double GRID = 4;
 
     static {
@@ -97,37 +97,92 @@ public final class AutoLayout {
         return root;
     }
 
-    /** Places only the cards that have no place yet: all, if none has, else wherever there is room. */
+    /** Places only the cards that have no place yet: all, if none has, else beside what they are linked to. */
     public static Map<Id, Position> forUnplaced(Document document) {
         Map<Id, Size> sizes = sizes(document);
         Map<Id, Position> known = document.diagram().positions();
         if (sizes.keySet().stream().noneMatch(known::containsKey)) {
             return of(document);
         }
-        var taken = new ArrayList<Area>();
-        sizes.forEach((id, size) -> {
-            if (known.containsKey(id)) {
-                taken.add(size.at(known.get(id)));
-            }
-        });
-        var unplaced = new LinkedHashMap<Id, Position>();
-        sizes.forEach((id, size) -> {
-            if (!known.containsKey(id)) {
-                Position place = freePlace(size, taken);
-                unplaced.put(id, place);
-                taken.add(size.at(place));
-            }
-        });
-        return unplaced;
+        if (known.keySet().containsAll(sizes.keySet())) {
+            return Map.of();
+        }
+        return new Filling(sizes, known, Contents.of(document, View.TABLES).links()).unplaced();
     }
 
-    /** Goes along the diagonals of a coarse grid until the card has room. */
-    private static Position freePlace(Size size, List<Area> taken) {
-        for (int step = 0; ; step++) {
-            for (int column = 0; column <= step; column++) {
-                var place = new Position(MARGIN + column * 240, MARGIN + (step - column) * 100);
-                if (taken.stream().noneMatch(size.at(place).grown(24)::meets)) {
-                    return place;
+    /** Finds places for new cards among those that stand, which stay where they are. */
+    private static final class Filling {
+
+        private final Map<Id, Size> sizes;
+        private final List<Link> links;
+        private final Map<Id, Area> taken = new LinkedHashMap<>();
+        private final Map<Id, Position> unplaced = new LinkedHashMap<>();
+
+        Filling(Map<Id, Size> sizes, Map<Id, Position> known, List<Link> links) {
+            this.sizes = sizes;
+            this.links = links;
+            sizes.forEach((id, size) -> {
+                if (known.containsKey(id)) {
+                    taken.put(id, size.at(known.get(id)));
+                }
+            });
+        }
+
+        Map<Id, Position> unplaced() {
+            boolean more = true;
+            while (more) {
+                more = false;
+                for (Link link : links) {
+                    Id one = link.isOneToTheSecond()
+                            ? link.second().card()
+                            : link.first().card();
+                    Id many = link.isOneToTheSecond()
+                            ? link.first().card()
+                            : link.second().card();
+                    more |= placeBeside(one, many, true) || placeBeside(many, one, false);
+                }
+            }
+            sizes.keySet().stream()
+                    .filter(id -> !taken.containsKey(id))
+                    .toList()
+                    .forEach(this::placeAnywhere);
+            return unplaced;
+        }
+
+        /** Puts a card left or right of a neighbour that stands, on its level or as near to it as there is room. */
+        private boolean placeBeside(Id card, Id neighbour, boolean left) {
+            Area anchor = taken.get(neighbour);
+            Size size = sizes.get(card);
+            if (anchor == null || size == null || taken.containsKey(card)) {
+                return false;
+            }
+            double x = left ? anchor.x() - BETWEEN_LAYERS - size.width() : anchor.right() + BETWEEN_LAYERS;
+            for (int step = 0; ; step++) {
+                for (int sign : new int[] {1, -1}) {
+                    if (tryAt(card, new Position(snapped(x), snapped(anchor.y() + sign * step * STEP)))) {
+                        return true;
+                    }
+                }
+            }
+        }
+
+        private boolean tryAt(Id card, Position place) {
+            Area area = sizes.get(card).at(place);
+            boolean free = taken.values().stream().noneMatch(area.grown(BETWEEN_CARDS / 2)::meets);
+            if (free) {
+                taken.put(card, area);
+                unplaced.put(card, place);
+            }
+            return free;
+        }
+
+        /** Goes along the diagonals of a coarse grid until the card has room. */
+        private void placeAnywhere(Id card) {
+            for (int step = 0; ; step++) {
+                for (int column = 0; column <= step; column++) {
+                    if (tryAt(card, new Position(MARGIN + column * 280, MARGIN + (step - column) * 120))) {
+                        return;
+                    }
                 }
             }
         }

@@ -9,6 +9,7 @@ import ableschema.diagram.picture.Picture.DrawnLink;
 import ableschema.diagram.route.Route;
 import ableschema.diagram.text.Face;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
@@ -30,19 +31,21 @@ final class LinkMarks {
     private final Link link;
     private final List<Point> points;
     private final Id id;
+    private final Collection<Area> cards;
     private final List<Area> occupied;
     private final List<Mark> marks = new ArrayList<>();
 
-    private LinkMarks(Link link, Route route, List<Area> occupied) {
+    private LinkMarks(Link link, Route route, Collection<Area> cards, List<Area> occupied) {
         this.link = link;
         this.points = route.points();
         this.id = link.relationship();
+        this.cards = cards;
         this.occupied = occupied;
     }
 
     /** @param occupied where nothing may be written; grows by what is written */
-    static DrawnLink of(Link link, Route route, Notation notation, List<Area> occupied) {
-        var drawing = new LinkMarks(link, route, occupied);
+    static DrawnLink of(Link link, Route route, Notation notation, Collection<Area> cards, List<Area> occupied) {
+        var drawing = new LinkMarks(link, route, cards, occupied);
         drawing.line(drawing.points, BEND);
         int last = drawing.points.size() - 1;
         drawing.end(link.first().cardinality(), drawing.points.get(0), drawing.points.get(1), notation, "n");
@@ -180,6 +183,9 @@ final class LinkMarks {
         return spots.stream()
                 .filter(spot -> occupied.stream().noneMatch(spot.area()::meets))
                 .findFirst()
+                .or(() -> spots.stream()
+                        .filter(spot -> cards.stream().noneMatch(spot.area()::meets))
+                        .findFirst())
                 .orElse(spots.get(0));
     }
 

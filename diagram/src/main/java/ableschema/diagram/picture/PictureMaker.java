@@ -48,7 +48,7 @@ public final class PictureMaker {
         var occupied = new ArrayList<Area>(areas.values());
         var drawn = new ArrayList<DrawnLink>();
         for (int i = 0; i < links.size(); i++) {
-            drawn.add(LinkMarks.of(links.get(i), routes.get(i), notation, occupied));
+            drawn.add(LinkMarks.of(links.get(i), routes.get(i), notation, areas.values(), occupied));
         }
         return drawn;
     }

@@ -1,6 +1,0 @@
-package ableschema.core;
-
-class ProbeTest {
-    @org.junit.jupiter.api.Test
-    void x() {}
-}

@@ -1,0 +1,157 @@
+package ableschema.core.theory;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.catchThrowable;
+
+import java.util.Arrays;
+import java.util.List;
+import java.util.stream.Collectors;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+class NormalizerTest {
+
+    /** A relation of one-letter attributes, with dependencies such as {@code AB->C, C->>D}. */
+    static Relation relation(String heading, String dependencies) {
+        String lines = Arrays.stream(dependencies.split(","))
+                .map(String::strip)
+                .filter(d -> !d.isEmpty())
+                .map(d -> {
+                    String[] sides = d.split("->>?", 2);
+                    return spread(sides[0]) + (d.contains("->>") ? " ->> " : " -> ") + spread(sides[1]);
+                })
+                .collect(Collectors.joining("\n"));
+        try {
+            return RelationText.read("R(" + spread(heading) + ")\n" + lines);
+        } catch (RelationText.SyntaxProblem e) {
+            throw new IllegalArgumentException(e);
+        }
+    }
+
+    private static String spread(String letters) {
+        return String.join(", ", letters.strip().split(""));
+    }
+
+    private static String named(Relation relation, AttributeSet set) {
+        return String.join("", relation.names(set));
+    }
+
+    private static String keys(Analysis analysis) {
+        return analysis.keys().found().stream()
+                .map(key -> named(analysis.relation(), key))
+                .collect(Collectors.joining(" "));
+    }
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            textBlock =
+                    """
+            ABC   | A->B, B->C             | A          | 2NF
+            ABC   | A->B, A->C             | A          | BCNF
+            ABC   | AB->C, C->B            | AB AC      | 3NF
+            ABCD  | A->B, B->A, AB->CD     | A B        | BCNF
+            ABCD  | AB->C, A->D            | AB         | 1NF
+            ABCDE | A->BC, CD->E, B->D, E->A | A E BC CD | 3NF
+            ABCD  | AB->C, C->D, D->A      | AB BC BD   | 3NF
+            ABC   | A->>B                  | ABC        | BCNF
+            ABC   | A->B, A->>C            | AC         | 1NF
+            ABCD  | A->B, A->C, A->D       | A          | BCNF
+            AB    |                        | AB         | BCNF
+            """)
+    void keys_and_normal_forms_are_those_of_the_textbooks(String heading, String given, String keys, String form) {
+        Analysis analysis = Normalizer.analyse(relation(heading, given == null ? "" : given));
+
+        assertThat(keys(analysis)).isEqualTo(keys);
+        assertThat(analysis.normalForm().sign()).isEqualTo(form);
+    }
+
+    @Test
+    void a_multivalued_and_a_functional_dependency_together_imply_more_than_each_alone() {
+        // coalescence: A ->> BC and D -> B, with D outside BC, give A -> B
+        Analysis analysis = Normalizer.analyse(relation("ABCD", "A->>BC, D->B"));
+
+        var implied = new Closure(Implied.cover(analysis.relation()), 4);
+        assertThat(implied.of(AttributeSet.of(0))).isEqualTo(AttributeSet.of(0, 1));
+    }
+
+    @Test
+    void four_nf_is_named_only_where_a_multivalued_dependency_is_stated_and_holds() {
+        assertThat(Normalizer.analyse(relation("ABC", "A->BC, A->>B")).normalForm())
+                .isEqualTo(NormalForm.FOURTH);
+        assertThat(Normalizer.analyse(relation("ABC", "A->BC")).normalForm()).isEqualTo(NormalForm.BOYCE_CODD);
+    }
+
+    @Test
+    void a_minimal_cover_has_nothing_to_spare() {
+        Analysis analysis = Normalizer.analyse(relation("ABC", "A->BC, B->C, A->B, AB->C"));
+
+        assertThat(analysis.minimalCover())
+                .containsExactlyInAnyOrder(
+                        new FunctionalDependency(AttributeSet.of(0), AttributeSet.of(1)),
+                        new FunctionalDependency(AttributeSet.of(1), AttributeSet.of(2)));
+    }
+
+    @Test
+    void bcnf_says_when_it_cannot_keep_a_dependency() {
+        Analysis analysis = Normalizer.analyse(relation("SJT", "SJ->T, T->J"));
+
+        Decomposition third = analysis.decomposition(NormalForm.THIRD).orElseThrow();
+        Decomposition boyceCodd = analysis.decomposition(NormalForm.BOYCE_CODD).orElseThrow();
+        assertThat(third.parts()).hasSize(1);
+        assertThat(third.preservesDependencies()).isTrue();
+        assertThat(boyceCodd.parts()).hasSize(2);
+        assertThat(boyceCodd.lossless()).isTrue();
+        assertThat(boyceCodd.preservesDependencies()).isFalse();
+    }
+
+    @Test
+    void four_nf_separates_independent_facts() {
+        Analysis analysis = Normalizer.analyse(relation("CTB", "C->>T"));
+
+        Decomposition fourth = analysis.decomposition(NormalForm.FOURTH).orElseThrow();
+        assertThat(fourth.parts().stream()
+                        .map(part -> named(analysis.relation(), part.attributes()))
+                        .toList())
+                .containsExactlyInAnyOrder("CT", "CB");
+        assertThat(fourth.lossless()).isTrue();
+    }
+
+    @Test
+    void losing_the_link_between_parts_is_noticed() {
+        Relation relation = relation("ABC", "A->B");
+
+        List<AttributeSet> apart = List.of(AttributeSet.of(0, 1), AttributeSet.of(1, 2));
+        assertThat(Chase.isLossless(relation, relation.functional(), apart)).isFalse();
+        List<AttributeSet> joined = List.of(AttributeSet.of(0, 1), AttributeSet.of(0, 2));
+        assertThat(Chase.isLossless(relation, relation.functional(), joined)).isTrue();
+    }
+
+    @Test
+    void a_wide_heading_is_worked_out_too() {
+        String heading = "ABCDEFGHIJKLMNOPQRSTUVWXYZ";
+        Analysis analysis = Normalizer.analyse(relation(heading, "A->BCDEFGHIJKLM, M->NOPQ, Q->RSTUVWXYZ"));
+
+        assertThat(keys(analysis)).isEqualTo("A");
+        assertThat(analysis.decomposition(NormalForm.BOYCE_CODD).orElseThrow().parts())
+                .hasSize(3);
+    }
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            textBlock =
+                    """
+            R(A, B);A => B      | line 2
+            R(A, B);A -> D      | line 2: 'D' is not in the heading
+            R(A, A)             | attribute A stands twice
+            # nothing           | expected a heading
+            R(A, B);A ->        | '' is not in the heading
+            """)
+    void faulty_text_is_refused_with_its_line(String text, String problem) {
+        assertThat(catchThrowable(() -> RelationText.read(text.replace(";", "\n"))))
+                .isInstanceOf(RelationText.SyntaxProblem.class)
+                .hasMessageContaining(problem);
+    }
+}

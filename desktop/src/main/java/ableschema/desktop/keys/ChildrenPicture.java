@@ -1,0 +1,86 @@
+package ableschema.desktop.keys;
+
+import ableschema.core.design.Id;
+import ableschema.core.document.Detail;
+import ableschema.core.document.Document;
+import ableschema.core.document.Notation;
+import ableschema.core.document.Position;
+import ableschema.desktop.marks.FxMarks;
+import ableschema.diagram.geometry.Area;
+import ableschema.diagram.picture.Card;
+import ableschema.diagram.picture.Contents;
+import ableschema.diagram.picture.Link;
+import ableschema.diagram.picture.Picture;
+import ableschema.diagram.picture.PictureMaker;
+import ableschema.diagram.picture.View;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.stream.Collectors;
+import javafx.scene.layout.Pane;
+
+/** A table and those that refer to it, each with its key and the columns by which it refers. */
+final class ChildrenPicture extends Pane {
+
+    private static final double BETWEEN = 84;
+    private static final double BELOW = 16;
+
+    /** @param after the document as it would be */
+    ChildrenPicture(Document after, Id parent, double width) {
+        Contents all = Contents.of(after, View.TABLES);
+        List<Link> links = all.links().stream()
+                .filter(link -> !link.isLoop() && link.first().card().equals(parent))
+                .toList();
+        Set<Id> shown = links.stream().map(link -> link.second().card()).collect(Collectors.toSet());
+        shown.add(parent);
+        Set<Id> through = links.stream().map(Link::relationship).collect(Collectors.toSet());
+        List<Card> cards = all.cards().stream()
+                .filter(card -> shown.contains(card.id()))
+                .map(card -> shortened(card, card.id().equals(parent), through))
+                .toList();
+        Picture picture =
+                PictureMaker.of(new Contents(cards, links), positions(cards, parent, width), Notation.CROWSFOOT);
+        var marks = new FxMarks(false);
+        picture.marks(Detail.EVERYTHING).forEach(mark -> getChildren().add(marks.node(mark)));
+        Area bounds = picture.bounds();
+        setMinHeight(bounds.bottom() + 4);
+        setPrefHeight(bounds.bottom() + 4);
+    }
+
+    private static Card shortened(Card card, boolean parent, Set<Id> through) {
+        List<Card.Entry> others = parent
+                ? List.of()
+                : card.others().stream()
+                        .filter(entry -> through.contains(entry.origin()))
+                        .toList();
+        return new Card(card.id(), card.title(), card.kind(), card.ink(), false, card.key(), others);
+    }
+
+    /** The parent at the left, its children in as many columns as there is room for. */
+    private static Map<Id, Position> positions(List<Card> cards, Id parent, double width) {
+        var positions = new LinkedHashMap<Id, Position>();
+        double left = cards.stream()
+                .filter(card -> card.id().equals(parent))
+                .mapToDouble(Card::width)
+                .sum();
+        positions.put(parent, new Position(0, 0));
+        double x = left + BETWEEN;
+        double y = 0;
+        double widest = 0;
+        for (Card card : cards) {
+            if (!card.id().equals(parent)) {
+                boolean full = y > 0 && y + card.height() > 250 && x + widest + 24 + card.width() < width;
+                if (full) {
+                    x += widest + 24;
+                    y = 0;
+                    widest = 0;
+                }
+                positions.put(card.id(), new Position(x, y));
+                y += card.height() + BELOW;
+                widest = Math.max(widest, card.width());
+            }
+        }
+        return positions;
+    }
+}
