@@ -2,6 +2,7 @@ package ableschema.cli;
 
 import ableschema.core.sql.Dialect;
 import ableschema.core.sql.Dialects;
+import ableschema.core.words.Spelling;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
@@ -20,10 +21,10 @@ final class DialectName implements ITypeConverter<Dialect> {
         List<String> known = Dialects.ALL.stream().map(Dialect::name).toList();
         String given = name.toLowerCase(Locale.ROOT);
         String nearest = known.stream()
-                .filter(each -> each.startsWith(given.substring(0, Math.min(2, given.length()))))
-                .min(Comparator.comparingInt(each -> Math.abs(each.length() - given.length())))
+                .min(Comparator.comparingInt(each -> Spelling.distance(each, given)))
+                .filter(each -> Spelling.distance(each, given) <= each.length() / 2)
                 .map(each -> "; did you mean '" + each + "'?")
-                .orElse("");
-        return "unknown dialect '" + name + "'" + nearest + " The dialects are " + String.join(", ", known);
+                .orElse(";");
+        return "unknown dialect '" + name + "'" + nearest + " the dialects are " + String.join(", ", known);
     }
 }

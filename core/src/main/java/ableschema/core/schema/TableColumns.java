@@ -128,10 +128,9 @@ final class TableColumns {
         End end = relationship.end(ref.end().side());
         String target = design.at(end).name();
         String column = targetLabel(ref.target());
-        String prefix = target.toLowerCase(Locale.ROOT) + " ";
-        if (column.toLowerCase(Locale.ROOT).startsWith(prefix)) {
-            column = column.substring(prefix.length());
-        }
+        String start = target.toLowerCase(Locale.ROOT) + " ";
+        boolean repeats = (column + " ").toLowerCase(Locale.ROOT).startsWith(start);
+        column = repeats ? column.substring(Math.min(column.length(), start.length())) : column;
         return (role(relationship, end, target) + " " + column).strip();
     }
 

@@ -3,7 +3,9 @@ package ableschema.core.words;
 import ableschema.core.design.Design;
 import ableschema.core.design.Entity;
 import ableschema.core.design.Plural;
+import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 
@@ -53,20 +55,21 @@ public final class Nouns {
         return noun.equalsIgnoreCase(name) || noun.equalsIgnoreCase(Plural.of(name));
     }
 
-    /** The name for a new entity, from a noun that may stand in the plural. */
-    static String singular(String noun, boolean plural) {
-        if (!plural) {
-            return noun;
+    /** The singulars that a plural may come from, the likeliest first; the noun itself where it is no plural. */
+    static List<String> singulars(String noun) {
+        var singulars = new ArrayList<String>();
+        String lower = noun.toLowerCase(Locale.ROOT);
+        if (lower.endsWith("ies")) {
+            singulars.add(noun.substring(0, noun.length() - 3) + "y");
         }
-        for (String ending : new String[] {"s", "es", "ies"}) {
-            if (noun.toLowerCase(Locale.ROOT).endsWith(ending)) {
-                String stem = noun.substring(0, noun.length() - ending.length());
-                String candidate = ending.equals("ies") ? stem + "y" : stem;
-                if (Plural.of(candidate).equalsIgnoreCase(noun)) {
-                    return candidate;
-                }
+        for (String ending : List.of("es", "s")) {
+            if (lower.endsWith(ending)) {
+                singulars.add(noun.substring(0, noun.length() - ending.length()));
             }
         }
-        return noun;
+        singulars.removeIf(
+                singular -> singular.isBlank() || !Plural.of(singular).equalsIgnoreCase(noun));
+        singulars.add(noun);
+        return singulars;
     }
 }

@@ -14,6 +14,7 @@ import ableschema.core.edit.Edits;
 import ableschema.core.edit.Several;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 
 /** Reads {@code Each hive stands in exactly one apiary; each apiary shelters any number of hives.} */
@@ -37,12 +38,16 @@ final class RelationshipSentence {
         Optional<Clause> back = semicolon < 0 || text.substring(semicolon + 1).isBlank()
                 ? Optional.empty()
                 : Optional.of(clause(text, skipSpace(text, semicolon + 1), text.length()));
-        String subject = back.map(Clause::object)
-                .filter(object -> startsWithNoun(forth.subjectAndVerb(), object))
-                .map(object -> leadingWords(forth.subjectAndVerb(), object))
+        String subject = back.flatMap(clause -> said(forth.subjectAndVerb(), clause.object()))
+                .map(name -> forth.subjectAndVerb().substring(0, name.length()))
                 .orElseGet(() -> leadingNoun(forth));
-        Entity first = entity(subject, false);
-        Entity second = entity(forth.object(), forth.cardinality().isMany());
+        Entity first = entity(subject, List.of(subject));
+        List<String> names = forth.cardinality().isMany() ? Nouns.singulars(forth.object()) : List.of(forth.object());
+        Entity second = entity(
+                forth.object(),
+                back.flatMap(clause -> said(clause.subjectAndVerb(), forth.object()))
+                        .map(List::of)
+                        .orElse(names));
         String verb = verb(forth, subject);
         Optional<String> inverse = back.map(clause -> inverse(clause, first, second));
         Cardinality ofFirst = back.map(Clause::cardinality).orElse(Cardinality.ANY_NUMBER);
@@ -116,6 +121,7 @@ final class RelationshipSentence {
                                 from,
                                 end,
                                 "how many? expected words such as 'exactly one', 'at most one', 'at least one' or 'any number of'"));
+        requireNoSlip(text, from, quantity.start());
         String object = whole.substring(quantity.end())
                 .strip()
                 .replaceFirst("\\.+$", "")
@@ -131,13 +137,12 @@ final class RelationshipSentence {
                 text.indexOf(object, quantity.end()));
     }
 
-    private static boolean startsWithNoun(String text, String noun) {
-        return Nouns.leadingLength(text, Nouns.singular(noun, true)) > 0 || Nouns.leadingLength(text, noun) > 0;
-    }
-
-    private static String leadingWords(String text, String noun) {
-        int length = Math.max(Nouns.leadingLength(text, Nouns.singular(noun, true)), Nouns.leadingLength(text, noun));
-        return text.substring(0, length);
+    /** The form of a noun that a text begins with: its singular where the noun is a plural. */
+    private static Optional<String> said(String text, String noun) {
+        return Nouns.singulars(noun).stream()
+                .filter(form ->
+                        text.regionMatches(true, 0, form, 0, form.length()) && text.startsWith(" ", form.length()))
+                .findFirst();
     }
 
     private String leadingNoun(Clause clause) {
@@ -148,6 +153,26 @@ final class RelationshipSentence {
         }
         int space = text.indexOf(' ');
         return space < 0 ? text : text.substring(0, space);
+    }
+
+    /** Points at a word before the number that is nearly, but not quite, one of the words for how many. */
+    private static void requireNoSlip(String text, int from, int end) {
+        String before = text.substring(from, end).stripTrailing();
+        if (before.isBlank()) {
+            throw new Misunderstanding(
+                    from, end == from ? end + 1 : end, "expected an entity and a verb before the number");
+        }
+        int start = before.lastIndexOf(' ') + 1;
+        String word = before.substring(start).toLowerCase(Locale.ROOT);
+        boolean behindAt = before.toLowerCase(Locale.ROOT).endsWith(" at " + word);
+        boolean slip = Spelling.distance(word, "exactly") <= 2
+                || (behindAt && (Spelling.distance(word, "least") <= 1 || Spelling.distance(word, "most") <= 2));
+        if (slip) {
+            throw new Misunderstanding(
+                    from + start,
+                    from + before.length(),
+                    "expected words for how many, such as 'exactly one', 'at least one' or 'at most one'");
+        }
     }
 
     private static String verb(Clause clause, String subject) {
@@ -176,9 +201,10 @@ final class RelationshipSentence {
         return verb(back, back.subjectAndVerb().substring(0, length));
     }
 
-    private Entity entity(String noun, boolean plural) {
+    /** The entity that a noun means, or a new one by the first of these names. */
+    private Entity entity(String noun, List<String> names) {
         return Nouns.entity(withNew(), noun).orElseGet(() -> {
-            Entity entity = Entity.named(ids.next(IdKind.ENTITY), Nouns.asName(Nouns.singular(noun, plural)));
+            Entity entity = Entity.named(ids.next(IdKind.ENTITY), Nouns.asName(names.get(0)));
             edits.add(new AddEntity(entity, Optional.empty()));
             return entity;
         });

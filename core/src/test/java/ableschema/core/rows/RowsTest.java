@@ -1,0 +1,134 @@
+package ableschema.core.rows;
+
+import static ableschema.core.DesignFixture.design;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import ableschema.core.DesignFixture;
+import ableschema.core.design.Condition;
+import ableschema.core.design.DataType;
+import ableschema.core.design.Id;
+import ableschema.core.design.Row;
+import ableschema.core.edit.ChangeBody;
+import ableschema.core.edit.Edits;
+import ableschema.core.finding.Finding;
+import ableschema.core.words.ConditionText;
+import java.util.List;
+import java.util.Optional;
+import org.junit.jupiter.api.Test;
+
+class RowsTest {
+
+    private static final DesignFixture START = ruled(design(
+            "Each apiary has code: text 6 (key), name: text 12.",
+            "Each hive has hive no: counted 500 by 10 (key), strength: whole 10, set up on: date, calm: yes/no (optional).",
+            "Each hive stands in at most one apiary; each apiary shelters any number of hives."));
+
+    private static DesignFixture ruled(DesignFixture fixture) {
+        return fixture.with(f -> {
+            Optional<Condition> rule = ConditionText.read(f.attribute("Hive", "strength"), "between 1 and 10");
+            return new Edits(f.design(), f.ids()).setCondition(f.attribute("Hive", "strength"), rule);
+        });
+    }
+
+    private static DesignFixture filled(DesignFixture fixture, String entity, String csv) {
+        Id owner = fixture.entity(entity).id();
+        var entry = new RowEntry(fixture.design(), owner, fixture.ids());
+        List<Row> rows = new RowTable(entry).read(csv, false, List.of()).rows();
+        return fixture.with(new ChangeBody(owner, fixture.entity(entity).body().withRows(rows), "fill"));
+    }
+
+    private static List<String> judged(DesignFixture fixture) {
+        return RowJudge.judge(fixture.design()).stream().map(Finding::text).toList();
+    }
+
+    private static final DesignFixture APIARIES =
+            filled(START, "Apiary", "code,name\nAV-01,Mill bank\nAV-02,High copse\n");
+
+    @Test
+    void good_rows_are_accepted_and_numbers_are_handed_out() {
+        DesignFixture good = filled(
+                APIARIES,
+                "Hive",
+                "apiary,strength,set up on\nMill bank,5,2027-04-01\n,7,2027-04-02\nAV-02,9,2027-05-01\n");
+
+        assertThat(judged(good)).isEmpty();
+        var hiveNo = good.attribute("Hive", "hive no").id();
+        assertThat(good.entity("Hive").body().rows())
+                .extracting(row -> row.value(hiveNo).orElse(""))
+                .containsExactly("500", "510", "520");
+    }
+
+    @Test
+    void each_kind_of_bad_row_is_told_plainly() {
+        DesignFixture bad = filled(
+                APIARIES,
+                "Hive",
+                "hive no,apiary,strength,set up on,calm\n"
+                        + "500,AV-77,5,2027-04-01,yes\n"
+                        + "500,AV-01,11,2027-02-30,perhaps\n"
+                        + "501,AV-01,,2027-04-01,no\n");
+
+        assertThat(judged(bad))
+                .containsExactlyInAnyOrder(
+                        "Hive, row 1: it refers to Apiary AV-77, and there is no such Apiary.",
+                        "Hive, row 2: strength does not fit its type whole 10, as '11' is beyond 10.",
+                        "Hive, row 2: set up on does not fit its type date, as '2027-02-30' is not a date such as 2027-04-12.",
+                        "Hive, row 2: calm does not fit its type yes/no, as 'perhaps' is neither yes nor no.",
+                        "Hive, row 3: strength is empty, but every Hive must have one.",
+                        "Hive, row 2: hive no 500 is the key of row 1 already.");
+    }
+
+    @Test
+    void a_rule_and_a_unique_value_are_judged() {
+        DesignFixture unique =
+                START.with(f -> new Edits(f.design(), f.ids()).setUnique(f.attribute("Apiary", "name"), true));
+        DesignFixture bad = filled(unique, "Apiary", "code,name\nAV-01,Mill bank\nAV-02,Mill bank\n");
+        DesignFixture zero = filled(APIARIES, "Hive", "strength,set up on\n0,2027-04-01\n");
+
+        assertThat(judged(bad))
+                .containsExactly(
+                        "Apiary, row 2: name Mill bank stands in row 1 already, and no two rows may share it.");
+        assertThat(judged(zero)).containsExactly("Hive, row 1: strength is 0, but it must be between 1 and 10.");
+    }
+
+    @Test
+    void a_parent_is_picked_by_what_its_row_is_called() {
+        DesignFixture good = filled(APIARIES, "Hive", "apiary,strength,set up on\nhigh copse,5,2027-04-01\n");
+        var entry = new RowEntry(good.design(), good.entity("Hive").id(), good.ids());
+        Row hive = good.entity("Hive").body().rows().get(0);
+        var apiary = entry.columns().get(entry.columns().size() - 1);
+
+        assertThat(entry.heading(apiary)).isEqualTo("Apiary");
+        assertThat(entry.shown(hive, apiary)).isEqualTo("High copse · AV-02");
+    }
+
+    @Test
+    void pasted_cells_without_a_heading_stand_in_the_order_of_the_grid() {
+        var entry = new RowEntry(START.design(), START.entity("Apiary").id(), START.ids());
+        RowTable.Reading reading =
+                new RowTable(entry).read("AV-05\tQuarry edge\r\nAV-06\t\"two\nlines\"\r\n", true, List.of());
+
+        assertThat(reading.rows()).hasSize(2);
+        assertThat(reading.rows().get(0).values()).containsValues("AV-05", "Quarry edge");
+    }
+
+    @Test
+    void headings_that_name_nothing_are_reported() {
+        var entry = new RowEntry(START.design(), START.entity("Apiary").id(), START.ids());
+
+        assertThat(new RowTable(entry)
+                        .read("Code;Owner\nAV-05;Wren farm\n", false, List.of())
+                        .unknown())
+                .containsExactly("Owner");
+    }
+
+    @Test
+    void a_change_of_type_keeps_what_was_typed() {
+        DesignFixture changed = APIARIES.with(f -> new Edits(f.design(), f.ids())
+                .changeAttribute(f.attribute("Apiary", "name").withType(DataType.Simple.DATE)));
+        DesignFixture back = changed.with("Each apiary has name: text 12.");
+
+        assertThat(judged(changed)).hasSize(2);
+        assertThat(judged(back)).isEmpty();
+    }
+}

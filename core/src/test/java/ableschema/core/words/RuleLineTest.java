@@ -1,0 +1,175 @@
+package ableschema.core.words;
+
+import static ableschema.core.DesignFixture.design;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import ableschema.core.DesignFixture;
+import ableschema.core.design.Entity;
+import ableschema.core.design.IdSource;
+import ableschema.core.design.Relationship;
+import java.util.Optional;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
+
+class RuleLineTest {
+
+    private static final String SHELTERS =
+            "Each hive stands in exactly one apiary; each apiary shelters any number of hives.";
+
+    /** Carets stand around the words that the answer must point at. */
+    private static void fails(DesignFixture start, String marked, String problem) {
+        String text = marked.replace("^", "");
+        Understanding reading = new RuleLine(start.design(), Optional.empty(), IdSource.seeded(1)).read(text);
+        assertThat(reading).as(text).isInstanceOf(Understanding.NotUnderstood.class);
+        var not = (Understanding.NotUnderstood) reading;
+        String pointed = text.substring(0, not.start()) + "^" + text.substring(not.start(), not.end()) + "^"
+                + text.substring(not.end());
+        assertThat(pointed).isEqualTo(marked);
+        assertThat(not.problem()).contains(problem);
+    }
+
+    @Test
+    void both_readings_make_one_relationship_between_two_new_entities() {
+        DesignFixture made = design(SHELTERS);
+
+        assertThat(made.design().entities()).extracting(Entity::name).containsExactly("Hive", "Apiary");
+        Relationship relationship = made.design().relationships().get(0);
+        assertThat(new Sentences(made.design()).of(relationship)).isEqualTo(SHELTERS);
+    }
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            textBlock =
+                    """
+            exactly one        | 1..1
+            one                | 1..1
+            at most one        | 0..1
+            zero or one        | 0..1
+            at least one       | 1..n
+            one or more        | 1..n
+            any number of      | 0..n
+            many               | 0..n
+            between 2 and four | 2..4
+            up to three        | 0..3
+            at least 12        | 12..n
+            exactly two        | 2..2
+            """)
+    void quantities_are_understood_in_many_words(String words, String cardinality) {
+        DesignFixture made = design("Each keeper looks after " + words + " hives.");
+
+        assertThat(made.design().relationships().get(0).second().cardinality()).hasToString(cardinality);
+    }
+
+    @Test
+    void entities_of_several_words_are_found_when_known_or_named_by_the_other_reading() {
+        DesignFixture made = design(
+                "Each forage plant grows at any number of apiaries; each apiary offers any number of forage plants.");
+
+        assertThat(made.design().entities()).extracting(Entity::name).containsExactly("Forage plant", "Apiary");
+        DesignFixture more = made.with("Each forage plant is visited by any number of hives.");
+        assertThat(more.design().entities()).extracting(Entity::name).containsExactly("Forage plant", "Apiary", "Hive");
+    }
+
+    @Test
+    void saying_a_rule_again_with_another_number_changes_it() {
+        DesignFixture changed = design(SHELTERS)
+                .with("Each hive stands in any number of apiaries; each apiary shelters any number of hives.");
+
+        assertThat(changed.design().relationships()).hasSize(1);
+        assertThat(changed.design().relationships().get(0).isManyToMany()).isTrue();
+    }
+
+    @Test
+    void a_rule_said_from_the_other_side_is_the_same_rule() {
+        DesignFixture same = design(SHELTERS)
+                .with("Each apiary shelters at least one hive; each hive stands in exactly one apiary.");
+
+        assertThat(same.design().relationships()).hasSize(1);
+        assertThat(same.design().relationships().get(0).first().cardinality()).hasToString("1..n");
+    }
+
+    @Test
+    void attributes_are_listed_with_types_and_flags() {
+        DesignFixture made = design(
+                "Each hive has code (key), colour, installed on: date, weight: decimal 6,2 (optional), [ring]: text 8 (unique).");
+
+        Entity hive = made.entity("Hive");
+        assertThat(hive.body().attributes())
+                .extracting(a -> a.name() + ": " + a.type() + (a.optional() ? " optional" : ""))
+                .containsExactly(
+                        "code: undecided",
+                        "colour: undecided",
+                        "installed on: date",
+                        "weight: decimal 6,2 optional",
+                        "ring: text 8 optional");
+        assertThat(hive.body().key())
+                .containsExactly(made.attribute("Hive", "code").ref());
+        assertThat(hive.body().isUnique(made.attribute("Hive", "ring"))).isTrue();
+    }
+
+    @Test
+    void a_name_in_double_quotes_may_hold_anything() {
+        DesignFixture made = design("Each hive has \"odd; (name), yes: [1]\": text 5.");
+
+        assertThat(made.attribute("Hive", "odd; (name), yes: [1]").type()).hasToString("text 5");
+    }
+
+    @Test
+    void a_dependency_is_said_of_the_chosen_entity() {
+        DesignFixture made =
+                design("Each log has hive code, visited on, keeper.").where("Log", "hive code, visited on -> keeper");
+
+        assertThat(made.entity("Log").body().dependencies().get(0).from()).hasSize(2);
+    }
+
+    @Test
+    void an_entity_is_given_its_kind() {
+        assertThat(design(SHELTERS, "An apiary is a place.")
+                        .entity("Apiary")
+                        .kind()
+                        .name())
+                .isEqualTo("place");
+    }
+
+    @Test
+    void what_is_not_understood_is_pointed_at() {
+        fails(design(), "Each ^hive stands in some apiary^", "how many");
+        fails(design(), "Each hive stands in ^exctly^ one apiary.", "such as 'exactly one'");
+        fails(design(), "Each hive stands in at ^lest^ one apiary.", "'at least one'");
+        fails(design(), "^Hives^ stand in one apiary.", "begins with 'Each'");
+        fails(design(SHELTERS), "Each hive has code: ^txt 4^.", "'txt 4' is no type");
+        fails(design(SHELTERS), "Each hive has code (^kee^).", "expected key, optional or unique");
+        fails(design(SHELTERS), "Each hive stands in exactly one apiary; ^and^ so on.", "begins with 'each' too");
+        fails(
+                design(SHELTERS),
+                "Each hive stands in exactly one apiary; each apiary shelters any number of ^queens^.",
+                "leads back to Hive, not to queens");
+        fails(design(), "^a, b -> c^", "choose the entity first");
+    }
+
+    @ParameterizedTest
+    @ValueSource(
+            strings = {
+                "Each",
+                "Each ",
+                "each;",
+                ";;;",
+                "->",
+                "-> ->",
+                "Each a has",
+                "Each a has ,",
+                "Each one one one.",
+                "Each a b any number of",
+                "é🐝",
+                "is a",
+                "Each x y exactly one z; each",
+                "Each has exactly one has; each has has one has."
+            })
+    void no_text_breaks_it(String text) {
+        assertThat(new RuleLine(design(SHELTERS).design(), Optional.empty(), IdSource.seeded(1)).read(text))
+                .isNotNull();
+    }
+}
