@@ -53,9 +53,7 @@ class CirclesTest {
         Body body = design.body(from).orElseThrow();
         Row parent = design.body(to).orElseThrow().rows().get(target);
         Row changed = body.rows().get(row).with(through.ref(Side.FIRST), Optional.of(Row.Reference.to(parent)));
-        return design.withBody(
-                from,
-                body.withRows(Lists.replace(body.rows(), Row::id, changed)));
+        return design.withBody(from, body.withRows(Lists.replace(body.rows(), Row::id, changed)));
     }
 
     @ParameterizedTest

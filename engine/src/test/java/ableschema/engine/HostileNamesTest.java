@@ -10,9 +10,9 @@ import ableschema.core.design.Condition;
 import ableschema.core.design.DataType;
 import ableschema.core.design.Design;
 import ableschema.core.design.End;
+import ableschema.core.design.EndRef;
 import ableschema.core.design.Entity;
 import ableschema.core.design.EntityKind;
-import ableschema.core.design.EndRef;
 import ableschema.core.design.Expression;
 import ableschema.core.design.IdKind;
 import ableschema.core.design.IdSource;
@@ -68,7 +68,9 @@ class HostileNamesTest {
         var entities = new ArrayList<Entity>();
         var relationships = new ArrayList<Relationship>();
         for (String name : NAMES) {
-            var key = Attribute.named(ids.next(IdKind.ATTRIBUTE), name).withType(new DataType.Text(300)).withComment(name);
+            var key = Attribute.named(ids.next(IdKind.ATTRIBUTE), name)
+                    .withType(new DataType.Text(300))
+                    .withComment(name);
             var other = Attribute.named(ids.next(IdKind.ATTRIBUTE), name + " too")
                     .withType(new DataType.Text(300))
                     .withDefault(Expression.of(new Expression.Text(Expression.literal(new DataType.Text(0), name))));
@@ -108,7 +110,8 @@ class HostileNamesTest {
             List<Table> tables = document.schema().tables();
             for (int i = 0; i < NAMES.size(); i++) {
                 Table table = tables.get(i);
-                String query = "SELECT " + engine.dialect().quoted(table.columns().get(0).name()) + ", "
+                String query = "SELECT "
+                        + engine.dialect().quoted(table.columns().get(0).name()) + ", "
                         + engine.dialect().quoted(table.columns().get(1).name()) + " FROM "
                         + engine.dialect().quoted(table.name());
                 try (Statement statement = connection.createStatement()) {

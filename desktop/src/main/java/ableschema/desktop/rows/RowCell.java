@@ -116,9 +116,14 @@ final class RowCell extends TableCell<Row, Row> {
         box.getEditor().setText(start);
         box.getEditor().positionCaret(start.length());
         box.setVisibleRowCount(8);
-        box.getEditor().setOnAction(event -> commit(best(box)));
-        box.setOnAction(event -> {
-            if (box.getSelectionModel().getSelectedIndex() >= 0 && isEditing()) {
+        box.addEventFilter(KeyEvent.KEY_PRESSED, event -> {
+            if (event.getCode() == KeyCode.ENTER) {
+                commit(box.isShowing() && box.getValue() != null ? box.getValue() : best(box));
+                event.consume();
+            }
+        });
+        box.setOnHidden(event -> {
+            if (isEditing() && box.getSelectionModel().getSelectedIndex() >= 0) {
                 commit(box.getValue());
             }
         });

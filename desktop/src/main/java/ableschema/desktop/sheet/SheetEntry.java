@@ -54,6 +54,7 @@ final class SheetEntry {
         node.relocate(at.getX(), at.getY());
         open = Optional.of(node);
         sheet.addOver(node);
+        node.applyCss(); // gives a field its skin at once, so that no letter typed within this frame is lost
     }
 
     /** Asks for the name of a new entity at a place; its first letter has been typed. */

@@ -1,0 +1,349 @@
+package ableschema.desktop.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import ableschema.core.design.Entity;
+import ableschema.core.design.Id;
+import ableschema.core.design.IdSource;
+import ableschema.core.design.Relationship;
+import ableschema.core.document.Document;
+import ableschema.core.rows.RowJudge;
+import ableschema.core.rows.RowValues;
+import ableschema.core.schema.Keys;
+import ableschema.core.sql.ScriptWriter;
+import ableschema.core.store.DocumentFile;
+import ableschema.core.store.FileProblem;
+import ableschema.desktop.workspace.Step;
+import ableschema.desktop.workspace.Workspace;
+import ableschema.engine.BuiltInEngine;
+import ableschema.engine.ScriptRun;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.sql.Connection;
+import java.util.Optional;
+import java.util.concurrent.TimeUnit;
+import javafx.event.Event;
+import javafx.geometry.Bounds;
+import javafx.scene.Node;
+import javafx.scene.control.Labeled;
+import javafx.scene.control.TableView;
+import javafx.scene.input.Clipboard;
+import javafx.scene.input.ClipboardContent;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
+import javafx.stage.Stage;
+import org.fxmisc.richtext.StyleClassedTextArea;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.api.io.TempDir;
+import org.testfx.api.FxRobot;
+import org.testfx.framework.junit5.ApplicationExtension;
+import org.testfx.framework.junit5.Start;
+import org.testfx.util.WaitForAsyncUtils;
+
+/** The window used as a person uses it: typed, clicked, dragged, undone, saved and opened again. */
+@ExtendWith(ApplicationExtension.class)
+class WindowTest {
+
+    private Workspace workspace = new Workspace(Document.EMPTY, IdSource.seeded(1));
+    private MainWindow window;
+
+    @Start
+    void start(Stage stage) {
+        workspace = new Workspace(Document.EMPTY, IdSource.seeded(1));
+        window = new MainWindow(stage, workspace);
+        window.show();
+    }
+
+    private static void enter(FxRobot robot, String text) {
+        type(robot, text);
+        robot.type(KeyCode.ENTER);
+        WaitForAsyncUtils.waitForFxEvents();
+    }
+
+    /** Types into whatever has the focus, letter by letter but without the pauses of a person. */
+    private static void type(FxRobot robot, String text) {
+        robot.interact(() -> text.codePoints().mapToObj(Character::toString).forEach(letter -> {
+            Node target = robot.targetWindow().getScene().getFocusOwner();
+            Event.fireEvent(
+                    target,
+                    new KeyEvent(KeyEvent.KEY_TYPED, letter, "", KeyCode.UNDEFINED, false, false, false, false));
+        }));
+    }
+
+    private void rule(FxRobot robot, String text) {
+        robot.clickOn("#rule-line");
+        enter(robot, text);
+    }
+
+    private Entity entity(String name) {
+        return workspace.design().entity(name).orElseThrow(() -> new AssertionError("no entity " + name));
+    }
+
+    private void choose(FxRobot robot, String name) {
+        Id id = entity(name).id();
+        robot.interact(() -> workspace.choose(id));
+    }
+
+    private static String text(FxRobot robot, String query) {
+        return robot.lookup(query).queryAs(Labeled.class).getText();
+    }
+
+    private static String sql(FxRobot robot, String query) {
+        WaitForAsyncUtils.waitForFxEvents();
+        return robot.lookup(query).queryAs(StyleClassedTextArea.class).getText();
+    }
+
+    private void drawTwo(FxRobot robot) {
+        robot.clickOn("#sheet");
+        WaitForAsyncUtils.waitForFxEvents();
+        enter(robot, "Apiary");
+        enter(robot, "code: text 6 (key)");
+        enter(robot, "name: text 60");
+        robot.type(KeyCode.ESCAPE);
+        rule(robot, "Each hive stands in exactly one apiary; each apiary shelters any number of hives.");
+        rule(robot, "Each hive has stand no: whole 500 (key), [colour]: text 20.");
+    }
+
+    @Test
+    void from_an_empty_window_to_sql_that_an_engine_takes(FxRobot robot) throws Exception {
+        drawTwo(robot);
+        choose(robot, "Hive");
+
+        assertThat(sql(robot, "#gloss-sql"))
+                .contains("CREATE TABLE hive", "CONSTRAINT hive_stands_in_apiary", "colour      varchar(20)");
+        robot.clickOn("#step-sql");
+        assertThat(sql(robot, "#script")).contains("CREATE TABLE apiary");
+        robot.clickOn("#dialect").clickOn("H2");
+        robot.clickOn("#try-script");
+        WaitForAsyncUtils.waitFor(
+                10, TimeUnit.SECONDS, () -> text(robot, "#sql-verdict").contains("accepted all 3 statements"));
+        assertThat(workspace.dialect().name()).isEqualTo("h2");
+        try (Connection connection = BuiltInEngine.H2.open()) {
+            assertThat(ScriptRun.of(ScriptWriter.definitions(workspace.schema(), workspace.dialect()), connection)
+                            .refusal())
+                    .isEmpty();
+        }
+    }
+
+    @Test
+    void every_step_is_undone_and_done_again_to_the_same_document(FxRobot robot) {
+        drawTwo(robot);
+        Document after = workspace.document();
+        int steps = 0;
+        while (workspace.undoable().isPresent()) {
+            robot.interact(workspace::undo);
+            steps++;
+        }
+        assertThat(steps).isEqualTo(5);
+        assertThat(workspace.design().entities()).isEmpty();
+        for (int i = 0; i < steps; i++) {
+            robot.interact(workspace::redo);
+        }
+        assertThat(workspace.document()).isEqualTo(after);
+        robot.clickOn("#sheet").press(KeyCode.CONTROL).type(KeyCode.Z).release(KeyCode.CONTROL);
+        assertThat(workspace.document()).isNotEqualTo(after);
+    }
+
+    @Test
+    void a_drag_from_a_cards_edge_relates_two_entities_and_opens_their_sentences(FxRobot robot) {
+        rule(robot, "Each keeper has keeper no: counted (key).");
+        rule(robot, "Each hive has code: text 6 (key).");
+        WaitForAsyncUtils.waitForFxEvents();
+        Bounds keeper = onScreen(robot, "#card-keeper");
+        Bounds hive = onScreen(robot, "#card-hive");
+        robot.drag(keeper.getMaxX() - 2, keeper.getMinY() + 20).dropTo(hive.getMinX() + 40, hive.getMinY() + 20);
+        WaitForAsyncUtils.waitForFxEvents();
+
+        assertThat(workspace.design().relationships()).hasSize(1);
+        robot.clickOn("#verb-1").push(KeyCode.CONTROL, KeyCode.A);
+        enter(robot, "looks after");
+        Relationship made = workspace.design().relationships().get(0);
+        assertThat(made.first().verb()).isEqualTo("looks after");
+        robot.clickOn("#quantity-1").clickOn("at most one");
+        assertThat(workspace.design().relationships().get(0).second().cardinality())
+                .hasToString("0..1");
+    }
+
+    private static Bounds onScreen(FxRobot robot, String query) {
+        Node node = robot.lookup(query).query();
+        return node.localToScreen(node.getBoundsInLocal());
+    }
+
+    @Test
+    void a_moved_card_stays_where_it_was_put_after_saving_and_opening(FxRobot robot, @TempDir Path folder) {
+        drawTwo(robot);
+        Bounds card = onScreen(robot, "#card-apiary");
+        robot.drag(card.getMinX() + 60, card.getMinY() + 20).dropBy(100, 160);
+        var position = workspace.document().position(entity("Apiary").id());
+        Path file = folder.resolve("mine.able.json");
+        robot.interact(() -> window.files().saveAs(file));
+        Document saved = workspace.document();
+        robot.interact(() -> workspace.open(Document.EMPTY, Optional.empty()));
+        robot.interact(() -> window.files().open(file));
+
+        assertThat(workspace.document()).isEqualTo(saved);
+        assertThat(workspace.document().position(entity("Apiary").id())).isEqualTo(position);
+        assertThat(workspace.isSaved()).isTrue();
+    }
+
+    @Test
+    void a_damaged_file_is_refused_in_words_and_nothing_is_lost(FxRobot robot, @TempDir Path folder) throws Exception {
+        drawTwo(robot);
+        Document before = workspace.document();
+        Path bad = Files.writeString(folder.resolve("bad.able.json"), "{\"version\": 1,\n \"entities\": [");
+        robot.interact(() -> window.files().open(bad));
+        WaitForAsyncUtils.waitForFxEvents();
+
+        assertThat(workspace.document()).isSameAs(before);
+        assertThat(text(robot, "#rule-answer")).contains("bad.able.json").contains("line 2");
+        robot.interact(() -> window.files().saveAs(folder));
+        assertThat(text(robot, "#rule-answer")).contains("it is a folder");
+    }
+
+    @Test
+    void rename_delete_and_what_is_not_understood(FxRobot robot) {
+        drawTwo(robot);
+        choose(robot, "Hive");
+        robot.interact(() -> window.sheet().requestFocus());
+        robot.type(KeyCode.F2);
+        enter(robot, "Colony");
+        assertThat(workspace.schema().table("colony")).isPresent();
+        robot.clickOn("#rule-line");
+        type(robot, "Each colony stands in exctly one apiary.");
+        assertThat(text(robot, "#rule-answer")).contains("«exctly»");
+        robot.type(KeyCode.ENTER);
+        type(robot, "exactly");
+        robot.type(KeyCode.ESCAPE);
+        choose(robot, "Colony");
+        robot.interact(() -> window.sheet().requestFocus());
+        robot.type(KeyCode.DELETE);
+        assertThat(workspace.design().entities()).extracting(Entity::name).containsExactly("Apiary");
+        assertThat(workspace.design().relationships()).isEmpty();
+    }
+
+    @Test
+    void rows_are_typed_pasted_and_judged(FxRobot robot) {
+        drawTwo(robot);
+        choose(robot, "Apiary");
+        robot.clickOn("#rows-title").clickOn("#add-row");
+        TableView<?> table = robot.lookup("#rows-table").queryTableView();
+        robot.clickOn(table).type(KeyCode.HOME);
+        robot.interact(() -> {
+            var content = new ClipboardContent();
+            content.putString("code\tname\nAV-01\tMill bank\nAV-01\tHigh copse\n");
+            Clipboard.getSystemClipboard().setContent(content);
+        });
+        robot.clickOn("#paste-rows");
+
+        assertThat(entity("Apiary").body().rows()).hasSize(3);
+        assertThat(text(robot, "#rows-title")).contains("2 break a rule");
+        assertThat(RowJudge.judge(workspace.design()))
+                .extracting(f -> f.text())
+                .anyMatch(said -> said.contains("is the key of row 2 already"));
+        robot.interact(() -> {
+            table.getSelectionModel().clearSelection();
+            table.getSelectionModel().select(0);
+        });
+        robot.clickOn("#delete-rows");
+        assertThat(entity("Apiary").body().rows()).hasSize(2);
+    }
+
+    @Test
+    void a_cell_is_typed_over_and_a_parent_picked_by_name(FxRobot robot) {
+        drawTwo(robot);
+        robot.interact(() -> {
+            try {
+                workspace.open(DocumentFile.read(Path.of("../demo/alder-valley.able.json")), Optional.empty());
+            } catch (FileProblem e) {
+                throw new AssertionError(e);
+            }
+        });
+        choose(robot, "Hive");
+        robot.clickOn("#rows-title");
+        WaitForAsyncUtils.waitForFxEvents();
+        Node cell = robot.lookup("Mill bank · AV-01").query();
+        robot.doubleClickOn(cell);
+        robot.push(KeyCode.CONTROL, KeyCode.A);
+        enter(robot, "High c");
+        WaitForAsyncUtils.waitForFxEvents();
+
+        assertThat(robot.lookup("Mill bank · AV-01").tryQuery()).isEmpty();
+        var first = entity("Hive").body().rows().get(0);
+        assertThat(new RowValues(workspace.design())
+                        .values(
+                                first,
+                                new Keys(workspace.design()).of(entity("Hive").id())))
+                .first()
+                .isEqualTo("AV-02");
+    }
+
+    @Test
+    void a_wide_entity_is_taken_apart_by_its_dependencies(FxRobot robot) {
+        rule(
+                robot,
+                "Each log has hive code: text 5 (key), visited on: date (key), apiary: text 40, landowner: text 60.");
+        robot.clickOn("#step-normal-forms");
+        rule(robot, "hive code -> apiary");
+        rule(robot, "apiary -> landowner");
+        WaitForAsyncUtils.waitForFxEvents();
+
+        assertThat(text(robot, "#rung-2NF")).contains("✕");
+        assertThat(text(robot, "#forms-reason")).startsWith("apiary and landowner hang on hive code alone");
+        assertThat(text(robot, "#forms-proof"))
+                .contains("nothing lost when joined")
+                .contains("all dependencies kept");
+        robot.clickOn("#take-apart");
+        assertThat(workspace.design().entities()).extracting(Entity::name).containsExactly("Hive", "Apiary", "Log");
+        assertThat(workspace.design().relationships()).hasSize(2);
+        robot.interact(workspace::undo);
+        assertThat(workspace.design().entities()).extracting(Entity::name).containsExactly("Log");
+    }
+
+    @Test
+    void a_key_is_chosen_among_candidates_and_carries_through(FxRobot robot) {
+        drawTwo(robot);
+        choose(robot, "Apiary");
+        robot.clickOn("#step-keys").clickOn("#candidate-apiary-no").clickOn("#make-key");
+        WaitForAsyncUtils.waitForFxEvents();
+
+        assertThat(workspace.schema().table("hive").orElseThrow().column("apiary_no"))
+                .isPresent();
+        assertThat(workspace.schema().table("apiary").orElseThrow().uniques())
+                .as("the old key stays unique")
+                .hasSize(1);
+    }
+
+    @Test
+    void an_attribute_is_corrected_in_the_gloss(FxRobot robot) {
+        drawTwo(robot);
+        choose(robot, "Hive");
+        robot.clickOn("#column-colour");
+        WaitForAsyncUtils.waitForFxEvents();
+        robot.clickOn("#attribute-rule");
+        enter(robot, "one of white, sage");
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(sql(robot, "#gloss-sql")).contains("CHECK (colour in ('white', 'sage'))");
+        robot.clickOn("#attribute-default");
+        enter(robot, "white");
+        WaitForAsyncUtils.waitForFxEvents();
+        robot.clickOn("#attribute-optional");
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(sql(robot, "#gloss-sql")).contains("DEFAULT 'white' NOT NULL");
+        robot.clickOn("#attribute-type");
+        robot.push(KeyCode.CONTROL, KeyCode.A);
+        enter(robot, "txt 4");
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(text(robot, "#rule-answer")).contains("'txt 4' is no type");
+    }
+
+    @Test
+    void what_is_undecided_holds_back_only_the_script(FxRobot robot) {
+        rule(robot, "Each hive has colour.");
+        robot.interact(() -> workspace.stepProperty().set(Step.SQL));
+        WaitForAsyncUtils.waitForFxEvents();
+
+        assertThat(robot.lookup("·  Hive: colour has no type yet").tryQuery()).isPresent();
+        assertThat(sql(robot, "#gloss-sql")).contains("colour undecided");
+    }
+}
