@@ -1,11 +1,13 @@
 package ableschema.cli;
 
 import ableschema.core.store.FileProblem;
+import ableschema.core.words.Spelling;
 import java.io.OutputStreamWriter;
 import java.io.PrintStream;
 import java.io.PrintWriter;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.Callable;
@@ -60,12 +62,27 @@ public final class Able implements Callable<Integer> {
     }
 
     private static int wrongUse(CommandLine.ParameterException e, PrintWriter messages) {
+        if (e instanceof UnmatchedArgumentException && e.getCommandLine().getCommand() instanceof Able) {
+            messages.println("able: " + unknownCommand(e.getCommandLine()) + " (see able --help)");
+            return Exit.WRONG_USE;
+        }
         String message = String.valueOf(e.getMessage());
         List<String> meant = e instanceof UnmatchedArgumentException unmatched ? unmatched.getSuggestions() : List.of();
         String hint = meant.isEmpty() ? "" : "; did you mean '" + meant.get(0).trim() + "'?";
         String name = e.getCommandLine().getCommandSpec().qualifiedName();
         messages.println("able: " + oneLine(message) + hint + " (see " + name + " --help)");
         return Exit.WRONG_USE;
+    }
+
+    /** More than a file stands where only a file can: its first word was meant as a command. */
+    private static String unknownCommand(CommandLine line) {
+        String word = line.getParseResult().originalArgs().get(0);
+        return line.getSubcommands().keySet().stream()
+                .min(Comparator.comparingInt(each -> Spelling.distance(each, word)))
+                .filter(each -> Spelling.distance(each, word) <= 2)
+                .map(each -> "unknown command '" + word + "'; did you mean '" + each + "'?")
+                .orElse("unknown command or option '" + word + "'; the commands are "
+                        + String.join(", ", line.getSubcommands().keySet()));
     }
 
     private static int failed(Exception e, PrintWriter messages) {

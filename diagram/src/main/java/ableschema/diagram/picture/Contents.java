@@ -9,9 +9,9 @@ import ableschema.core.design.End;
 import ableschema.core.design.Entity;
 import ableschema.core.design.EntityKind;
 import ableschema.core.design.Relationship;
+import ableschema.core.design.Side;
 import ableschema.core.document.Document;
 import ableschema.core.schema.Column;
-import ableschema.core.schema.ForeignKey;
 import ableschema.core.schema.Schema;
 import ableschema.core.schema.Table;
 import ableschema.core.sql.Dialect;
@@ -97,8 +97,10 @@ public record Contents(List<Card> cards, List<Link> links) {
         var links = new ArrayList<Link>();
         for (Table table : schema.tables()) {
             cards.add(card(document.design(), table, dialect));
-            table.foreignKeys().forEach(key -> schema.table(key.target())
-                    .ifPresent(target -> links.add(link(document.design(), table, key, target))));
+            // also where a key is still missing, so that there is no foreign key yet
+            Design design = document.design();
+            design.referencesOf(table.origin()).forEach(end -> design.relationship(end.relationship())
+                    .ifPresent(r -> links.add(link(design, table, r, end.side()))));
         }
         return new Contents(cards, links);
     }
@@ -122,19 +124,19 @@ public record Contents(List<Card> cards, List<Link> links) {
         return new Card(table.origin(), table.name(), label, Ink.of(kind), false, key, others);
     }
 
-    private static Link link(Design design, Table table, ForeignKey key, Table target) {
-        boolean optional = table.columns().stream().anyMatch(c -> key.columns().contains(c.name()) && c.nullable());
-        Relationship relationship =
-                design.relationship(key.origin().relationship()).orElseThrow(); // the table came from this design
+    /** @param referred the end of the relationship that the table refers to */
+    private static Link link(Design design, Table table, Relationship relationship, Side referred) {
+        End target = relationship.end(referred);
+        boolean optional = design.isOptional(relationship.ref(referred));
         Cardinality children = relationship.isOneToOne()
                 ? Cardinality.AT_MOST_ONE
-                : relationship.end(key.origin().side().other()).cardinality();
+                : relationship.end(referred.other()).cardinality();
         return new Link(
-                key.origin().relationship(),
-                new LinkEnd(target.origin(), optional ? Cardinality.AT_MOST_ONE : Cardinality.EXACTLY_ONE),
+                relationship.id(),
+                new LinkEnd(target.entity(), optional ? Cardinality.AT_MOST_ONE : Cardinality.EXACTLY_ONE),
                 new LinkEnd(table.origin(), children),
-                relationship.end(key.origin().side()).verb(),
-                relationship.end(key.origin().side().other()).verb(),
+                target.verb(),
+                relationship.end(referred.other()).verb(),
                 "");
     }
 }

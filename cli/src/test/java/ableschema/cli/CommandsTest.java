@@ -1,0 +1,230 @@
+package ableschema.cli;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import java.io.ByteArrayOutputStream;
+import java.io.PrintStream;
+import java.io.RandomAccessFile;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
+
+/** Each command as it is typed: data on standard output, messages on standard error, and the exit code. */
+class CommandsTest {
+
+    private static final String WORKED = "../demo/alder-valley.able.json";
+    private static final String FIELD_LOG = "../demo/field-log.able.json";
+
+    @TempDir
+    private Path folder;
+
+    private record Run(int exit, String out, String err) {
+        JsonNode json() throws Exception {
+            return new ObjectMapper().readTree(out);
+        }
+    }
+
+    private static Run able(String... arguments) {
+        var out = new ByteArrayOutputStream();
+        var err = new ByteArrayOutputStream();
+        int exit = Able.run(
+                new PrintStream(out, true, StandardCharsets.UTF_8),
+                new PrintStream(err, true, StandardCharsets.UTF_8),
+                arguments);
+        return new Run(exit, out.toString(StandardCharsets.UTF_8), err.toString(StandardCharsets.UTF_8));
+    }
+
+    /** Wrong use and unreadable input: exit code 2, nothing on standard output, one line that says all of these. */
+    private static void refused(Run run, String... said) {
+        assertThat(run.exit()).as(run.err()).isEqualTo(2);
+        assertThat(run.out()).isEmpty();
+        assertThat(run.err().lines()).hasSize(1);
+        assertThat(run.err()).contains(said).doesNotContain("Exception").doesNotContain("\tat ");
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"postgresql", "sqlite", "h2", "H2"})
+    void sql_goes_to_standard_output_or_to_a_file(String dialect) throws Exception {
+        Run run = able("sql", WORKED, "--dialect", dialect);
+        Path out = folder.resolve("out.sql");
+        Run toFile = able("sql", WORKED, "--dialect", dialect, "--rows", "-o", out.toString());
+
+        assertThat(run.exit()).isZero();
+        assertThat(run.err()).isEmpty();
+        assertThat(run.out()).contains("CREATE TABLE hive").doesNotContain("INSERT");
+        assertThat(toFile.exit()).isZero();
+        assertThat(toFile.out()).isEmpty();
+        assertThat(Files.readString(out))
+                .startsWith(run.out().lines().findFirst().orElseThrow())
+                .contains("INSERT INTO hive");
+    }
+
+    @Test
+    void what_is_undecided_is_listed_and_no_sql_is_written() throws Exception {
+        Path open = Files.writeString(
+                folder.resolve("open.able.json"),
+                """
+                {"version": 1, "entities": [{"id": "e:000001", "name": "Hive",
+                  "attributes": [{"id": "a:000001", "name": "colour"}]}]}""");
+        Path out = folder.resolve("out.sql");
+        Run run = able("sql", open.toString(), "--dialect", "h2", "-o", out.toString());
+
+        assertThat(run.exit()).isEqualTo(1);
+        assertThat(run.out()).isEmpty();
+        assertThat(run.err()).isEqualTo("undecided: Hive: colour has no type yet\n");
+        assertThat(out).doesNotExist();
+        assertThat(able("tables", open.toString(), "--json")
+                        .json()
+                        .at("/tables/0/columns/0/type")
+                        .asText())
+                .isEqualTo("undecided");
+        assertThat(able("draw", open.toString(), "-o", folder.resolve("o.svg").toString())
+                        .exit())
+                .isZero();
+    }
+
+    @Test
+    void tables_are_printed_as_the_product_says() throws Exception {
+        JsonNode tables = able("tables", WORKED, "--json").json().get("tables");
+        JsonNode keeper = tables.get(3);
+
+        assertThat(tables).hasSize(11);
+        assertThat(keeper.get("name").asText()).isEqualTo("keeper");
+        assertThat(keeper.get("columns").get(0).toString())
+                .isEqualTo(
+                        "{\"name\":\"keeper_no\",\"type\":\"integer\",\"nullable\":false,\"default\":null,\"identity\":{\"start\":101,\"step\":1}}");
+        assertThat(keeper.get("primaryKey").toString())
+                .isEqualTo("{\"name\":\"keeper_key\",\"columns\":[\"keeper_no\"]}");
+        assertThat(keeper.get("foreignKeys").get(0).toString())
+                .isEqualTo(
+                        "{\"name\":\"keeper_is_mentored_by_mentor\",\"columns\":[\"mentor_no\"],\"references\":"
+                                + "{\"table\":\"keeper\",\"columns\":[\"keeper_no\"]},\"onDelete\":\"no action\",\"onUpdate\":\"no action\"}");
+        assertThat(tables.get(1).get("checks").get(1).get("expression").asText())
+                .isEqualTo("set_up_on >= '1990-01-01'");
+        assertThat(keeper.get("indexes").get(0).toString())
+                .isEqualTo("{\"name\":\"keeper_mentor_no_index\",\"columns\":[\"mentor_no\"],\"unique\":false}");
+    }
+
+    @Test
+    void tables_name_types_of_the_standard_or_of_a_dialect() throws Exception {
+        String standard = able("tables", WORKED, "--json").out();
+        String postgresql =
+                able("tables", WORKED, "--json", "--dialect", "postgresql").out();
+
+        assertThat(standard).contains("\"char(36)\"").contains("\"clob\"");
+        assertThat(postgresql).contains("\"uuid\"").contains("\"text\"");
+    }
+
+    @Test
+    void normalize_prints_one_object_a_line_in_the_order_of_the_files() throws Exception {
+        Path text = Files.writeString(folder.resolve("r.txt"), "# a textbook case\n\nR(S, J, T)\nS, J -> T\nT -> J\n");
+        Run run = able("normalize", FIELD_LOG, text.toString(), "--json");
+        List<String> lines = run.out().lines().toList();
+        JsonNode textbook = new ObjectMapper().readTree(lines.get(1));
+
+        assertThat(run.exit()).isZero();
+        assertThat(lines).hasSize(2);
+        assertThat(new ObjectMapper().readTree(lines.get(0)).get("normalForm").asText())
+                .isEqualTo("1NF");
+        assertThat(textbook.get("keys").toString()).isEqualTo("[[\"S\",\"J\"],[\"S\",\"T\"]]");
+        assertThat(textbook.get("primeAttributes").toString()).isEqualTo("[\"S\",\"J\",\"T\"]");
+        assertThat(textbook.get("normalForm").asText()).isEqualTo("3NF");
+        assertThat(textbook.at("/minimalCover/0").toString()).isEqualTo("{\"from\":[\"S\",\"J\"],\"to\":[\"T\"]}");
+        assertThat(textbook.at("/decompositions/1").toString())
+                .isEqualTo(
+                        "{\"goal\":\"BCNF\",\"relations\":[{\"attributes\":[\"J\",\"T\"],\"key\":[\"T\"]},"
+                                + "{\"attributes\":[\"S\",\"T\"],\"key\":[\"S\",\"T\"]}],\"lossless\":true,\"preservesDependencies\":false}");
+    }
+
+    @Test
+    void an_entity_of_a_design_is_named_where_there_are_several() {
+        refused(able("normalize", WORKED), "9 entities", "--entity", "Apiary, Hive");
+        refused(able("normalize", WORKED, "--entity", "Hvie"), "no entity called 'Hvie'");
+        assertThat(able("normalize", WORKED, "--entity", "hive").out()).startsWith("Hive is in BCNF");
+    }
+
+    @ParameterizedTest
+    @CsvSource({"concept, crowsfoot, svg", "tables, minmax, svg", "concept, chen, png"})
+    void pictures_are_drawn_in_each_view_and_notation(String view, String notation, String ending) throws Exception {
+        Path out = folder.resolve("p." + ending);
+        Run run = able("draw", WORKED, "-o", out.toString(), "--view", view, "--notation", notation);
+
+        assertThat(run.exit()).as(run.err()).isZero();
+        byte[] bytes = Files.readAllBytes(out);
+        assertThat(new String(bytes, 0, 5, StandardCharsets.ISO_8859_1))
+                .isEqualTo(ending.equals("svg") ? "<?xml" : "\u0089PNG\r");
+        assertThat(bytes.length).isGreaterThan(10_000);
+    }
+
+    @Test
+    void wrong_use_is_told_in_one_line() {
+        refused(able("sql", WORKED), "--dialect");
+        refused(able("sql", WORKED, "--dialect", "postgre"), "unknown dialect 'postgre'", "did you mean 'postgresql'?");
+        refused(able("sql", WORKED, "--dialect", "db"), "the dialects are postgresql, sqlite, h2");
+        refused(able("sql"), "FILE");
+        refused(able("draw", WORKED, "-o", "x.gif"), "x.gif", ".svg or .png");
+        refused(able("draw", WORKED, "-o", "x.svg", "--notation", "arrows"), "arrows");
+        refused(able("sqll", WORKED), "sqll");
+        refused(able("sql", WORKED, "--dialect", "h2", "--row"), "--row");
+    }
+
+    @Test
+    void unreadable_input_is_told_in_one_line_and_nothing_is_overwritten() throws Exception {
+        Path damaged = Files.writeString(folder.resolve("d.able.json"), "{\"version\": 1,\n\"entities\": [}");
+        Path newer = Files.writeString(folder.resolve("n.able.json"), "{\"version\": 2}");
+        Path empty = Files.writeString(folder.resolve("e.able.json"), "");
+        Path huge = folder.resolve("h.able.json");
+        try (var file = new RandomAccessFile(huge.toFile(), "rw")) {
+            file.setLength(50L * 1024 * 1024);
+        }
+        Path kept = Files.writeString(folder.resolve("kept.sql"), "mine");
+
+        for (String command : List.of("sql", "tables", "draw", "normalize")) {
+            refused(on(command, folder.resolve("gone.able.json"), kept), "gone.able.json", "there is no such file");
+            refused(on(command, damaged, kept), "line 2", "not JSON");
+            refused(on(command, newer, kept), "format version 2", "newer");
+            refused(on(command, empty, kept), "it is empty");
+            refused(on(command, huge, kept), "50 MB");
+        }
+        refused(able("tables", folder.toString()), "it is a folder");
+        refused(able("sql", WORKED, "--dialect", "h2", "-o", folder.toString()), "cannot write", "it is a folder");
+        refused(able("sql", WORKED, "--dialect", "h2", "-o", folder + "/no/x.sql"), "cannot write", "does not exist");
+        refused(able(damaged.toString()), "line 2");
+        assertThat(kept).hasContent("mine");
+    }
+
+    private static Run on(String command, Path file, Path kept) {
+        return switch (command) {
+            case "sql" -> able("sql", file.toString(), "--dialect", "h2", "-o", kept.toString());
+            case "draw" ->
+                able(
+                        "draw",
+                        file.toString(),
+                        "-o",
+                        kept.resolveSibling("kept.svg").toString());
+            default -> able(command, file.toString());
+        };
+    }
+
+    @Test
+    void faulty_relation_text_is_told_with_its_line() throws Exception {
+        Path text = Files.writeString(folder.resolve("r.txt"), "R(A, B)\nA => B\n");
+
+        refused(able("normalize", text.toString(), "--json"), "r.txt", "line 2", "'->'");
+    }
+
+    @Test
+    void help_and_version_are_there() {
+        assertThat(able("--version").out()).startsWith("Able Schema");
+        assertThat(able("--help").out()).contains("sql", "normalize", "Exit codes");
+        assertThat(able("sql", "--help").exit()).isZero();
+    }
+}

@@ -1,0 +1,108 @@
+package ableschema.diagram.export;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import ableschema.core.design.Attribute;
+import ableschema.core.design.Body;
+import ableschema.core.design.Cardinality;
+import ableschema.core.design.DataTypes;
+import ableschema.core.design.Design;
+import ableschema.core.design.End;
+import ableschema.core.design.Entity;
+import ableschema.core.design.IdKind;
+import ableschema.core.design.IdSource;
+import ableschema.core.design.Relationship;
+import ableschema.core.document.Detail;
+import ableschema.core.document.Document;
+import ableschema.core.document.Notation;
+import ableschema.core.store.DocumentFile;
+import ableschema.diagram.layout.AutoLayout;
+import ableschema.diagram.picture.Picture;
+import ableschema.diagram.picture.PictureMaker;
+import ableschema.diagram.picture.View;
+import java.io.ByteArrayInputStream;
+import java.nio.file.Path;
+import java.util.List;
+import javax.imageio.ImageIO;
+import javax.xml.parsers.DocumentBuilderFactory;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+import org.w3c.dom.NodeList;
+
+class PictureFileTest {
+
+    private static org.w3c.dom.Document parsed(byte[] svg) throws Exception {
+        var factory = DocumentBuilderFactory.newInstance();
+        factory.setFeature("http://apache.org/xml/features/nonvalidating/load-external-dtd", false);
+        return factory.newDocumentBuilder().parse(new ByteArrayInputStream(svg));
+    }
+
+    private static String texts(byte[] svg) throws Exception {
+        NodeList nodes = parsed(svg).getElementsByTagName("text");
+        var texts = new StringBuilder();
+        for (int i = 0; i < nodes.getLength(); i++) {
+            texts.append(nodes.item(i).getTextContent()).append('\n');
+        }
+        return texts.toString();
+    }
+
+    private static Picture picture(Document document, View view) {
+        return PictureMaker.of(document.moved(AutoLayout.forUnplaced(document)), view, Notation.CROWSFOOT);
+    }
+
+    @Test
+    void an_svg_holds_every_name_as_text() throws Exception {
+        Document demo = DocumentFile.read(Path.of("../demo/alder-valley.able.json"));
+        String concept = texts(PictureFile.svg(picture(demo, View.CONCEPT), Detail.EVERYTHING));
+        String tables = texts(PictureFile.svg(picture(demo, View.TABLES), Detail.EVERYTHING));
+
+        demo.design().entities().forEach(entity -> assertThat(concept).contains(entity.name()));
+        demo.design().relationships().forEach(r -> assertThat(concept)
+                .containsAnyOf(r.first().verb(), r.second().verb()));
+        demo.schema().tables().forEach(table -> table.columns()
+                .forEach(column -> assertThat(tables).contains(column.name())));
+    }
+
+    @ParameterizedTest
+    @ValueSource(
+            strings = {
+                "<script>alert(1)</script>",
+                "]]> & \"quoted\" 'it'",
+                "null \u0000 and \u0007 bell and \uFFFF",
+                "line\nbreak\ttab",
+                "🐝 🍯",
+                "خلية النحل",
+                "long name long name long name long name long name long name long name long name long name",
+                "\uD83D alone",
+                ""
+            })
+    void no_name_breaks_an_svg_or_a_png(String name) throws Exception {
+        IdSource ids = IdSource.seeded(1);
+        var attribute = Attribute.named(ids.next(IdKind.ATTRIBUTE), name).withType(DataTypes.parse("date"));
+        var body = Body.EMPTY.with(attribute);
+        var one = Entity.named(ids.next(IdKind.ENTITY), name).withBody(body);
+        var other = Entity.named(ids.next(IdKind.ENTITY), "Hive");
+        var relationship = Relationship.between(
+                ids.next(IdKind.RELATIONSHIP),
+                new End(one.id(), name, Cardinality.EXACTLY_ONE, name),
+                new End(other.id(), name, Cardinality.ANY_NUMBER, ""));
+        Document document = Document.EMPTY.with(Design.of(List.of(one, other), List.of(relationship)));
+
+        for (View view : View.values()) {
+            Picture picture = picture(document, view);
+            var svg = parsed(PictureFile.svg(picture, Detail.EVERYTHING));
+            assertThat(svg.getElementsByTagName("script").getLength()).isZero();
+            byte[] png = PictureFile.png(picture, Detail.EVERYTHING);
+            assertThat(ImageIO.read(new ByteArrayInputStream(png)).getWidth()).isGreaterThan(100);
+        }
+    }
+
+    @Test
+    void an_empty_design_gives_an_empty_picture() throws Exception {
+        Picture empty = picture(Document.EMPTY, View.CONCEPT);
+
+        assertThat(texts(PictureFile.svg(empty, Detail.EVERYTHING))).isEmpty();
+        assertThat(PictureFile.png(empty, Detail.EVERYTHING)).isNotEmpty();
+    }
+}
