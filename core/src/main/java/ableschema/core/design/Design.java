@@ -1,6 +1,7 @@
 package ableschema.core.design;
 
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -20,6 +21,7 @@ public final class Design {
     private final Map<Id, Entity> entityById = new HashMap<>();
     private final Map<Id, Relationship> relationshipById = new HashMap<>();
     private final Map<Id, Id> ownerOfAttribute = new HashMap<>();
+    private final Map<Id, List<EndRef>> references = new HashMap<>();
 
     private Design(List<Entity> entities, List<Relationship> relationships) {
         this.entities = List.copyOf(entities);
@@ -29,6 +31,7 @@ public final class Design {
         this.entities.forEach(entity -> registerAttributes(entity.id(), entity.body()));
         this.relationships.forEach(each -> registerAttributes(each.id(), each.body()));
         this.relationships.forEach(this::requireEnds);
+        this.relationships.forEach(this::registerReferences);
     }
 
     /**
@@ -55,6 +58,15 @@ public final class Design {
                 throw new IllegalArgumentException("relationship " + relationship.id() + " refers to entity "
                         + end.entity() + ", which is not in the design");
             }
+        });
+    }
+
+    private void registerReferences(Relationship each) {
+        Id holder = each.holder().orElse(each.id());
+        List<EndRef> ends = references.computeIfAbsent(holder, h -> new ArrayList<>());
+        each.referred().ifPresentOrElse(side -> ends.add(each.ref(side)), () -> {
+            ends.add(each.ref(Side.FIRST));
+            ends.add(each.ref(Side.SECOND));
         });
     }
 
@@ -104,20 +116,10 @@ public final class Design {
 
     /**
      * The ends that rows of this entity or many-to-many refer to, in the order of the relationships; for a many-to-many
-     * its own two ends.
+     * its own two ends. A relationship that is not many-to-many has no rows, and so none.
      */
     public List<EndRef> referencesOf(Id owner) {
-        Optional<Relationship> pairing = relationship(owner);
-        if (pairing.isPresent()) {
-            return List.of(pairing.get().ref(Side.FIRST), pairing.get().ref(Side.SECOND));
-        }
-        var references = new ArrayList<EndRef>();
-        for (Relationship each : relationships) {
-            each.referred()
-                    .filter(side -> each.end(side.other()).entity().equals(owner))
-                    .ifPresent(side -> references.add(each.ref(side)));
-        }
-        return references;
+        return Collections.unmodifiableList(references.getOrDefault(owner, List.of()));
     }
 
     /** The entity that a reference leads to. */

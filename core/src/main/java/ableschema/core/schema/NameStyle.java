@@ -2,9 +2,9 @@ package ableschema.core.schema;
 
 import static java.util.stream.Collectors.joining;
 
-import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
+import java.util.regex.Pattern;
 import java.util.stream.Stream;
 
 /** How the words of a name are written as one identifier. */
@@ -37,12 +37,14 @@ public enum NameStyle {
         }
     };
 
+    private static final Pattern BETWEEN_WORDS = Pattern.compile("[^\\p{L}\\p{M}\\p{Nd}]+");
+
     abstract String joined(List<String> words);
 
     /** Writes phrases as one identifier; what is neither letter nor digit only separates words, if any words are left. */
     public String of(String... phrases) {
         List<String> words = Stream.of(phrases)
-                .flatMap(phrase -> Arrays.stream(phrase.split("[^\\p{L}\\p{M}\\p{Nd}]+")))
+                .flatMap(phrase -> BETWEEN_WORDS.splitAsStream(phrase))
                 .filter(word -> !word.isEmpty())
                 .toList();
         return words.isEmpty() ? String.join(" ", phrases).strip() : joined(words);

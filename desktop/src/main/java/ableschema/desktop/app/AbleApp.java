@@ -23,7 +23,7 @@ public final class AbleApp extends Application {
 
     @Override
     public void start(Stage stage) {
-        var workspace = new Workspace(first, IdSource.random());
+        var workspace = new Workspace(Document.EMPTY, IdSource.random());
         workspace.open(first, from);
         new MainWindow(stage, workspace).show();
     }

@@ -94,7 +94,9 @@ public final class RouteView extends VBox {
         String name = workspace
                 .file()
                 .map(path -> path.getFileName().toString().replace(".able.json", ""))
-                .orElse("not saved yet");
+                .orElseGet(() -> workspace.document().title().isEmpty()
+                        ? "not saved yet"
+                        : workspace.document().title());
         file.setText(workspace.isSaved() ? name : name + " ·");
     }
 

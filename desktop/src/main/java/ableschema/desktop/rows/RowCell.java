@@ -85,7 +85,7 @@ final class RowCell extends TableCell<Row, Row> {
         boolean typing = !typed.isEmpty();
         String start = typing ? typed : getText();
         Optional<EndRef> end = part.through();
-        Node editor = end.isPresent() ? picker(end.get(), start) : field(start, typing);
+        Node editor = end.isPresent() ? picker(end.get(), start, typing) : field(start, typing);
         setText(null);
         setGraphic(editor);
         editor.requestFocus();
@@ -100,21 +100,22 @@ final class RowCell extends TableCell<Row, Row> {
                 commit(field.getText());
             }
         });
-        if (typing) {
-            Platform.runLater(field::end);
-        } else {
-            field.selectAll();
-        }
+        showStart(field, typing);
         return field;
     }
 
-    private ComboBox<String> picker(EndRef end, String start) {
+    /** What was typed goes on at its end; what stood there is replaced by the first letter. */
+    private static void showStart(TextField field, boolean typing) {
+        Platform.runLater(typing ? field::end : field::selectAll);
+    }
+
+    private ComboBox<String> picker(EndRef end, String start, boolean typing) {
         RowEntry rows = entry.get();
         var box = new ComboBox<String>();
         box.setEditable(true);
         rows.parents(end).forEach(parent -> box.getItems().add(rows.nameOfParent(end, parent)));
         box.getEditor().setText(start);
-        box.getEditor().positionCaret(start.length());
+        showStart(box.getEditor(), typing);
         box.setVisibleRowCount(8);
         box.addEventFilter(KeyEvent.KEY_PRESSED, event -> {
             if (event.getCode() == KeyCode.ENTER) {

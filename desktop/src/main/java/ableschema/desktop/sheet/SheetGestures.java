@@ -186,7 +186,7 @@ final class SheetGestures {
         boolean printable = !typed.isEmpty() && !Character.isISOControl(typed.codePointAt(0)) && !typed.isBlank();
         if (event.getTarget() == sheet && printable && !event.isShortcutDown() && !event.isAltDown()) {
             workspace.chooseNothing();
-            entry.newEntity(lastClick.orElseGet(sheet::freePlace), typed);
+            entry.newEntity(lastClick.map(sheet::freePlaceNear).orElseGet(sheet::freePlace), typed);
             lastClick = Optional.empty();
             event.consume();
         }

@@ -4,6 +4,7 @@ import ableschema.core.design.Id;
 import ableschema.core.design.Relationship;
 import ableschema.core.document.Detail;
 import ableschema.core.document.Document;
+import ableschema.core.document.Notation;
 import ableschema.desktop.marks.FxMarks;
 import ableschema.desktop.workspace.Workspace;
 import ableschema.diagram.geometry.Area;
@@ -47,7 +48,8 @@ public final class SheetView extends Pane {
 
     public SheetView(Workspace workspace) {
         this.workspace = workspace;
-        this.picture = picture();
+        this.picture =
+                PictureMaker.of(workspace.document(), workspace.viewProperty().get(), Notation.CROWSFOOT);
         setId("sheet");
         getStyleClass().add("sheet");
         setFocusTraversable(true);
@@ -85,8 +87,11 @@ public final class SheetView extends Pane {
 
     private Picture picture() {
         Document document = workspace.document();
-        return PictureMaker.of(
-                document, workspace.viewProperty().get(), document.diagram().notation());
+        return PictureMaker.after(
+                picture,
+                document,
+                workspace.viewProperty().get(),
+                document.diagram().notation());
     }
 
     private void draw() {
@@ -212,13 +217,30 @@ public final class SheetView extends Pane {
         for (double y = 40; y < Math.max(200, getHeight() - 120); y += 40) {
             for (double x = 40; x < Math.max(300, getWidth() - 200); x += 40) {
                 Point2D place = toPicture(x, y);
-                var area = new Area(place.getX() - 16, place.getY() - 16, 200, 130);
-                if (picture.cards().values().stream().map(PlacedCard::area).noneMatch(area::meets)) {
+                if (isFree(place)) {
                     return snapped(place);
                 }
             }
         }
         return new Point2D(picture.bounds().x(), snapped(picture.bounds().bottom() + 40));
+    }
+
+    /** This place, or the nearest one where a new card covers no other. */
+    Point2D freePlaceNear(Point2D wanted) {
+        for (double distance = 0; distance < 800; distance += 20) {
+            for (double angle = 0; angle < 2 * Math.PI; angle += Math.PI / 8) {
+                Point2D place = wanted.add(distance * Math.cos(angle), distance * Math.sin(angle));
+                if (isFree(place)) {
+                    return snapped(place);
+                }
+            }
+        }
+        return freePlace();
+    }
+
+    private boolean isFree(Point2D place) {
+        var area = new Area(place.getX() - 16, place.getY() - 16, 200, 130);
+        return picture.cards().values().stream().map(PlacedCard::area).noneMatch(area::meets);
     }
 
     static Point2D snapped(Point2D place) {

@@ -28,6 +28,8 @@ import javafx.beans.property.SimpleObjectProperty;
 /** The document that is worked on, what is chosen in it, and the step in view. All methods are for the window's thread. */
 public final class Workspace {
 
+    private static final int MANY_CARDS = 60;
+
     private final IdSource ids;
     private final Background background = new Background();
     private final ReadOnlyObjectWrapper<Document> document;
@@ -56,9 +58,27 @@ public final class Workspace {
         public static final Notice NONE = new Notice("", false);
     }
 
-    private static Document placed(Document document) {
+    /** Places what has no place; where that takes long, in rows at first and well when that has been worked out. */
+    private Document placed(Document document) {
+        boolean many = AutoLayout.wantingPlaces(document).size() > MANY_CARDS;
+        if (many && document.diagram().positions().isEmpty()) {
+            placeWell(document);
+            return document.moved(AutoLayout.inRows(document));
+        }
         Map<Id, Position> unplaced = AutoLayout.forUnplaced(document);
         return unplaced.isEmpty() ? document : document.moved(unplaced);
+    }
+
+    private void placeWell(Document document) {
+        background.run(
+                "placing the cards",
+                () -> AutoLayout.of(document),
+                positions -> {
+                    if (document.design() == design()) {
+                        apply(new MoveCards(positions, "place the cards"));
+                    }
+                },
+                failure -> complain("the cards could not be placed: " + failure.getMessage()));
     }
 
     public Background background() {

@@ -26,7 +26,7 @@ public final class PictureFile {
 
     private static final double MARGIN = 24;
     private static final double SHARPNESS = 2;
-    private static final double LARGEST_SIDE = 16_000;
+    private static final double LARGEST_SIDE = 8_000;
 
     private PictureFile() {}
 

@@ -3,6 +3,11 @@ package ableschema.diagram.geometry;
 /** A place in a picture, in pixels at 100 %. */
 public record Point(double x, double y) {
 
+    /** The rectangle with this and another point as corners. */
+    public Area to(Point other) {
+        return new Area(x, y, 0, 0).union(new Area(other.x, other.y, 0, 0));
+    }
+
     /** The place {@code by} pixels from here towards another point, but no farther than half the way. */
     public Point towards(Point to, double by) {
         double length = Math.hypot(to.x - x, to.y - y);

@@ -1,6 +1,8 @@
 package ableschema.diagram.layout;
 
+import ableschema.core.design.Entity;
 import ableschema.core.design.Id;
+import ableschema.core.design.Relationship;
 import ableschema.core.document.Document;
 import ableschema.core.document.Position;
 import ableschema.diagram.geometry.Area;
@@ -11,6 +13,7 @@ import ableschema.diagram.picture.View;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Stream;
 import org.eclipse.elk.alg.layered.options.LayeredMetaDataProvider;
 import org.eclipse.elk.alg.layered.options.LayeredOptions;
 import org.eclipse.elk.core.RecursiveGraphLayoutEngine;
@@ -99,15 +102,36 @@ public final class AutoLayout {
 
     /** Places only the cards that have no place yet: all, if none has, else beside what they are linked to. */
     public static Map<Id, Position> forUnplaced(Document document) {
-        Map<Id, Size> sizes = sizes(document);
         Map<Id, Position> known = document.diagram().positions();
+        if (known.keySet().containsAll(wantingPlaces(document))) {
+            return Map.of();
+        }
+        Map<Id, Size> sizes = sizes(document);
         if (sizes.keySet().stream().noneMatch(known::containsKey)) {
             return of(document);
         }
-        if (known.keySet().containsAll(sizes.keySet())) {
-            return Map.of();
-        }
         return new Filling(sizes, known, Contents.of(document, View.TABLES).links()).unplaced();
+    }
+
+    /** Entities and many-to-many relationships: all that has a card in some view. */
+    public static List<Id> wantingPlaces(Document document) {
+        return Stream.concat(
+                        document.design().entities().stream().map(Entity::id),
+                        document.design().relationships().stream()
+                                .filter(Relationship::isManyToMany)
+                                .map(Relationship::id))
+                .toList();
+    }
+
+    /** Places all cards in rows, at once and without looking at what is linked, until they are placed well. */
+    public static Map<Id, Position> inRows(Document document) {
+        var positions = new LinkedHashMap<Id, Position>();
+        List<Id> cards = wantingPlaces(document);
+        int columns = (int) Math.ceil(Math.sqrt(cards.size()));
+        for (int i = 0; i < cards.size(); i++) {
+            positions.put(cards.get(i), new Position(MARGIN + i % columns * 360, MARGIN + i / columns * 320));
+        }
+        return positions;
     }
 
     /** Finds places for new cards among those that stand, which stay where they are. */

@@ -9,7 +9,6 @@ import ableschema.diagram.picture.Picture.DrawnLink;
 import ableschema.diagram.route.Route;
 import ableschema.diagram.text.Face;
 import java.util.ArrayList;
-import java.util.Collection;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
@@ -31,21 +30,21 @@ final class LinkMarks {
     private final Link link;
     private final List<Point> points;
     private final Id id;
-    private final Collection<Area> cards;
-    private final List<Area> occupied;
+    private final Route route;
+    private final Room room;
     private final List<Mark> marks = new ArrayList<>();
 
-    private LinkMarks(Link link, Route route, Collection<Area> cards, List<Area> occupied) {
+    private LinkMarks(Link link, Route route, Room room) {
         this.link = link;
         this.points = route.points();
         this.id = link.relationship();
-        this.cards = cards;
-        this.occupied = occupied;
+        this.route = route;
+        this.room = room;
     }
 
-    /** @param occupied where nothing may be written; grows by what is written */
-    static DrawnLink of(Link link, Route route, Notation notation, Collection<Area> cards, List<Area> occupied) {
-        var drawing = new LinkMarks(link, route, cards, occupied);
+    /** @param room where nothing may be written; grows by what is written */
+    static DrawnLink of(Link link, Route route, Notation notation, Room room) {
+        var drawing = new LinkMarks(link, route, room);
         drawing.line(drawing.points, BEND);
         int last = drawing.points.size() - 1;
         drawing.end(link.first().cardinality(), drawing.points.get(0), drawing.points.get(1), notation, "n");
@@ -70,7 +69,7 @@ final class LinkMarks {
         var axis = new Axis(card, dx, dy);
         Point inner = axis.at(0, -7);
         Point outer = axis.at(22, 7);
-        occupied.add(new Area(inner.x(), inner.y(), 0, 0).union(new Area(outer.x(), outer.y(), 0, 0)));
+        room.take(new Area(inner.x(), inner.y(), 0, 0).union(new Area(outer.x(), outer.y(), 0, 0)));
         if (notation == Notation.CROWSFOOT) {
             crowsFoot(cardinality, axis);
             if (!isUsual(cardinality)) {
@@ -120,7 +119,7 @@ final class LinkMarks {
                         axis.card().x() + 5,
                         axis.dy() > 0 ? axis.card().y() + 14 : axis.card().y() - 6);
         var label = new Mark.Label(id, corner, text, Face.REGULAR, Card.NOTE_SIZE, Ink.MUTED);
-        occupied.add(label.area());
+        room.take(label.area());
         marks.add(label);
     }
 
@@ -138,7 +137,7 @@ final class LinkMarks {
         double height = detail.isEmpty() ? 16 : 30;
         Spot spot = freeSpot(diamond ? width + 44 : width + 8, diamond ? height + 18 : height, diamond);
         Area place = spot.area();
-        occupied.add(place);
+        room.take(place);
         if (diamond) {
             diamond(place);
         }
@@ -180,11 +179,14 @@ final class LinkMarks {
                         .boxed()
                         .flatMap(along -> spots(i, along, width, height, onlyOnLine)))
                 .toList();
+        Room.Near near = room.near(route);
         return spots.stream()
-                .filter(spot -> occupied.stream().noneMatch(spot.area()::meets))
+                .filter(spot -> near.isFree(spot.area()) && near.isOffLines(spot.area()))
                 .findFirst()
+                .or(() ->
+                        spots.stream().filter(spot -> near.isFree(spot.area())).findFirst())
                 .or(() -> spots.stream()
-                        .filter(spot -> cards.stream().noneMatch(spot.area()::meets))
+                        .filter(spot -> near.isOffCards(spot.area()))
                         .findFirst())
                 .orElse(spots.get(0));
     }

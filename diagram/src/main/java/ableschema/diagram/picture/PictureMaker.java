@@ -10,6 +10,7 @@ import ableschema.diagram.picture.Picture.PlacedCard;
 import ableschema.diagram.route.Route;
 import ableschema.diagram.route.Router;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -17,38 +18,56 @@ import java.util.Map;
 /** Makes the picture of a document in which every card has a place; cards without one stand at the origin. */
 public final class PictureMaker {
 
+    private static final Picture NOTHING = new Picture(Map.of(), List.of());
+
     private PictureMaker() {}
 
     public static Picture of(Document document, View view, Notation notation) {
-        Contents contents = Contents.of(document, view);
-        return of(contents, document.diagram().positions(), notation);
+        return of(Contents.of(document, view), document.diagram().positions(), notation, NOTHING);
+    }
+
+    /** Makes the picture after a change; lines that the change does not touch keep their way. */
+    public static Picture after(Picture before, Document document, View view, Notation notation) {
+        return of(Contents.of(document, view), document.diagram().positions(), notation, before);
     }
 
     public static Picture of(Contents contents, Map<Id, Position> positions, Notation notation) {
+        return of(contents, positions, notation, NOTHING);
+    }
+
+    private static Picture of(Contents contents, Map<Id, Position> positions, Notation notation, Picture before) {
         var cards = new LinkedHashMap<Id, PlacedCard>();
         for (Card card : contents.cards()) {
             Position at = positions.getOrDefault(card.id(), new Position(0, 0));
             cards.put(card.id(), new PlacedCard(card, card.at(at.x(), at.y())));
         }
-        return new Picture(cards, lines(contents, cards, notation));
-    }
-
-    private static List<DrawnLink> lines(Contents contents, Map<Id, PlacedCard> cards, Notation notation) {
-        var areas = new LinkedHashMap<Id, Area>();
-        cards.forEach((id, card) -> areas.put(id, card.area()));
         List<Link> links = contents.links().stream()
                 .filter(l -> cards.containsKey(l.first().card())
                         && cards.containsKey(l.second().card()))
                 .toList();
+        return new Picture(cards, lines(links, areas(cards), notation, before));
+    }
+
+    private static Map<Id, Area> areas(Map<Id, PlacedCard> cards) {
+        var areas = new LinkedHashMap<Id, Area>();
+        cards.forEach((id, card) -> areas.put(id, card.area()));
+        return areas;
+    }
+
+    private static Route.Wanted wanted(Link link) {
+        return new Route.Wanted(
+                link.relationship(), link.first().card(), link.second().card());
+    }
+
+    private static List<DrawnLink> lines(List<Link> links, Map<Id, Area> areas, Notation notation, Picture before) {
+        var known = new HashMap<Route.Wanted, Route>();
+        before.lines().forEach(line -> known.put(wanted(line.link()), new Route(line.points())));
         List<Route> routes = new Router(areas)
-                .routes(links.stream()
-                        .map(link -> new Route.Wanted(
-                                link.first().card(), link.second().card()))
-                        .toList());
-        var occupied = new ArrayList<Area>(areas.values());
+                .routes(links.stream().map(PictureMaker::wanted).toList(), areas(before.cards()), known);
+        var room = new Room(areas.values(), routes);
         var drawn = new ArrayList<DrawnLink>();
         for (int i = 0; i < links.size(); i++) {
-            drawn.add(LinkMarks.of(links.get(i), routes.get(i), notation, areas.values(), occupied));
+            drawn.add(LinkMarks.of(links.get(i), routes.get(i), notation, room));
         }
         return drawn;
     }

@@ -1,0 +1,66 @@
+package ableschema.diagram.picture;
+
+import ableschema.diagram.geometry.Area;
+import ableschema.diagram.geometry.Point;
+import ableschema.diagram.route.Route;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.List;
+
+/** Where nothing may be written: on cards, on what has been written, and if it can be helped on lines. */
+final class Room {
+
+    private static final double AROUND = 200;
+
+    private final List<Area> cards;
+    private final List<Area> written = new ArrayList<>();
+    private final List<Stretch> stretches = new ArrayList<>();
+
+    /** A straight stretch of a line. */
+    private record Stretch(Route route, Area area) {}
+
+    Room(Collection<Area> cards, List<Route> routes) {
+        this.cards = List.copyOf(cards);
+        for (Route route : routes) {
+            List<Point> points = route.points();
+            for (int i = 1; i < points.size(); i++) {
+                stretches.add(new Stretch(route, points.get(i - 1).to(points.get(i))));
+            }
+        }
+    }
+
+    void take(Area area) {
+        written.add(area);
+    }
+
+    /** What lies near a line, so that its many possible places need not look at everything. */
+    Near near(Route route) {
+        Area reach = route.points().stream()
+                .map(point -> new Area(point.x(), point.y(), 0, 0))
+                .reduce(Area::union)
+                .orElseThrow() // a route has at least two points
+                .grown(AROUND);
+        return new Near(
+                cards.stream().filter(reach::meets).toList(),
+                written.stream().filter(reach::meets).toList(),
+                stretches.stream()
+                        .filter(stretch -> stretch.route() != route && reach.meets(stretch.area()))
+                        .map(Stretch::area)
+                        .toList());
+    }
+
+    /** The surroundings of one line. */
+    record Near(List<Area> cards, List<Area> written, List<Area> lines) {
+        boolean isFree(Area area) {
+            return isOffCards(area) && written.stream().noneMatch(area::meets);
+        }
+
+        boolean isOffLines(Area area) {
+            return lines.stream().noneMatch(area::meets);
+        }
+
+        boolean isOffCards(Area area) {
+            return cards.stream().noneMatch(area::meets);
+        }
+    }
+}
