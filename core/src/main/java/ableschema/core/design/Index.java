@@ -8,6 +8,11 @@ public record Index(Id id, List<Part> parts, boolean unique, Pins pins) {
         parts = List.copyOf(parts);
     }
 
+    /** Whether this is an index on one attribute and nothing else. */
+    public boolean isOnlyOn(Attribute attribute) {
+        return !unique && parts.size() == 1 && parts.get(0).column().equals(attribute.ref());
+    }
+
     /** One column of an index and its direction. */
     public record Part(ColumnRef column, boolean descending) {}
 }

@@ -12,6 +12,7 @@ import ableschema.core.design.EntityKind;
 import ableschema.core.design.Id;
 import ableschema.core.design.IdKind;
 import ableschema.core.design.IdSource;
+import ableschema.core.design.Index;
 import ableschema.core.design.KeyPart;
 import ableschema.core.design.Lists;
 import ableschema.core.design.Pins;
@@ -80,6 +81,20 @@ public final class Edits {
         }
         String name = unique ? "keep " + attribute.name() + " unique" : "let " + attribute.name() + " repeat";
         return new ChangeBody(owner, body.withUniques(uniques), name);
+    }
+
+    /** Has an attribute indexed because it is often searched, or no longer. */
+    public Edit setSearched(Attribute attribute, boolean searched) {
+        Id owner = ownerOf(attribute);
+        Body body = body(owner);
+        var indexes = new ArrayList<>(body.indexes());
+        indexes.removeIf(each -> each.isOnlyOn(attribute));
+        if (searched) {
+            indexes.add(new Index(
+                    ids.next(IdKind.INDEX), List.of(new Index.Part(attribute.ref(), false)), false, Pins.NONE));
+        }
+        String name = (searched ? "index " : "no longer index ") + attribute.name();
+        return new ChangeBody(owner, body.withIndexes(indexes), name);
     }
 
     /** Keeps several parts unique together. */

@@ -67,13 +67,14 @@ public final class KeyCandidates {
                 .count();
     }
 
-    public static List<KeyCandidate> of(Design design, Entity entity, IdSource ids) {
-        return new KeyCandidates(design, entity, ids).candidates();
+    /** @param named a candidate that the designer has named; empty for none */
+    public static List<KeyCandidate> of(Design design, Entity entity, List<KeyPart> named, IdSource ids) {
+        return new KeyCandidates(design, entity, ids).candidates(named);
     }
 
-    private List<KeyCandidate> candidates() {
+    private List<KeyCandidate> candidates(List<KeyPart> named) {
         var candidates = new ArrayList<KeyCandidate>();
-        for (List<KeyPart> parts : natural()) {
+        for (List<KeyPart> parts : toCompare(named)) {
             candidates.add(natural(parts));
         }
         boolean hasNumber = body.attributes().stream().anyMatch(a -> a.type() instanceof DataType.Counted);
@@ -87,10 +88,12 @@ public final class KeyCandidates {
         return candidates;
     }
 
-    private Set<List<KeyPart>> natural() {
+    private Set<List<KeyPart>> toCompare(List<KeyPart> named) {
         var found = new LinkedHashSet<List<KeyPart>>();
-        if (!body.key().isEmpty()) {
-            found.add(body.key());
+        for (List<KeyPart> parts : List.of(body.key(), named)) {
+            if (!parts.isEmpty()) {
+                found.add(parts);
+            }
         }
         body.uniques().forEach(unique -> found.add(unique.parts()));
         AttributeSet all = theory.analysis().relation().all();
@@ -224,30 +227,21 @@ public final class KeyCandidates {
     }
 
     private KeyCandidate counted() {
-        String name = entity.name().toLowerCase(Locale.ROOT) + " no";
-        var points = List.of(
-                new Point("Follows from the rules", "by making it", Verdict.GOOD),
-                new Point(inRows(0).question(), "no two alike", Verdict.GOOD),
-                new Point("Always there", "yes", Verdict.GOOD),
-                new Point("Made in several places", "two copies clash", Verdict.BAD),
-                new Point("Known to people", "only a number", Verdict.NEUTRAL),
-                bytes(List.of(new DataType.Whole(0))));
-        var attribute = Attribute.named(ids.next(IdKind.ATTRIBUTE), free(name)).withType(new DataType.Counted(1, 1));
+        String name = free(entity.name().toLowerCase(Locale.ROOT) + " no");
+        var attribute = Attribute.named(ids.next(IdKind.ATTRIBUTE), name).withType(new DataType.Counted(1, 1));
         var rows = new ArrayList<Row>();
         for (Row row : body.rows()) {
             rows.add(row.with(attribute.id(), Integer.toString(rows.size() + 1)));
         }
-        return new KeyCandidate(attribute.name(), "counted 1, 2, 3 …", points, false, make(attribute, rows));
+        return made(
+                attribute,
+                "counted 1, 2, 3 …",
+                rows,
+                new Point("Made in several places", "two copies clash", Verdict.BAD),
+                new Point("Known to people", "only a number", Verdict.NEUTRAL));
     }
 
     private KeyCandidate uuid() {
-        var points = List.of(
-                new Point("Follows from the rules", "by making it", Verdict.GOOD),
-                new Point(inRows(0).question(), "no two alike", Verdict.GOOD),
-                new Point("Always there", "yes", Verdict.GOOD),
-                new Point("Made in several places", "yes", Verdict.GOOD),
-                new Point("Known to people", "no: a code beside it", Verdict.NEUTRAL),
-                bytes(List.of(DataType.Simple.UUID)));
         var attribute = Attribute.named(ids.next(IdKind.ATTRIBUTE), free("id"))
                 .withType(DataType.Simple.UUID)
                 .withDefault(Expression.of(new Expression.Text("new_uuid()")));
@@ -257,7 +251,24 @@ public final class KeyCandidates {
                         UUID.nameUUIDFromBytes(row.id().toString().getBytes(StandardCharsets.UTF_8))
                                 .toString()))
                 .toList();
-        return new KeyCandidate(attribute.name(), "UUID, made by the database", points, false, make(attribute, rows));
+        return made(
+                attribute,
+                "UUID, made by the database",
+                rows,
+                new Point("Made in several places", "yes", Verdict.GOOD),
+                new Point("Known to people", "no: a code beside it", Verdict.NEUTRAL));
+    }
+
+    /** A candidate that does not exist yet: an attribute made to be the key. */
+    private KeyCandidate made(Attribute attribute, String note, List<Row> rows, Point inSeveralPlaces, Point known) {
+        var points = List.of(
+                new Point("Follows from the rules", "by making it", Verdict.GOOD),
+                inRows(0),
+                new Point("Always there", "yes", Verdict.GOOD),
+                inSeveralPlaces,
+                known,
+                bytes(List.of(attribute.type().asReferenced())));
+        return new KeyCandidate(attribute.name(), note, points, false, make(attribute, rows));
     }
 
     private String free(String wanted) {

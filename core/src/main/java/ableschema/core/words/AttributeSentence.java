@@ -6,11 +6,13 @@ import ableschema.core.design.DataType;
 import ableschema.core.design.DataTypes;
 import ableschema.core.design.Design;
 import ableschema.core.design.Entity;
+import ableschema.core.design.Id;
 import ableschema.core.design.IdKind;
 import ableschema.core.design.IdSource;
 import ableschema.core.design.KeyPart;
 import ableschema.core.design.Lists;
 import ableschema.core.design.Pins;
+import ableschema.core.design.Relationship;
 import ableschema.core.design.Unique;
 import ableschema.core.edit.AddEntity;
 import ableschema.core.edit.ChangeBody;
@@ -43,8 +45,16 @@ final class AttributeSentence {
     Understanding read(String text, int nounStart, int nounEnd, int listStart) {
         String noun = text.substring(nounStart, nounEnd).strip();
         return Nouns.entity(design, noun)
-                .map(known -> readInto(known, text, listStart))
+                .map(known -> readInto(known.id(), known.name(), known.body(), text, listStart))
+                .or(() -> pairing(noun).map(known -> readInto(known.id(), known.noun(), known.body(), text, listStart)))
                 .orElseGet(() -> readNew(noun, text, listStart));
+    }
+
+    /** The many-to-many relationship one pairing of which is called so. */
+    private Optional<Relationship> pairing(String noun) {
+        return design.relationships().stream()
+                .filter(r -> r.isManyToMany() && Nouns.means(noun, r.noun()))
+                .findFirst();
     }
 
     private Understanding readNew(String noun, String text, int listStart) {
@@ -57,14 +67,14 @@ final class AttributeSentence {
                 Optional.of(entity.id()));
     }
 
-    /** Reads a list of attributes for an entity that is known. */
-    Understanding readInto(Entity entity, String text, int listStart) {
+    /** Reads a list of attributes for an owner that is known. */
+    Understanding readInto(Id owner, String called, Body before, String text, int listStart) {
         var names = new ArrayList<String>();
-        Body body = withItems(entity.body(), text, listStart, names);
+        Body body = withItems(before, text, listStart, names);
         return new Understanding.Understood(
-                new ChangeBody(entity.id(), body, "give " + entity.name() + " " + Sentences.listed(names)),
-                entity.name() + " gets " + Sentences.listed(names),
-                Optional.of(entity.id()));
+                new ChangeBody(owner, body, "give " + called + " " + Sentences.listed(names)),
+                called + " gets " + Sentences.listed(names),
+                Optional.of(owner));
     }
 
     private Body withItems(Body start, String text, int listStart, List<String> names) {

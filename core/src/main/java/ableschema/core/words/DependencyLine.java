@@ -1,9 +1,6 @@
 package ableschema.core.words;
 
-import ableschema.core.design.Body;
 import ableschema.core.design.Design;
-import ableschema.core.design.EndRef;
-import ableschema.core.design.Entity;
 import ableschema.core.design.Id;
 import ableschema.core.design.IdSource;
 import ableschema.core.design.KeyPart;
@@ -59,23 +56,10 @@ final class DependencyLine {
         if (name.isEmpty()) {
             throw new Misunderstanding(start, Math.min(text.length(), start + 1), "expected the name of an attribute");
         }
-        Body body = design.body(owner).orElse(Body.EMPTY);
-        return body.attribute(name)
-                .<KeyPart>map(attribute -> attribute.ref())
-                .or(() -> reference(owner, name))
-                .orElseThrow(() -> {
-                    int at = text.indexOf(name, start);
-                    String called = design.entity(owner).map(Entity::name).orElse("");
-                    return new Misunderstanding(at, at + name.length(), "'" + name + "' is no attribute of " + called);
-                });
-    }
-
-    private Optional<KeyPart> reference(Id owner, String name) {
-        for (EndRef end : design.referencesOf(owner)) {
-            if (design.target(end).filter(e -> e.name().equalsIgnoreCase(name)).isPresent()) {
-                return Optional.of(new KeyPart.WholeReference(end));
-            }
-        }
-        return Optional.empty();
+        var names = new PartNames(design, owner);
+        return names.part(name).orElseThrow(() -> {
+            int at = text.indexOf(name, start);
+            return new Misunderstanding(at, at + name.length(), names.problem(name));
+        });
     }
 }

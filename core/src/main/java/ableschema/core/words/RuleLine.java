@@ -1,10 +1,12 @@
 package ableschema.core.words;
 
+import ableschema.core.design.Body;
 import ableschema.core.design.Design;
 import ableschema.core.design.Entity;
 import ableschema.core.design.EntityKind;
 import ableschema.core.design.Id;
 import ableschema.core.design.IdSource;
+import ableschema.core.design.Relationship;
 import ableschema.core.edit.Edits;
 import java.util.Locale;
 import java.util.Optional;
@@ -50,13 +52,21 @@ public final class RuleLine {
         }
     }
 
-    /** Reads a list of attributes for one entity, as it is typed on its card: {@code colour: text 20 (optional)}. */
-    public Understanding readAttributes(Entity entity, String list) {
+    /**
+     * Reads a list of attributes for one entity or many-to-many relationship, as it is typed on its card: {@code colour:
+     * text 20 (optional)}.
+     */
+    public Understanding readAttributes(Id owner, String list) {
         if (list.isBlank()) {
             return new Understanding.Nothing();
         }
         try {
-            return new AttributeSentence(design, ids).readInto(entity, list, 0);
+            String called = design.entity(owner)
+                    .map(Entity::name)
+                    .or(() -> design.relationship(owner).map(Relationship::noun))
+                    .orElse("");
+            return new AttributeSentence(design, ids)
+                    .readInto(owner, called, design.body(owner).orElse(Body.EMPTY), list, 0);
         } catch (Misunderstanding e) {
             return e.toUnderstanding();
         }

@@ -3,6 +3,7 @@ package ableschema.desktop.app;
 import ableschema.core.document.Notation;
 import ableschema.core.edit.ChangeDiagram;
 import ableschema.core.edit.MoveCards;
+import ableschema.desktop.controls.Controls;
 import ableschema.desktop.forms.FormsBench;
 import ableschema.desktop.gloss.GlossView;
 import ableschema.desktop.keys.KeysBench;
@@ -28,7 +29,6 @@ import javafx.scene.input.KeyCombination;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
-import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import javafx.stage.Stage;
@@ -120,8 +120,7 @@ public final class MainWindow {
     private Node sheetHeader() {
         var concept = viewButton("Concept", View.CONCEPT);
         var tables = viewButton("Tables", View.TABLES);
-        var space = new Region();
-        HBox.setHgrow(space, Priority.ALWAYS);
+        var space = Controls.space();
         var notation = headerButton("notation", "", this::nextNotation);
         var zoom = new Label();
         zoom.getStyleClass().add("note");
@@ -158,10 +157,8 @@ public final class MainWindow {
     }
 
     private static Button headerButton(String id, String label, Runnable action) {
-        var button = new Button(label);
-        button.setId(id);
+        Button button = Controls.button(id, label, action);
         button.getStyleClass().setAll("header-button");
-        button.setOnAction(event -> action.run());
         return button;
     }
 

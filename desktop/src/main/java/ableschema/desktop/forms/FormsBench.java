@@ -1,5 +1,7 @@
 package ableschema.desktop.forms;
 
+import static ableschema.desktop.controls.Controls.text;
+
 import ableschema.core.design.ColumnRef;
 import ableschema.core.design.Dependency;
 import ableschema.core.design.Entity;
@@ -16,6 +18,7 @@ import ableschema.core.theory.Decomposition;
 import ableschema.core.theory.NormalForm;
 import ableschema.core.theory.Violation;
 import ableschema.core.words.Sentences;
+import ableschema.desktop.controls.Controls;
 import ableschema.desktop.workspace.Step;
 import ableschema.desktop.workspace.Workspace;
 import ableschema.diagram.text.Face;
@@ -25,7 +28,6 @@ import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Hyperlink;
-import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.ColumnConstraints;
 import javafx.scene.layout.FlowPane;
@@ -127,8 +129,7 @@ public final class FormsBench extends ScrollPane {
                                 : "told by " + Sentences.listed(keys)),
                 "note");
         note.setId("forms-keys");
-        var space = new Region();
-        HBox.setHgrow(space, Priority.ALWAYS);
+        var space = Controls.space();
         var header = new HBox(12, title, note, space, ladder(theory.analysis()));
         header.setAlignment(Pos.CENTER_LEFT);
         header.setAccessibleText(sentences.key(entity));
@@ -258,8 +259,7 @@ public final class FormsBench extends ScrollPane {
                         + (shown.cellsNow() > 0 ? " · " + shown.cellsNow() + " cells become " + shown.cells() : ""),
                 "note");
         note.setId("forms-proof");
-        var space = new Region();
-        HBox.setHgrow(space, Priority.ALWAYS);
+        var space = Controls.space();
         var header = new HBox(10, title, note, space, goalLink(NormalForm.THIRD), goalLink(NormalForm.BOYCE_CODD));
         header.setAlignment(Pos.BASELINE_LEFT);
         var cards = new FlowPane(14, 12);
@@ -277,8 +277,7 @@ public final class FormsBench extends ScrollPane {
             workspace.apply(new TakeApart(wanted));
             workspace.choose(theory.entity().id());
         }));
-        var between = new Region();
-        HBox.setHgrow(between, Priority.ALWAYS);
+        var between = Controls.space();
         var foot = new HBox(hint, between, apply);
         foot.setAlignment(Pos.CENTER_LEFT);
         content.getChildren().addAll(header, cards, foot);
@@ -293,11 +292,5 @@ public final class FormsBench extends ScrollPane {
             afresh();
         });
         return link;
-    }
-
-    private static Label text(String text, String style) {
-        var label = new Label(text);
-        label.getStyleClass().add(style);
-        return label;
     }
 }

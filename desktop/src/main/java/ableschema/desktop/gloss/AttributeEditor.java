@@ -14,6 +14,7 @@ import javafx.scene.Node;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
+import javafx.scene.control.Tooltip;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 
@@ -34,7 +35,7 @@ final class AttributeEditor extends GridPane {
                 "else",
                 Fields.text("attribute-default", defaultText(), "the value where none is given", this::setDefault));
         line("note", Fields.text("attribute-note", attribute.comment(), "what people should know", this::annotate));
-        line("", new HBox(14, optional(), unique()));
+        line("", new HBox(10, optional(), unique(), searched()));
     }
 
     private void line(String label, Node field) {
@@ -126,6 +127,15 @@ final class AttributeEditor extends GridPane {
         box.setSelected(attribute.optional());
         box.setDisable(body().key().contains(attribute.ref()));
         box.setOnAction(event -> change(attribute.withOptional(box.isSelected())));
+        return box;
+    }
+
+    private CheckBox searched() {
+        var box = new CheckBox("searched");
+        box.setId("attribute-searched");
+        box.setTooltip(new Tooltip("often searched or sorted by: it gets an index"));
+        box.setSelected(body().indexes().stream().anyMatch(index -> index.isOnlyOn(attribute)));
+        box.setOnAction(event -> workspace.apply(workspace.edits().setSearched(attribute, box.isSelected())));
         return box;
     }
 

@@ -11,6 +11,7 @@ import ableschema.core.sql.Line;
 import ableschema.core.sql.ScriptWriter;
 import ableschema.core.words.Nouns;
 import ableschema.core.words.Sentences;
+import ableschema.desktop.controls.Controls;
 import ableschema.desktop.workspace.Workspace;
 import java.util.ArrayList;
 import java.util.List;
@@ -165,8 +166,7 @@ public final class GlossView extends VBox {
         name.getStyleClass().add("section");
         var note = new Label(right);
         note.getStyleClass().add("note");
-        var space = new Region();
-        HBox.setHgrow(space, Priority.ALWAYS);
+        var space = Controls.space();
         var line = new HBox(name, space, note);
         line.getStyleClass().add("section-line");
         return line;

@@ -5,8 +5,11 @@ import ableschema.core.design.ReferenceAction;
 import ableschema.core.design.Relationship;
 import ableschema.core.design.Side;
 import ableschema.core.words.Nouns;
+import ableschema.core.words.RuleLine;
+import ableschema.core.words.Understanding;
 import ableschema.desktop.workspace.Workspace;
 import java.util.List;
+import java.util.Optional;
 import javafx.scene.Node;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.Label;
@@ -26,7 +29,7 @@ final class RelationshipEditor extends VBox {
         getStyleClass().add("relationship-editor");
         getChildren().add(roles());
         if (relationship.isManyToMany()) {
-            getChildren().add(noun());
+            getChildren().addAll(noun(), newAttribute());
         } else {
             getChildren().addAll(identifying(), onDelete());
         }
@@ -74,6 +77,26 @@ final class RelationshipEditor extends VBox {
                         relationship.noun(),
                         "a noun, such as application",
                         typed -> change(relationship.withNoun(typed))));
+    }
+
+    /** An attribute of the pairing itself; marked (key), it tells pairings of the same two apart. */
+    private Node newAttribute() {
+        var label = new Label("each pairing has");
+        label.getStyleClass().add("note");
+        return new FlowPane(
+                6,
+                4,
+                label,
+                Fields.text("pairing-attribute", "", "dose ml: decimal 5,1; month: whole 12 (key)", typed -> {
+                    Understanding reading = new RuleLine(
+                                    workspace.design(), Optional.of(relationship.id()), workspace.ids())
+                            .readAttributes(relationship.id(), typed);
+                    if (reading instanceof Understanding.Understood understood) {
+                        workspace.apply(understood.edit());
+                    } else if (reading instanceof Understanding.NotUnderstood not) {
+                        workspace.complain(not.problem());
+                    }
+                }));
     }
 
     private Node identifying() {

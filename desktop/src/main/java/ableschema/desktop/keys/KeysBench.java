@@ -1,6 +1,9 @@
 package ableschema.desktop.keys;
 
+import static ableschema.desktop.controls.Controls.text;
+
 import ableschema.core.design.Entity;
+import ableschema.core.design.KeyPart;
 import ableschema.core.document.Document;
 import ableschema.core.keys.KeyCandidate;
 import ableschema.core.keys.KeyCandidate.Point;
@@ -8,6 +11,9 @@ import ableschema.core.keys.KeyCandidate.Verdict;
 import ableschema.core.keys.KeyCandidates;
 import ableschema.core.schema.Schema;
 import ableschema.core.words.Nouns;
+import ableschema.core.words.PartNames;
+import ableschema.core.words.Sentences;
+import ableschema.desktop.controls.Controls;
 import ableschema.desktop.workspace.Step;
 import ableschema.desktop.workspace.Workspace;
 import java.util.List;
@@ -17,13 +23,11 @@ import javafx.css.PseudoClass;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
-import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
+import javafx.scene.control.TextField;
 import javafx.scene.layout.ColumnConstraints;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
-import javafx.scene.layout.Priority;
-import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 
 /** What tells one row from another: the candidates side by side on the same points, and what each would do to children. */
@@ -34,6 +38,7 @@ public final class KeysBench extends ScrollPane {
     private final Workspace workspace;
     private final VBox content = new VBox();
     private Optional<String> picked = Optional.empty();
+    private List<KeyPart> named = List.of();
 
     public KeysBench(Workspace workspace) {
         this.workspace = workspace;
@@ -46,6 +51,7 @@ public final class KeysBench extends ScrollPane {
         workspace.stepProperty().addListener((o, before, now) -> showIfInView());
         workspace.chosenProperty().addListener((o, before, now) -> {
             picked = Optional.empty();
+            named = List.of();
             showIfInView();
         });
         showIfInView();
@@ -75,8 +81,7 @@ public final class KeysBench extends ScrollPane {
     private void show(Entity entity) {
         String noun = Nouns.inSentence(entity.name());
         var title = text("What tells one " + noun + " from another?", "bench-title");
-        var space = new Region();
-        HBox.setHgrow(space, Priority.ALWAYS);
+        var space = Controls.space();
         var header = new HBox(8, title, space, text(open(), "note"), step("‹", -1), step("›", 1));
         header.setAlignment(Pos.CENTER_LEFT);
         content.getChildren().add(header);
@@ -85,13 +90,13 @@ public final class KeysBench extends ScrollPane {
                         entity.name() + " · " + entity.kind() + " · "
                                 + entity.body().rows().size() + " sample rows",
                         "note"));
-        List<KeyCandidate> candidates = KeyCandidates.of(workspace.design(), entity, workspace.ids());
+        List<KeyCandidate> candidates = KeyCandidates.of(workspace.design(), entity, named, workspace.ids());
         KeyCandidate shown = candidates.stream()
                 .filter(c -> picked.filter(c.name()::equals).isPresent())
                 .findFirst()
                 .or(() -> candidates.stream().filter(KeyCandidate::current).findFirst())
                 .orElse(candidates.get(0));
-        content.getChildren().add(table(candidates, shown));
+        content.getChildren().addAll(table(candidates, shown), another(entity));
         content.getChildren().add(consequences(entity, shown));
     }
 
@@ -134,6 +139,28 @@ public final class KeysBench extends ScrollPane {
             }
         }
         return grid;
+    }
+
+    /** A field for a candidate that was not found: names of attributes and of parents. */
+    private Node another(Entity entity) {
+        var field = new TextField();
+        field.setId("another-key");
+        field.setPromptText("another candidate, such as: hive + done at");
+        field.setPrefColumnCount(26);
+        field.setOnAction(event -> {
+            try {
+                List<KeyPart> parts = new PartNames(workspace.design(), entity.id()).read(field.getText());
+                workspace.choose(entity.id());
+                var sentences = new Sentences(workspace.design());
+                named = parts;
+                picked = Optional.of(
+                        String.join(" + ", parts.stream().map(sentences::called).toList()));
+                show();
+            } catch (IllegalArgumentException e) {
+                workspace.complain(String.valueOf(e.getMessage()));
+            }
+        });
+        return new HBox(field);
     }
 
     private static ColumnConstraints share(double percent) {
@@ -209,11 +236,5 @@ public final class KeysBench extends ScrollPane {
         line.setAlignment(Pos.CENTER_RIGHT);
         box.getChildren().add(line);
         return box;
-    }
-
-    private static Label text(String text, String style) {
-        var label = new Label(text);
-        label.getStyleClass().add(style);
-        return label;
     }
 }

@@ -1,5 +1,7 @@
 package ableschema.desktop.rows;
 
+import static ableschema.desktop.controls.Controls.button;
+
 import ableschema.core.design.Id;
 import ableschema.core.design.KeyPart;
 import ableschema.core.design.Lists;
@@ -10,6 +12,7 @@ import ableschema.core.rows.RowJudge;
 import ableschema.core.rows.RowTable;
 import ableschema.core.rows.RowValues;
 import ableschema.core.store.FileProblem;
+import ableschema.desktop.controls.Controls;
 import ableschema.desktop.workspace.Workspace;
 import java.io.File;
 import java.io.IOException;
@@ -22,7 +25,6 @@ import javafx.application.Platform;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
-import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.SelectionMode;
 import javafx.scene.control.TableColumn;
@@ -32,8 +34,6 @@ import javafx.scene.input.Clipboard;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.HBox;
-import javafx.scene.layout.Priority;
-import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import javafx.stage.FileChooser;
 
@@ -72,8 +72,7 @@ public final class RowsGrid extends VBox {
     private Node header() {
         title.setId("rows-title");
         title.getStyleClass().setAll("rows-title");
-        var space = new Region();
-        HBox.setHgrow(space, Priority.ALWAYS);
+        var space = Controls.space();
         tools.getChildren()
                 .addAll(
                         button("add-row", "Add a row", this::addRow),
@@ -83,13 +82,6 @@ public final class RowsGrid extends VBox {
         var header = new HBox(8, title, space, tools);
         header.setAlignment(Pos.CENTER_LEFT);
         return header;
-    }
-
-    private static Button button(String id, String label, Runnable action) {
-        var button = new Button(label);
-        button.setId(id);
-        button.setOnAction(event -> action.run());
-        return button;
     }
 
     private void buildTable() {

@@ -89,7 +89,7 @@ final class SheetEntry {
             return;
         }
         Understanding understanding =
-                new RuleLine(workspace.design(), Optional.of(id), workspace.ids()).readAttributes(entity.get(), text);
+                new RuleLine(workspace.design(), Optional.of(id), workspace.ids()).readAttributes(id, text);
         if (understanding instanceof Understanding.Understood understood) {
             workspace.apply(understood.edit());
             field.clear();

@@ -1,5 +1,7 @@
 package ableschema.desktop.sql;
 
+import static ableschema.desktop.controls.Controls.button;
+
 import ableschema.core.document.HouseRules;
 import ableschema.core.edit.ChangeRules;
 import ableschema.core.sql.Dialect;
@@ -9,6 +11,7 @@ import ableschema.core.sql.Script;
 import ableschema.core.sql.ScriptWriter;
 import ableschema.core.store.FileProblem;
 import ableschema.core.store.SafeFile;
+import ableschema.desktop.controls.Controls;
 import ableschema.desktop.gloss.SqlLines;
 import ableschema.desktop.workspace.Step;
 import ableschema.desktop.workspace.Workspace;
@@ -22,7 +25,6 @@ import java.util.Set;
 import javafx.collections.FXCollections;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
-import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
@@ -30,7 +32,6 @@ import javafx.scene.input.Clipboard;
 import javafx.scene.input.ClipboardContent;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
-import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import javafx.stage.FileChooser;
 
@@ -69,8 +70,7 @@ public final class SqlBench extends VBox {
         dialects.setOnAction(event -> chooseDialect(dialects.getValue()));
         rows.setId("with-rows");
         rows.setOnAction(event -> show());
-        var space = new Region();
-        HBox.setHgrow(space, Priority.ALWAYS);
+        var space = Controls.space();
         var header = new HBox(
                 12,
                 title,
@@ -82,13 +82,6 @@ public final class SqlBench extends VBox {
                 button("save-script", "Save as …", this::save));
         header.setAlignment(Pos.CENTER_LEFT);
         return header;
-    }
-
-    private static Button button(String id, String label, Runnable action) {
-        var button = new Button(label);
-        button.setId(id);
-        button.setOnAction(event -> action.run());
-        return button;
     }
 
     private void chooseDialect(Dialect dialect) {

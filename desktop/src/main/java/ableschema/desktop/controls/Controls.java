@@ -1,0 +1,35 @@
+package ableschema.desktop.controls;
+
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+
+/** Makes the labels, buttons and spaces that every part of the window is made of. */
+public final class Controls {
+
+    private Controls() {}
+
+    /** A text in a style of the style sheet. */
+    public static Label text(String text, String style) {
+        var label = new Label(text);
+        label.getStyleClass().add(style);
+        return label;
+    }
+
+    /** A button that tests and style sheets find by its id. */
+    public static Button button(String id, String label, Runnable action) {
+        var button = new Button(label);
+        button.setId(id);
+        button.setOnAction(event -> action.run());
+        return button;
+    }
+
+    /** Space in a row that takes what the others leave. */
+    public static Region space() {
+        var space = new Region();
+        HBox.setHgrow(space, Priority.ALWAYS);
+        return space;
+    }
+}
