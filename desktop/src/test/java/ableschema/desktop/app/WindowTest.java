@@ -3,18 +3,13 @@ package ableschema.desktop.app;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import ableschema.core.design.Entity;
-import ableschema.core.design.Id;
-import ableschema.core.design.IdSource;
 import ableschema.core.design.Relationship;
 import ableschema.core.document.Document;
 import ableschema.core.rows.RowJudge;
 import ableschema.core.rows.RowValues;
 import ableschema.core.schema.Keys;
 import ableschema.core.sql.ScriptWriter;
-import ableschema.core.store.DocumentFile;
-import ableschema.core.store.FileProblem;
 import ableschema.desktop.workspace.Step;
-import ableschema.desktop.workspace.Workspace;
 import ableschema.engine.BuiltInEngine;
 import ableschema.engine.ScriptRun;
 import java.nio.file.Files;
@@ -22,87 +17,25 @@ import java.nio.file.Path;
 import java.sql.Connection;
 import java.util.Optional;
 import java.util.concurrent.TimeUnit;
-import javafx.event.Event;
 import javafx.geometry.Bounds;
 import javafx.scene.Node;
-import javafx.scene.control.Labeled;
 import javafx.scene.control.TableView;
 import javafx.scene.input.Clipboard;
 import javafx.scene.input.ClipboardContent;
 import javafx.scene.input.KeyCode;
-import javafx.scene.input.KeyEvent;
 import javafx.stage.Stage;
-import org.fxmisc.richtext.StyleClassedTextArea;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.api.io.TempDir;
 import org.testfx.api.FxRobot;
-import org.testfx.framework.junit5.ApplicationExtension;
 import org.testfx.framework.junit5.Start;
 import org.testfx.util.WaitForAsyncUtils;
 
 /** The window used as a person uses it: typed, clicked, dragged, undone, saved and opened again. */
-@ExtendWith(ApplicationExtension.class)
-class WindowTest {
-
-    private Workspace workspace = new Workspace(Document.EMPTY, IdSource.seeded(1));
-    private MainWindow window;
+class WindowTest extends WindowFixture {
 
     @Start
     void start(Stage stage) {
-        workspace = new Workspace(Document.EMPTY, IdSource.seeded(1));
-        window = new MainWindow(stage, workspace);
-        window.show();
-    }
-
-    private static void enter(FxRobot robot, String text) {
-        type(robot, text);
-        robot.type(KeyCode.ENTER);
-        WaitForAsyncUtils.waitForFxEvents();
-    }
-
-    /** Types into whatever has the focus, letter by letter but without the pauses of a person. */
-    private static void type(FxRobot robot, String text) {
-        robot.interact(() -> text.codePoints().mapToObj(Character::toString).forEach(letter -> {
-            Node target = robot.targetWindow().getScene().getFocusOwner();
-            Event.fireEvent(
-                    target,
-                    new KeyEvent(KeyEvent.KEY_TYPED, letter, "", KeyCode.UNDEFINED, false, false, false, false));
-        }));
-    }
-
-    private void rule(FxRobot robot, String text) {
-        robot.clickOn("#rule-line");
-        enter(robot, text);
-    }
-
-    private Entity entity(String name) {
-        return workspace.design().entity(name).orElseThrow(() -> new AssertionError("no entity " + name));
-    }
-
-    private void choose(FxRobot robot, String name) {
-        Id id = entity(name).id();
-        robot.interact(() -> workspace.choose(id));
-    }
-
-    private static String text(FxRobot robot, String query) {
-        return robot.lookup(query).queryAs(Labeled.class).getText();
-    }
-
-    private static String sql(FxRobot robot, String query) {
-        WaitForAsyncUtils.waitForFxEvents();
-        return robot.lookup(query).queryAs(StyleClassedTextArea.class).getText();
-    }
-
-    private void drawTwo(FxRobot robot) {
-        robot.clickOn("#sheet");
-        WaitForAsyncUtils.waitForFxEvents();
-        enter(robot, "Apiary");
-        enter(robot, "code: text 6 (key)");
-        enter(robot, "name: text 60");
-        robot.type(KeyCode.ESCAPE);
-        rule(robot, "Each hive stands in exactly one apiary; each apiary shelters any number of hives.");
-        rule(robot, "Each hive has stand no: whole 500 (key), [colour]: text 20.");
+        open(stage);
     }
 
     @Test
@@ -163,11 +96,6 @@ class WindowTest {
         robot.clickOn("#quantity-1").clickOn("at most one");
         assertThat(workspace.design().relationships().get(0).second().cardinality())
                 .hasToString("0..1");
-    }
-
-    private static Bounds onScreen(FxRobot robot, String query) {
-        Node node = robot.lookup(query).query();
-        return node.localToScreen(node.getBoundsInLocal());
     }
 
     @Test
@@ -252,13 +180,7 @@ class WindowTest {
     @Test
     void a_cell_is_typed_over_and_a_parent_picked_by_name(FxRobot robot) {
         drawTwo(robot);
-        robot.interact(() -> {
-            try {
-                workspace.open(DocumentFile.read(Path.of("../demo/alder-valley.able.json")), Optional.empty());
-            } catch (FileProblem e) {
-                throw new AssertionError(e);
-            }
-        });
+        openDemo(robot, "alder-valley");
         choose(robot, "Hive");
         robot.clickOn("#rows-title");
         WaitForAsyncUtils.waitForFxEvents();

@@ -1,0 +1,263 @@
+package ableschema.core.sql;
+
+import static ableschema.core.DesignFixture.design;
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import ableschema.core.DesignFixture;
+import ableschema.core.design.Attribute;
+import ableschema.core.design.Expression;
+import ableschema.core.design.Id;
+import ableschema.core.design.KeyPart;
+import ableschema.core.design.ReferenceAction;
+import ableschema.core.design.Relationship;
+import ableschema.core.design.Row;
+import ableschema.core.design.Side;
+import ableschema.core.document.Document;
+import ableschema.core.edit.ChangeBody;
+import ableschema.core.edit.ChangeEntity;
+import ableschema.core.edit.Edits;
+import ableschema.core.edit.PutRelationship;
+import ableschema.core.rows.RowEntry;
+import ableschema.core.rows.RowTable;
+import ableschema.core.store.DocumentFile;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.MethodSource;
+
+class ScriptWriterTest {
+
+    private static final DesignFixture HIVES = design(
+            "Each apiary has code: text 6 (key), name: text 60.",
+            "Each hive has hive no: counted 500 by 10 (key), set up on: date, calm: yes/no, note: text (optional).",
+            "Each hive stands in exactly one apiary; each apiary shelters any number of hives.");
+
+    static Stream<Dialect> dialects() {
+        return Dialects.ALL.stream();
+    }
+
+    private static String script(DesignFixture fixture, Dialect dialect) {
+        return ScriptWriter.definitions(fixture.document().schema(), dialect).text();
+    }
+
+    private static String withRows(DesignFixture fixture, Dialect dialect) {
+        return ScriptWriter.withRows(fixture.document().schema(), fixture.design(), dialect)
+                .text();
+    }
+
+    private static DesignFixture filled(DesignFixture fixture, String entity, String csv) {
+        Id owner = fixture.entity(entity).id();
+        List<Row> rows = new RowTable(new RowEntry(fixture.design(), owner, fixture.ids()))
+                .read(csv, false, List.of())
+                .rows();
+        return fixture.with(new ChangeBody(owner, fixture.entity(entity).body().withRows(rows), "fill"));
+    }
+
+    /** The kept files are there to be read; a wanted change of what is written changes them in the same commit. */
+    @ParameterizedTest
+    @MethodSource("dialects")
+    void the_demo_is_written_as_the_kept_script(Dialect dialect) throws Exception {
+        Document demo = DocumentFile.read(Path.of("../demo/alder-valley.able.json"));
+        String kept = Files.readString(Path.of("src/test/resources/sql/alder-valley-" + dialect.name() + ".sql"));
+
+        assertThat(ScriptWriter.withRows(demo.schema(), demo.design(), dialect).text())
+                .isEqualTo(kept);
+    }
+
+    @ParameterizedTest
+    @MethodSource("dialects")
+    void each_line_knows_what_it_comes_from(Dialect dialect) {
+        Relationship relationship = HIVES.design().relationships().get(0);
+        Attribute setUpOn = HIVES.attribute("Hive", "set up on");
+        Script script = ScriptWriter.definitions(HIVES.document().schema(), dialect);
+
+        assertThat(lines(script, setUpOn.id())).containsExactly("set_up_on date NOT NULL");
+        assertThat(lines(script, relationship.id()))
+                .contains("CONSTRAINT hive_stands_in_apiary", "FOREIGN KEY (apiary_code)", "REFERENCES apiary (code)")
+                .anyMatch(line -> line.startsWith("apiary_code varchar(6)"));
+        assertThat(script.statements().stream().filter(Statement::isExecutable).map(Statement::text))
+                .allMatch(text -> text.endsWith(";"));
+    }
+
+    private static List<String> lines(Script script, Id origin) {
+        return script.lines()
+                .filter(line -> line.origins().contains(origin))
+                .map(line -> line.text().strip().replaceAll(" +", " ").replaceFirst(",$", ""))
+                .toList();
+    }
+
+    @ParameterizedTest
+    @MethodSource("dialects")
+    void parents_come_before_children_in_whatever_order_they_were_drawn(Dialect dialect) {
+        String turned = script(
+                design(
+                        "Each harvest is taken from exactly one hive; each hive yields any number of harvests.",
+                        "Each hive stands in exactly one apiary; each apiary shelters any number of hives.",
+                        "Each harvest has no: whole (key).",
+                        "Each hive has no: whole (key).",
+                        "Each apiary has no: whole (key)."),
+                dialect);
+
+        assertThat(turned.indexOf("CREATE TABLE apiary")).isLessThan(turned.indexOf("CREATE TABLE hive"));
+        assertThat(turned.indexOf("CREATE TABLE hive")).isLessThan(turned.indexOf("CREATE TABLE harvest"));
+        assertThat(turned).doesNotContain("ALTER TABLE");
+    }
+
+    @Test
+    void a_circle_is_closed_afterwards_where_the_dialect_can_and_inside_where_it_cannot() {
+        DesignFixture circle = design(
+                "Each hive has no: whole (key).",
+                "Each keeper has no: whole (key).",
+                "Each hive belongs to at most one keeper; each keeper owns any number of hives.",
+                "Each keeper prefers at most one hive; each hive pleases any number of keepers.");
+
+        for (Dialect dialect : List.of(Dialects.POSTGRESQL, Dialects.H2)) {
+            assertThat(script(circle, dialect)).containsOnlyOnce("ALTER TABLE").contains("ADD CONSTRAINT");
+        }
+        assertThat(script(circle, Dialects.SQLITE))
+                .doesNotContain("ALTER TABLE")
+                .contains("REFERENCES hive (\"no\")");
+    }
+
+    @Test
+    void numbering_is_said_in_each_dialects_way() {
+        assertThat(script(HIVES, Dialects.POSTGRESQL))
+                .contains("GENERATED BY DEFAULT AS IDENTITY (START WITH 500 INCREMENT BY 10) NOT NULL");
+        assertThat(script(HIVES, Dialects.SQLITE))
+                .contains("NOT NULL CONSTRAINT hive_key PRIMARY KEY AUTOINCREMENT")
+                .contains("-- SQLite numbers on from the largest value by 1, not from 500 by 10: hive.hive_no");
+        DesignFixture pair = HIVES.with("Each hive has set up on: date (key), hive no: counted (key).");
+        assertThat(script(pair, Dialects.SQLITE))
+                .contains("-- SQLite numbers no column but a primary key of one column: hive.hive_no must be given");
+    }
+
+    @Test
+    void deletions_comments_and_namespaces_are_written_where_they_can_be() {
+        Relationship before = HIVES.design().relationships().get(0);
+        var hive = HIVES.entity("Hive");
+        DesignFixture said = HIVES.with(new PutRelationship(
+                        before.withActions(ReferenceAction.CASCADE, ReferenceAction.RESTRICT), "cascade"))
+                .with(new ChangeEntity(
+                        hive.withDefinition("One colony.").withPins(hive.pins().withNamespace("bees")), "describe"))
+                .with(f -> new Edits(f.design(), f.ids())
+                        .changeAttribute(f.attribute("Hive", "note").withComment("It's\nfree text")));
+
+        assertThat(script(said, Dialects.POSTGRESQL))
+                .contains("CREATE SCHEMA IF NOT EXISTS bees;")
+                .contains("CREATE TABLE bees.hive (")
+                .contains("REFERENCES apiary (code) ON DELETE CASCADE")
+                .doesNotContain("ON UPDATE")
+                .contains("COMMENT ON TABLE bees.hive IS 'One colony.';")
+                .contains("COMMENT ON COLUMN bees.hive.note IS 'It''s free text';");
+        assertThat(script(said, Dialects.SQLITE))
+                .contains("-- SQLite has no schemas within a database: the tables of bees stand beside the others")
+                .contains("CREATE TABLE hive (")
+                .contains("-- Hive: One colony.")
+                .contains("  -- It's free text\n");
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "postgresql, order, true",
+        "postgresql, hive, false",
+        "postgresql, Hive, true",
+        "postgresql, year, false",
+        "h2, year, true",
+        "h2, value, true",
+        "sqlite, index, true",
+        "h2, index, false",
+        "postgresql, stand no, true",
+        "sqlite, 1st, true",
+        "postgresql, hive_2, false",
+        "h2, wäbe, true"
+    })
+    void names_are_quoted_only_by_need(String dialect, String name, boolean quoted) {
+        assertThat(Dialects.named(dialect).orElseThrow().quoted(name)).isEqualTo(quoted ? '"' + name + '"' : name);
+    }
+
+    @Test
+    void quotes_within_names_and_texts_are_doubled() {
+        assertThat(Dialects.POSTGRESQL.quoted("a\"b")).isEqualTo("\"a\"\"b\"");
+        assertThat(Dialects.POSTGRESQL.text("it's; --")).isEqualTo("'it''s; --'");
+    }
+
+    @Test
+    void functions_are_called_as_the_dialect_calls_them_but_texts_stay() {
+        DesignFixture made = HIVES.with(f -> new Edits(f.design(), f.ids())
+                        .changeAttribute(f.attribute("Apiary", "name")
+                                .withDefault(Expression.of(new Expression.Text("'new_uuid()'")))))
+                .with("Each apiary has id: uuid.")
+                .with(f -> new Edits(f.design(), f.ids())
+                        .changeAttribute(f.attribute("Apiary", "id")
+                                .withDefault(Expression.of(new Expression.Text("new_uuid()")))));
+
+        assertThat(script(made, Dialects.POSTGRESQL))
+                .contains("DEFAULT gen_random_uuid()")
+                .contains("DEFAULT 'new_uuid()'");
+        assertThat(script(made, Dialects.H2)).contains("DEFAULT random_uuid()").contains("DEFAULT 'new_uuid()'");
+        assertThat(script(made, Dialects.SQLITE))
+                .contains("DEFAULT (lower(hex(randomblob(4))")
+                .contains("DEFAULT 'new_uuid()'");
+    }
+
+    @Test
+    void rows_name_their_columns_and_numbering_goes_on_behind_them() {
+        DesignFixture rows = filled(
+                filled(HIVES, "Apiary", "code,name\nAV-01,O'Hara's bank\n"),
+                "Hive",
+                "hive no,apiary,set up on,calm\n500,AV-01,2027-04-01,yes\n520,AV-01,2027-04-02,no\n");
+
+        assertThat(withRows(rows, Dialects.POSTGRESQL))
+                .contains("INSERT INTO apiary (code, name)\n  VALUES ('AV-01', 'O''Hara''s bank');")
+                .contains("INSERT INTO hive (hive_no, set_up_on, calm, note, apiary_code)\n"
+                        + "  VALUES (500, '2027-04-01', TRUE, NULL, 'AV-01');")
+                .contains("ALTER TABLE hive ALTER COLUMN hive_no RESTART WITH 530;");
+        assertThat(withRows(rows, Dialects.SQLITE)).doesNotContain("RESTART");
+    }
+
+    @Test
+    void a_row_that_breaks_a_rule_and_those_that_refer_to_it_become_comments() {
+        DesignFixture rows = filled(
+                filled(HIVES, "Apiary", "code,name\nAV-01-TOO-LONG,x\nAV-02,y\n"),
+                "Hive",
+                "apiary,set up on,calm\nAV-01-TOO-LONG,2027-04-01,yes\nAV-02,2027-04-02,no\n");
+        String script = withRows(rows, Dialects.H2);
+
+        assertThat(script).contains("-- left out: Apiary, row 1: code does not fit its type text 6");
+        assertThat(script).contains("-- left out: a row of Hive refers to a row that is left out");
+        assertThat(script.lines().filter(line -> line.startsWith("INSERT"))).hasSize(2);
+    }
+
+    @Test
+    void an_undecided_schema_is_not_written_but_its_tables_are_shown() {
+        DesignFixture open = design("Each hive has colour.");
+
+        assertThatThrownBy(() -> script(open, Dialects.H2)).hasMessageContaining("Hive: colour has no type yet");
+        var table = open.document().schema().tables().get(0);
+        assertThat(ScriptWriter.of(table, open.document().schema(), Dialects.H2)
+                        .get(0)
+                        .text())
+                .contains("colour undecided");
+    }
+
+    @Test
+    void every_reference_of_a_one_to_one_is_unique_once() {
+        DesignFixture made = design(
+                "Each queen has ring: text 8 (key).",
+                "Each hive has code: text 6 (key).",
+                "Each queen heads at most one hive; each hive is headed by exactly one queen.");
+        Relationship heads = made.design().relationships().get(0);
+        DesignFixture keyed = made.with(f -> new Edits(f.design(), f.ids())
+                .chooseKey(f.entity("Hive").id(), List.of(new KeyPart.WholeReference(heads.ref(Side.FIRST)))));
+
+        assertThat(script(made, Dialects.POSTGRESQL)).containsOnlyOnce("UNIQUE (queen_ring)");
+        assertThat(script(keyed, Dialects.POSTGRESQL))
+                .contains("PRIMARY KEY (queen_ring)")
+                .doesNotContain("UNIQUE");
+    }
+}

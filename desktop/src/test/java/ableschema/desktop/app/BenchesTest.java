@@ -1,0 +1,175 @@
+package ableschema.desktop.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import ableschema.core.design.Entity;
+import ableschema.core.design.Relationship;
+import ableschema.core.rows.RowJudge;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import javafx.scene.control.CheckBox;
+import javafx.scene.control.TextField;
+import javafx.scene.input.Clipboard;
+import javafx.scene.input.KeyCode;
+import javafx.stage.Stage;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.testfx.api.FxRobot;
+import org.testfx.framework.junit5.Start;
+import org.testfx.util.WaitForAsyncUtils;
+
+/** The steps Keys, Normal forms, SQL and the sample rows on the demo. */
+class BenchesTest extends WindowFixture {
+
+    @Start
+    void start(Stage stage) {
+        open(stage);
+    }
+
+    @Test
+    void a_candidate_of_ones_own_is_compared_and_chosen(FxRobot robot) {
+        openDemo(robot, "alder-valley");
+        choose(robot, "Queen");
+        robot.clickOn("#step-keys");
+        robot.clickOn("#another-key");
+        enter(robot, "ring + hatched");
+        assertThat(text(robot, "#rule-answer")).contains("'hatched' is no attribute of Queen");
+        robot.clickOn("#another-key").push(KeyCode.CONTROL, KeyCode.A);
+        enter(robot, "hatched in + ring");
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(robot.lookup("#candidate-hatched-in-ring").tryQuery()).isPresent();
+        robot.clickOn("#make-key");
+        WaitForAsyncUtils.waitForFxEvents();
+
+        assertThat(workspace
+                        .schema()
+                        .table("queen")
+                        .orElseThrow()
+                        .primaryKey()
+                        .orElseThrow()
+                        .columns())
+                .containsExactly("hatched_in", "ring");
+        assertThat(workspace.schema().table("hive").orElseThrow().column("queen_hatched_in"))
+                .isPresent();
+        assertThat(RowJudge.judge(workspace.design())).isEmpty();
+    }
+
+    @Test
+    void parts_are_renamed_before_they_are_made_and_bcnf_can_be_the_goal(FxRobot robot) {
+        openDemo(robot, "field-log");
+        choose(robot, "Field log");
+        robot.clickOn("#step-normal-forms");
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(text(robot, "#forms-redundant")).contains("70 of 280 cells");
+        robot.clickOn("#goal-BCNF");
+        WaitForAsyncUtils.waitForFxEvents();
+        TextField name = robot.lookup("#part-2").queryAs(TextField.class);
+        assertThat(name.getText()).isEqualTo("Keeper");
+        robot.interact(() -> {
+            name.requestFocus();
+            name.setText("Member");
+        });
+        robot.interact(() -> robot.lookup("#rule-line").query().requestFocus());
+        WaitForAsyncUtils.waitForFxEvents();
+        robot.clickOn("#take-apart");
+        WaitForAsyncUtils.waitForFxEvents();
+
+        assertThat(workspace.design().entities())
+                .extracting(Entity::name)
+                .containsExactly("Hive", "Apiary", "Member", "Field log");
+        assertThat(entity("Member").body().rows()).hasSize(4);
+        assertThat(text(robot, "#rung-BCNF")).contains("✓");
+    }
+
+    @Test
+    void a_dependency_is_taken_back(FxRobot robot) {
+        openDemo(robot, "field-log");
+        choose(robot, "Field log");
+        robot.clickOn("#step-normal-forms");
+        WaitForAsyncUtils.waitForFxEvents();
+        robot.clickOn("✕");
+        assertThat(entity("Field log").body().dependencies()).hasSize(3);
+        robot.interact(workspace::undo);
+        assertThat(entity("Field log").body().dependencies()).hasSize(4);
+    }
+
+    @Test
+    void the_script_is_copied_with_or_without_rows_and_follows_the_dialect(FxRobot robot) {
+        openDemo(robot, "alder-valley");
+        robot.clickOn("#step-sql");
+        robot.clickOn("#copy-script");
+        assertThat(clipboard(robot)).contains("CREATE TABLE hive (").doesNotContain("INSERT");
+        robot.clickOn("#with-rows");
+        robot.clickOn("#dialect").clickOn("SQLite");
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(robot.lookup("#with-rows").queryAs(CheckBox.class).isSelected())
+                .isTrue();
+        robot.clickOn("#copy-script");
+        assertThat(clipboard(robot)).startsWith("PRAGMA foreign_keys = ON;").contains("INSERT INTO hive");
+        assertThat(workspace.undoable()).contains("write for SQLite");
+    }
+
+    private static String clipboard(FxRobot robot) {
+        var text = new StringBuilder();
+        robot.interact(() -> text.append(Clipboard.getSystemClipboard().getString()));
+        return text.toString();
+    }
+
+    @Test
+    void a_server_that_does_not_run_here_is_said_so(FxRobot robot) {
+        openDemo(robot, "alder-valley");
+        robot.clickOn("#step-sql").clickOn("#try-script");
+        assertThat(text(robot, "#sql-verdict")).contains("PostgreSQL runs as a server of its own");
+    }
+
+    @Test
+    void rows_are_read_from_csv_and_an_unreadable_file_is_told(FxRobot robot, @TempDir Path folder) throws Exception {
+        openDemo(robot, "alder-valley");
+        choose(robot, "Batch");
+        robot.clickOn("#rows-title");
+        Path csv = Files.writeString(
+                folder.resolve("batches.csv"),
+                "Code,Filled on,Jars,Weather\nAV-2027-011,2027-09-01,40,dry\nAV-2027-012,soon,-1,wet\n");
+        robot.interact(() -> window.rows().readCsv(csv));
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(entity("Batch").body().rows()).hasSize(12);
+        assertThat(text(robot, "#rule-answer")).contains("2 rows read").contains("Weather");
+        assertThat(text(robot, "#rows-title")).contains("1 break a rule");
+        assertThat(text(robot, "#rows-judgement")).contains("filled on does not fit its type date, as 'soon'");
+        robot.interact(workspace::undo);
+        assertThat(entity("Batch").body().rows()).hasSize(10);
+        robot.interact(() -> window.rows().readCsv(folder.resolve("gone.csv")));
+        assertThat(text(robot, "#rule-answer")).contains("gone.csv").contains("there is no such file");
+    }
+
+    @Test
+    void a_many_to_many_has_rows_of_its_own(FxRobot robot) {
+        openDemo(robot, "alder-valley");
+        Relationship gives = workspace.design().relationships().stream()
+                .filter(r -> r.noun().equals("application"))
+                .findFirst()
+                .orElseThrow();
+        robot.interact(() -> workspace.choose(gives.id()));
+        robot.clickOn("#rows-title");
+        assertThat(text(robot, "#rows-title")).contains("Rows of application  12");
+        robot.clickOn("#add-row");
+        assertThat(text(robot, "#rows-title")).contains("13, 1 break a rule");
+        assertThat(RowJudge.judge(workspace.design()))
+                .extracting(f -> f.text())
+                .contains("application, row 13: Inspection is empty, but every application must have one.");
+    }
+
+    @Test
+    void the_route_counts_what_is_open(FxRobot robot) {
+        rule(robot, "Each hive has colour.");
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(robot.lookup("1 untyped").tryQuery()).isPresent();
+        assertThat(robot.lookup("1 to choose").tryQuery()).isPresent();
+        assertThat(robot.lookup("1 undecided").tryQuery()).isPresent();
+        rule(robot, "Each hive has colour: text 20 (key).");
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(robot.lookup("all chosen").tryQuery()).isPresent();
+        robot.press(KeyCode.CONTROL).type(KeyCode.DIGIT4).release(KeyCode.CONTROL);
+        assertThat(sql(robot, "#script")).contains("CREATE TABLE hive");
+    }
+}

@@ -1,0 +1,243 @@
+package ableschema.desktop.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import ableschema.core.design.Entity;
+import ableschema.core.design.IdKind;
+import ableschema.core.design.Relationship;
+import ableschema.core.document.Notation;
+import ableschema.core.schema.Table;
+import ableschema.diagram.picture.View;
+import java.util.List;
+import java.util.concurrent.TimeUnit;
+import javafx.geometry.Bounds;
+import javafx.geometry.VerticalDirection;
+import javafx.scene.Node;
+import javafx.scene.control.Labeled;
+import javafx.scene.input.KeyCode;
+import javafx.stage.Stage;
+import org.junit.jupiter.api.Test;
+import org.testfx.api.FxRobot;
+import org.testfx.framework.junit5.Start;
+import org.testfx.util.WaitForAsyncUtils;
+
+/** The sheet, its views and the gloss on the worked design. */
+class SheetTest extends WindowFixture {
+
+    @Start
+    void start(Stage stage) {
+        open(stage);
+    }
+
+    private Relationship between(String first, String second) {
+        return workspace.design().relationships().stream()
+                .filter(r -> workspace.design().at(r.first()).name().equals(first)
+                        && workspace.design().at(r.second()).name().equals(second))
+                .findFirst()
+                .orElseThrow(() -> new AssertionError("nothing between " + first + " and " + second));
+    }
+
+    private void chooseLine(FxRobot robot, String first, String second) {
+        Relationship relationship = between(first, second);
+        robot.interact(() -> workspace.choose(relationship.id()));
+        WaitForAsyncUtils.waitForFxEvents();
+    }
+
+    private Table table(String name) {
+        return workspace.schema().table(name).orElseThrow(() -> new AssertionError("no table " + name));
+    }
+
+    @Test
+    void a_card_a_line_and_an_attribute_are_chosen_by_a_click_and_paper_chooses_nothing(FxRobot robot) {
+        openDemo(robot, "alder-valley");
+        robot.interact(() -> window.sheet().fit());
+        Bounds hive = onScreen(robot, "#card-hive");
+        robot.clickOn(hive.getMinX() + 40, hive.getMinY() + 18);
+        assertThat(workspace.chosenEntity()).map(Entity::name).contains("Hive");
+
+        Bounds queen = onScreen(robot, "#card-queen");
+        robot.clickOn(queen.getMinX() + 30, queen.getMaxY() - 40);
+        assertThat(workspace.chosenProperty().get().orElseThrow().kind()).isEqualTo(IdKind.ATTRIBUTE);
+        assertThat(workspace.chosenEntity()).map(Entity::name).contains("Queen");
+
+        Bounds sheet = onScreen(robot, "#sheet");
+        robot.clickOn(sheet.getMinX() + 6, sheet.getMinY() + 6);
+        assertThat(workspace.chosenProperty().get()).isEmpty();
+
+        Bounds apiary = onScreen(robot, "#card-apiary");
+        double middle = (apiary.getMaxX() + hive.getMinX()) / 2;
+        for (double y = apiary.getMinY();
+                y < apiary.getMaxY() && workspace.chosenProperty().get().isEmpty();
+                y += 5) {
+            robot.clickOn(middle, y);
+        }
+        assertThat(workspace.chosenOwner()).contains(between("Apiary", "Hive").id());
+    }
+
+    @Test
+    void arrow_keys_go_from_card_to_card_and_delete_removes_the_chosen_attribute(FxRobot robot) {
+        openDemo(robot, "alder-valley");
+        choose(robot, "Apiary");
+        robot.interact(() -> window.sheet().requestFocus());
+        robot.type(KeyCode.RIGHT);
+        assertThat(workspace.chosenEntity()).map(Entity::name).contains("Hive");
+        robot.type(KeyCode.DOWN);
+        assertThat(workspace.chosenEntity()).map(Entity::name).contains("Inspection");
+
+        var note = entity("Inspection").body().attribute("note").orElseThrow();
+        robot.interact(() -> workspace.choose(note.id()));
+        robot.interact(() -> window.sheet().requestFocus());
+        robot.type(KeyCode.DELETE);
+        assertThat(entity("Inspection").body().attribute("note")).isEmpty();
+        assertThat(table("inspection").column("note")).isEmpty();
+    }
+
+    @Test
+    void zooming_fitting_and_panning_leave_the_design_alone(FxRobot robot) {
+        openDemo(robot, "alder-valley");
+        var before = workspace.document();
+        robot.interact(() -> window.sheet().fit());
+        double fitted = window.sheet().zoom();
+        robot.press(KeyCode.CONTROL).type(KeyCode.EQUALS).type(KeyCode.EQUALS).release(KeyCode.CONTROL);
+        assertThat(window.sheet().zoom()).isGreaterThan(fitted * 1.4);
+        Bounds far = onScreen(robot, "#card-apiary");
+        robot.moveTo("#sheet").scroll(3, VerticalDirection.DOWN);
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(onScreen(robot, "#card-apiary").getMinY()).isNotEqualTo(far.getMinY());
+        robot.press(KeyCode.CONTROL).type(KeyCode.DIGIT0).release(KeyCode.CONTROL);
+        assertThat(window.sheet().zoom()).isEqualTo(fitted);
+        for (int i = 0; i < 14; i++) {
+            robot.interact(() -> window.sheet().zoomOut());
+        }
+        assertThat(window.sheet().zoom()).isGreaterThanOrEqualTo(0.1);
+        assertThat(workspace.document()).isSameAs(before);
+    }
+
+    @Test
+    void both_views_show_the_same_design_and_every_edit_works_in_both(FxRobot robot) {
+        openDemo(robot, "alder-valley");
+        assertThat(robot.lookup("#card-application").tryQuery()).isEmpty();
+        robot.clickOn("#view-tables");
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(robot.lookup("#card-application").tryQuery()).isPresent();
+        assertThat(robot.lookup("#card-forage-plant").tryQuery()).isPresent();
+
+        choose(robot, "Queen");
+        robot.interact(() -> window.sheet().requestFocus());
+        robot.type(KeyCode.F2);
+        enter(robot, "Mother");
+        assertThat(robot.lookup("#card-mother").tryQuery()).isPresent();
+        robot.clickOn("#view-concept");
+        assertThat(workspace.viewProperty().get()).isEqualTo(View.CONCEPT);
+        assertThat(robot.lookup("#card-mother").tryQuery()).isPresent();
+        assertThat(table("hive").column("mother_ring")).isPresent();
+    }
+
+    @Test
+    void the_notation_is_part_of_the_document_and_can_be_undone(FxRobot robot) {
+        openDemo(robot, "alder-valley");
+        robot.clickOn("#notation");
+        assertThat(workspace.document().diagram().notation()).isEqualTo(Notation.MINMAX);
+        robot.clickOn("#notation");
+        assertThat(workspace.document().diagram().notation()).isEqualTo(Notation.CHEN);
+        robot.interact(workspace::undo);
+        robot.interact(workspace::undo);
+        assertThat(workspace.document().diagram().notation()).isEqualTo(Notation.CROWSFOOT);
+    }
+
+    @Test
+    void tidying_up_is_one_step_that_moves_cards_only(FxRobot robot) throws Exception {
+        openDemo(robot, "alder-valley");
+        var before = workspace.document();
+        robot.clickOn("#tidy");
+        WaitForAsyncUtils.waitFor(
+                20,
+                TimeUnit.SECONDS,
+                () -> workspace.background().runningProperty().get().isEmpty()
+                        && workspace.undoable().isPresent());
+        assertThat(workspace.undoable()).contains("tidy up");
+        assertThat(workspace.design()).isSameAs(before.design());
+        assertThat(workspace.document()).isNotEqualTo(before);
+        robot.interact(workspace::undo);
+        assertThat(workspace.document()).isEqualTo(before);
+    }
+
+    @Test
+    void a_relationship_is_corrected_in_the_gloss(FxRobot robot) {
+        openDemo(robot, "alder-valley");
+        chooseLine(robot, "Hive", "Harvest");
+        assertThat(table("harvest").primaryKey().orElseThrow().columns()).hasSize(3);
+        robot.clickOn("#identifying");
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(table("harvest").primaryKey().orElseThrow().columns()).containsExactly("taken_on");
+        robot.clickOn("#on-delete").clickOn("each harvest of it goes too");
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(sql(robot, "#gloss-sql")).contains("ON DELETE CASCADE");
+        robot.clickOn("#role-1");
+        enter(robot, "source");
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(table("harvest").column("source_stand_no")).isPresent();
+    }
+
+    @Test
+    void a_pairing_is_named_and_gets_attributes_and_a_wider_key(FxRobot robot) {
+        openDemo(robot, "alder-valley");
+        chooseLine(robot, "Inspection", "Treatment");
+        robot.clickOn("#pairing-noun").push(KeyCode.CONTROL, KeyCode.A);
+        enter(robot, "dosing");
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(table("dosing").primaryKey().orElseThrow().columns())
+                .containsExactly("inspection_id", "treatment_name");
+        robot.clickOn("#pairing-attribute");
+        enter(robot, "turn: whole 9 (key)");
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(table("dosing").primaryKey().orElseThrow().columns())
+                .containsExactly("inspection_id", "treatment_name", "turn");
+        rule(robot, "Each dosing has remark: text 80 (optional).");
+        assertThat(table("dosing").column("remark").orElseThrow().nullable()).isTrue();
+    }
+
+    @Test
+    void the_gloss_says_the_chosen_entity_and_follows_it(FxRobot robot) {
+        openDemo(robot, "alder-valley");
+        choose(robot, "Harvest");
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(said(robot))
+                .contains(
+                        "Each hive yields any number of harvests; each harvest is taken from exactly one hive.",
+                        "Each harvest is told by its hive and taken on.");
+        robot.clickOn("#entity-kind").type(KeyCode.DOWN, 4).type(KeyCode.ENTER);
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(entity("Harvest").kind().name()).isEqualTo("thing");
+        WaitForAsyncUtils.waitForFxEvents();
+        robot.clickOn("#definition").push(KeyCode.CONTROL, KeyCode.A);
+        enter(robot, "What one hive gave.");
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(sql(robot, "#gloss-sql")).contains("COMMENT ON TABLE harvest IS 'What one hive gave.'");
+    }
+
+    private static List<String> said(FxRobot robot) {
+        return robot.lookup(".sentence").queryAllAs(Node.class).stream()
+                .filter(Labeled.class::isInstance)
+                .map(node -> ((Labeled) node).getText())
+                .toList();
+    }
+
+    @Test
+    void names_that_would_break_things_go_through_the_window(FxRobot robot) {
+        robot.clickOn("#sheet");
+        WaitForAsyncUtils.waitForFxEvents();
+        enter(robot, "it's \"odd\"; DROP TABLE 🐝 خلية " + "long ".repeat(30));
+        enter(robot, "\"select, (from) 'x'\": text 20 (key)");
+        robot.type(KeyCode.ESCAPE);
+        WaitForAsyncUtils.waitForFxEvents();
+
+        Entity odd = workspace.design().entities().get(0);
+        assertThat(odd.name()).startsWith("it's \"odd\"; DROP TABLE 🐝");
+        assertThat(odd.body().attributes().get(0).name()).isEqualTo("select, (from) 'x'");
+        assertThat(workspace.schema().undecided()).isEmpty();
+        assertThat(sql(robot, "#gloss-sql"))
+                .contains("CREATE TABLE \"it_s_odd_drop_table_")
+                .contains("select_from_x");
+    }
+}
