@@ -83,20 +83,15 @@ final class RelationshipEditor extends VBox {
     private Node newAttribute() {
         var label = new Label("each pairing has");
         label.getStyleClass().add("note");
-        return new FlowPane(
-                6,
-                4,
-                label,
-                Fields.text("pairing-attribute", "", "dose ml: decimal 5,1; month: whole 12 (key)", typed -> {
-                    Understanding reading = new RuleLine(
-                                    workspace.design(), Optional.of(relationship.id()), workspace.ids())
-                            .readAttributes(relationship.id(), typed);
-                    if (reading instanceof Understanding.Understood understood) {
-                        workspace.apply(understood.edit());
-                    } else if (reading instanceof Understanding.NotUnderstood not) {
-                        workspace.complain(not.problem());
-                    }
-                }));
+        return new FlowPane(6, 4, label, Fields.text("pairing-attribute", "", "month: whole 12 (key)", typed -> {
+            Understanding reading = new RuleLine(workspace.design(), Optional.of(relationship.id()), workspace.ids())
+                    .readAttributes(relationship.id(), typed);
+            if (reading instanceof Understanding.Understood understood) {
+                workspace.apply(understood.edit());
+            } else if (reading instanceof Understanding.NotUnderstood not) {
+                workspace.complain(not.problem());
+            }
+        }));
     }
 
     private Node identifying() {

@@ -55,6 +55,8 @@ final class SheetEntry {
         open = Optional.of(node);
         sheet.addOver(node);
         node.applyCss(); // gives a field its skin at once, so that no letter typed within this frame is lost
+        Point2D seen = sheet.inView(at, node.prefWidth(-1), node.prefHeight(-1));
+        node.relocate(seen.getX(), seen.getY());
     }
 
     /** Asks for the name of a new entity at a place; its first letter has been typed. */

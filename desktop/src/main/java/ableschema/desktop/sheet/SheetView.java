@@ -38,6 +38,7 @@ public final class SheetView extends Pane {
     private final Workspace workspace;
     private final Pane content = new Pane();
     private final Group lines = new Group();
+    private final Group words = new Group();
     private final Group cards = new Group();
     private final Group over = new Group();
     private final Map<Id, CardNode> nodes = new LinkedHashMap<>();
@@ -54,7 +55,7 @@ public final class SheetView extends Pane {
         getStyleClass().add("sheet");
         setFocusTraversable(true);
         setAccessibleText("Sheet");
-        content.getChildren().addAll(lines, cards, over);
+        content.getChildren().addAll(lines, words, cards, over);
         content.setManaged(false);
         getChildren().add(content);
         clipToBounds();
@@ -147,15 +148,21 @@ public final class SheetView extends Pane {
             node.setOpacity(chosen.isEmpty() || near.contains(id) ? 1 : FADED);
         });
         lines.getChildren().clear();
+        words.getChildren().clear();
         for (DrawnLink link : picture.lines()) {
             boolean lit = chosen.filter(id -> id.equals(link.link().relationship()) || touches(link, id))
                     .isPresent();
-            var group = new Group();
+            var under = new Group();
+            var over = new Group();
             var marks = new FxMarks(
                     chosen.filter(link.link().relationship()::equals).isPresent());
-            link.marks().forEach(mark -> group.getChildren().add(marks.node(mark)));
-            group.setOpacity(chosen.isEmpty() || lit ? 1 : FADED);
-            lines.getChildren().add(group);
+            link.marks()
+                    .forEach(mark ->
+                            (mark.isOverLines() ? over : under).getChildren().add(marks.node(mark)));
+            under.setOpacity(chosen.isEmpty() || lit ? 1 : FADED);
+            over.setOpacity(under.getOpacity());
+            lines.getChildren().add(under);
+            words.getChildren().add(over);
         }
     }
 
@@ -201,6 +208,15 @@ public final class SheetView extends Pane {
     /** Shows a node over the picture, at places of the picture. */
     void addOver(Node node) {
         over.getChildren().add(node);
+    }
+
+    /** The place nearest to a wanted one where a node of this size can be seen whole. */
+    Point2D inView(Point2D wanted, double width, double height) {
+        Point2D least = toPicture(8, 8);
+        Point2D most = toPicture(getWidth() - 8, getHeight() - 8).subtract(width, height);
+        return new Point2D(
+                Math.max(least.getX(), Math.min(most.getX(), wanted.getX())),
+                Math.max(least.getY(), Math.min(most.getY(), wanted.getY())));
     }
 
     void removeOver(Node node) {

@@ -135,7 +135,7 @@ final class LinkMarks {
             return;
         }
         double height = detail.isEmpty() ? 16 : 30;
-        Spot spot = freeSpot(diamond ? width + 44 : width + 8, diamond ? height + 18 : height, diamond);
+        Spot spot = freeSpot(diamond ? width * 1.3 + 36 : width + 8, diamond ? height * 1.3 + 16 : height, diamond);
         Area place = spot.area();
         room.take(place);
         if (diamond) {
@@ -201,10 +201,11 @@ final class LinkMarks {
         // the ends need their stretch of the line for their own marks
         boolean roomOnLine = length(segment) >= (flat ? width : height) + 2 * ENDS;
         if (onlyOnLine) {
-            return Stream.of(on);
+            // a loop is too small to hold a diamond and the signs of its ends, so the diamond hangs below it
+            return Stream.of(link.isLoop() ? new Spot(new Area(x - width / 2, y - 2, width, height), true) : on);
         }
         Stream<Spot> beside = flat
-                ? Stream.of(y - height - 3, y + 5)
+                ? Stream.of(y - height - 3, y + 5, y - height - 18, y + 20)
                         .map(top -> new Area(x - width / 2, top, width, height))
                         .map(SIDE)
                 : Stream.of(x + 4, x - width - 4)

@@ -14,6 +14,11 @@ public sealed interface Mark {
 
     <R> R accept(Visitor<R> visitor);
 
+    /** Whether it is drawn over all lines: what is written, and what it is written on. */
+    default boolean isOverLines() {
+        return true;
+    }
+
     /** One method a kind of mark, without a default. */
     interface Visitor<R> {
         R box(Box box);
@@ -42,6 +47,11 @@ public sealed interface Mark {
         }
 
         @Override
+        public boolean isOverLines() {
+            return fill.isPresent();
+        }
+
+        @Override
         public <R> R accept(Visitor<R> visitor) {
             return visitor.line(this);
         }
@@ -49,6 +59,11 @@ public sealed interface Mark {
 
     /** A small circle with paper inside. */
     record Circle(Id origin, Point centre, double radius, Ink ink, double width) implements Mark {
+        @Override
+        public boolean isOverLines() {
+            return false;
+        }
+
         @Override
         public <R> R accept(Visitor<R> visitor) {
             return visitor.circle(this);

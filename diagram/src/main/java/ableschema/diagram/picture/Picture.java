@@ -60,8 +60,12 @@ public record Picture(Map<Id, PlacedCard> cards, List<DrawnLink> lines) {
 
     /** All marks in the order in which they are drawn. */
     public Stream<Mark> marks(Detail detail) {
+        List<Mark> ofLinks =
+                lines.stream().flatMap(line -> line.marks().stream()).toList();
         return Stream.concat(
-                lines.stream().flatMap(line -> line.marks().stream()),
+                Stream.concat(
+                        ofLinks.stream().filter(mark -> !mark.isOverLines()),
+                        ofLinks.stream().filter(Mark::isOverLines)),
                 cards.values().stream().flatMap(card -> card.marks(detail).stream()));
     }
 

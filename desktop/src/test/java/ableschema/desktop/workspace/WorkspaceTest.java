@@ -1,0 +1,169 @@
+package ableschema.desktop.workspace;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import ableschema.core.design.Attribute;
+import ableschema.core.design.Cardinality;
+import ableschema.core.design.Design;
+import ableschema.core.design.End;
+import ableschema.core.design.Entity;
+import ableschema.core.design.IdKind;
+import ableschema.core.design.IdSource;
+import ableschema.core.design.Relationship;
+import ableschema.core.document.Document;
+import ableschema.core.document.Position;
+import ableschema.core.edit.AddEntity;
+import ableschema.core.edit.MoveCards;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.concurrent.TimeUnit;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import org.testfx.api.FxToolkit;
+import org.testfx.util.WaitForAsyncUtils;
+
+class WorkspaceTest {
+
+    private final IdSource ids = IdSource.seeded(1);
+    private final Workspace workspace = new Workspace(Document.EMPTY, ids);
+
+    @BeforeAll
+    static void startToolkit() throws Exception {
+        FxToolkit.registerPrimaryStage();
+    }
+
+    private Entity add(String name) {
+        Entity entity = Entity.named(ids.next(IdKind.ENTITY), name);
+        workspace.apply(new AddEntity(entity, Optional.empty()));
+        return entity;
+    }
+
+    private Relationship relate(Entity one, Entity many) {
+        var relationship = Relationship.between(
+                ids.next(IdKind.RELATIONSHIP),
+                new End(one.id(), "has", Cardinality.EXACTLY_ONE, ""),
+                new End(many.id(), "belongs to", Cardinality.ANY_NUMBER, ""));
+        workspace.apply(workspace.edits().addRelationship(relationship));
+        return relationship;
+    }
+
+    @Test
+    void a_new_entity_gets_a_place_in_the_same_step() {
+        Entity hive = add("Hive");
+        assertThat(workspace.document().position(hive.id())).isPresent();
+        workspace.undo();
+        assertThat(workspace.design().entities()).isEmpty();
+        assertThat(workspace.undoable()).isEmpty();
+        assertThat(workspace.redoable()).contains("add Hive");
+    }
+
+    @Test
+    void what_is_chosen_is_forgotten_when_it_is_gone() {
+        Entity hive = add("Hive");
+        Attribute colour = Attribute.named(ids.next(IdKind.ATTRIBUTE), "colour");
+        workspace.apply(workspace.edits().addAttribute(hive.id(), colour));
+        workspace.choose(colour.id());
+        assertThat(workspace.chosenEntity()).map(Entity::name).contains("Hive");
+        workspace.apply(workspace.edits().remove(List.of(colour.id())));
+        assertThat(workspace.chosenProperty().get()).isEmpty();
+        workspace.choose(colour.id());
+        assertThat(workspace.chosenProperty().get()).isEmpty();
+    }
+
+    @Test
+    void the_schema_before_the_last_edit_is_kept_to_show_what_changed() {
+        Entity hive = add("Hive");
+        workspace.apply(
+                workspace.edits().addAttribute(hive.id(), Attribute.named(ids.next(IdKind.ATTRIBUTE), "colour")));
+
+        assertThat(workspace.schema().tables().get(0).columns()).hasSize(1);
+        assertThat(workspace.schemaBefore().tables().get(0).columns()).isEmpty();
+        var schema = workspace.schema();
+        workspace.apply(new MoveCards(Map.of(hive.id(), new Position(4, 8)), "move Hive"));
+        assertThat(workspace.schema())
+                .as("a moved card leaves the tables alone")
+                .isSameAs(schema);
+    }
+
+    @Test
+    void saved_and_changed_are_told_apart() {
+        assertThat(workspace.isSaved()).isTrue();
+        add("Hive");
+        assertThat(workspace.isSaved()).isFalse();
+        workspace.saved(Path.of("mine.able.json"));
+        assertThat(workspace.isSaved()).isTrue();
+        add("Queen");
+        workspace.undo();
+        assertThat(workspace.isSaved()).as("undone to what was saved").isTrue();
+        assertThat(workspace.file()).contains(Path.of("mine.able.json"));
+    }
+
+    @Test
+    void opening_another_document_starts_a_history_of_its_own() {
+        relate(add("Apiary"), add("Hive"));
+        workspace.choose(workspace.design().entities().get(0).id());
+        workspace.open(Document.EMPTY.withTitle("Another"), Optional.empty());
+
+        assertThat(workspace.undoable()).isEmpty();
+        assertThat(workspace.chosenProperty().get()).isEmpty();
+        assertThat(workspace.isSaved()).isTrue();
+        assertThat(workspace.document().title()).isEqualTo("Another");
+    }
+
+    @Test
+    void a_large_design_without_places_is_shown_at_once_and_placed_well_in_the_background() throws Exception {
+        var entities = new ArrayList<Entity>();
+        var relationships = new ArrayList<Relationship>();
+        for (int i = 0; i < 80; i++) {
+            entities.add(Entity.named(ids.next(IdKind.ENTITY), "Hive " + i));
+            if (i > 0) {
+                relationships.add(Relationship.between(
+                        ids.next(IdKind.RELATIONSHIP),
+                        new End(entities.get(i / 2).id(), "has", Cardinality.EXACTLY_ONE, ""),
+                        new End(entities.get(i).id(), "is of", Cardinality.ANY_NUMBER, "")));
+            }
+        }
+        Document large = Document.EMPTY.with(Design.of(entities, relationships));
+        WaitForAsyncUtils.asyncFx(() -> workspace.open(large, Optional.empty())).get();
+        assertThat(workspace.document().diagram().positions()).hasSize(80);
+        WaitForAsyncUtils.waitFor(
+                30, TimeUnit.SECONDS, () -> workspace.undoable().isPresent());
+
+        assertThat(workspace.undoable()).contains("place the cards");
+        var places = workspace.document().diagram().positions();
+        relationships.forEach(r -> assertThat(places.get(r.first().entity()).x())
+                .isLessThan(places.get(r.second().entity()).x()));
+    }
+
+    @Test
+    void work_that_is_stopped_brings_nothing_back_and_what_fails_is_told() throws Exception {
+        var told = new ArrayList<String>();
+        Background background = workspace.background();
+        WaitForAsyncUtils.asyncFx(() -> {
+                    background.run(
+                            "waiting",
+                            () -> {
+                                Thread.sleep(10_000);
+                                return "too late";
+                            },
+                            told::add,
+                            failure -> told.add("failed"));
+                    assertThat(background.runningProperty().get()).contains("waiting");
+                    background.stop();
+                    assertThat(background.runningProperty().get()).isEmpty();
+                    background.run(
+                            "failing",
+                            () -> {
+                                throw new IllegalStateException("no bees");
+                            },
+                            result -> told.add("done"),
+                            failure -> told.add(failure.getMessage()));
+                })
+                .get();
+        WaitForAsyncUtils.waitFor(10, TimeUnit.SECONDS, () -> !told.isEmpty());
+        assertThat(told).containsExactly("no bees");
+    }
+}
