@@ -83,4 +83,30 @@ class CirclesTest {
             }
         }
     }
+
+    @ParameterizedTest
+    @EnumSource
+    void rows_that_no_order_could_put_in_are_left_out_and_said_so(RealEngine engine) throws Exception {
+        Entity hive = entity("hive");
+        Entity keeper = entity("keeper");
+        Relationship cares = mandatory(optionalParent(hive, keeper, "cares for"));
+        Relationship owns = mandatory(optionalParent(keeper, hive, "belongs to"));
+        Design design = Design.of(List.of(hive, keeper), List.of(cares, owns));
+        design = referring(design, keeper.id(), 0, cares, hive.id(), 0);
+        design = referring(design, hive.id(), 0, owns, keeper.id(), 0);
+        Document document = Document.EMPTY.with(design);
+        var script = ScriptWriter.withRows(document.schema(), design, engine.dialect());
+
+        assertThat(script.text())
+                .contains("-- left out")
+                .contains("run in a circle")
+                .doesNotContain("INSERT");
+        try (Connection connection = engine.open()) {
+            assertThat(ScriptRun.of(script, connection).refusal()).isEmpty();
+        }
+    }
+
+    private static Relationship mandatory(Relationship relationship) {
+        return relationship.with(Side.FIRST, relationship.first().withCardinality(Cardinality.EXACTLY_ONE));
+    }
 }

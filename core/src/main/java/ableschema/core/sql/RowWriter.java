@@ -39,7 +39,7 @@ final class RowWriter {
     private final Map<Id, String> faults = new HashMap<>();
     private final Set<Id> written = new HashSet<>();
     private final List<Statement> statements = new ArrayList<>();
-    private final List<Statement> closings = new ArrayList<>();
+    private final List<Closing> closings = new ArrayList<>();
 
     RowWriter(Dialect dialect, Design design, TableOrder order, Map<String, TableWriter> writers) {
         this.dialect = dialect;
@@ -55,7 +55,11 @@ final class RowWriter {
     List<Statement> statements() {
         leaveOutChildrenOfFaulty();
         order.tables().forEach(this::writeRows);
-        statements.addAll(closings);
+        closings.stream()
+                .filter(each -> values.parent(each.row(), each.key().origin())
+                        .filter(parent -> written.contains(parent.id()))
+                        .isPresent())
+                .forEach(each -> statements.add(update(each.table(), each.row(), each.key())));
         order.tables().forEach(this::restartNumbering);
         return statements;
     }
@@ -87,30 +91,38 @@ final class RowWriter {
     private void writeRows(Table table) {
         var waiting = new LinkedHashMap<Id, Row>();
         rows(table).forEach(row -> waiting.put(row.id(), row));
-        for (Row row : List.copyOf(waiting.values())) {
-            if (faults.containsKey(row.id())) {
-                statements.add(SqlWriter.comment("left out: " + faults.get(row.id()), table.origin(), row.id()));
-                waiting.remove(row.id());
-            }
-        }
         while (!waiting.isEmpty()) {
             List<Row> ready = waiting.values().stream()
                     .filter(row -> parents(table, row).noneMatch(p -> waiting.containsKey(p.id()) && !p.equals(row)))
                     .toList();
             // where none is ready, the rows refer to each other in a circle, and any one of them opens it
             for (Row row : ready.isEmpty() ? List.of(waiting.values().iterator().next()) : ready) {
-                insert(table, row);
+                write(table, row);
                 waiting.remove(row.id());
             }
         }
     }
 
-    private void insert(Table table, Row row) {
+    private void write(Table table, Row row) {
         List<ForeignKey> open = table.foreignKeys().stream()
                 .filter(key -> values.parent(row, key.origin())
                         .filter(parent -> !written.contains(parent.id()) && !parent.equals(row))
                         .isPresent())
                 .toList();
+        if (open.stream().anyMatch(key -> !TableOrder.isOptional(table, key))) {
+            faults.putIfAbsent(
+                    row.id(),
+                    "a row of " + table.label() + " must refer to a row that comes later or is left out itself, as"
+                            + " references that must be there run in a circle");
+        }
+        if (faults.containsKey(row.id())) {
+            statements.add(SqlWriter.comment("left out: " + faults.get(row.id()), table.origin(), row.id()));
+        } else {
+            insert(table, row, open);
+        }
+    }
+
+    private void insert(Table table, Row row, List<ForeignKey> open) {
         written.add(row.id());
         Set<EndRef> later = new HashSet<>(open.stream().map(ForeignKey::origin).toList());
         List<Column> columns = table.columns().stream()
@@ -128,8 +140,11 @@ final class RowWriter {
                         + writer.listed(columns.stream().map(Column::name).toList()))
                 .line("  VALUES (" + literals + ")")
                 .closed(Statement.Kind.ROW));
-        open.forEach(key -> closings.add(update(table, row, key)));
+        open.forEach(key -> closings.add(new Closing(table, row, key)));
     }
+
+    /** A reference that is set when all rows are there. */
+    private record Closing(Table table, Row row, ForeignKey key) {}
 
     private String literal(Table table, Row row, Column column) {
         Optional<String> value = value(row, column);

@@ -1,0 +1,129 @@
+package ableschema.engine;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import ableschema.core.document.Document;
+import ableschema.core.rows.RowJudge;
+import ableschema.core.schema.Schema;
+import ableschema.core.schema.Table;
+import ableschema.core.sql.Script;
+import ableschema.core.sql.ScriptWriter;
+import ableschema.core.store.DocumentFile;
+import java.nio.file.Path;
+import java.sql.Connection;
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.sql.Statement;
+import java.util.HashSet;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
+
+/** Laws that hold for any design, tried on many. */
+class AnyDesignTest {
+
+    private static final int DESIGNS = 60;
+    private static final int DESIGNS_ON_A_SERVER = 15;
+
+    @ParameterizedTest
+    @EnumSource
+    void its_script_is_accepted_and_the_rows_it_writes_arrive(RealEngine engine) throws Exception {
+        int designs = engine == RealEngine.POSTGRESQL ? DESIGNS_ON_A_SERVER : DESIGNS;
+        for (long seed = 1; seed <= designs; seed++) {
+            Document document = RandomDesign.of(seed);
+            Schema schema = document.schema();
+            Script definitions = ScriptWriter.definitions(schema, engine.dialect());
+            try (Connection connection = engine.open()) {
+                assertThat(ScriptRun.of(definitions, connection).refusal())
+                        .as("design %d: %s", seed, definitions.text())
+                        .isEmpty();
+            }
+            Script script = ScriptWriter.withRows(schema, document.design(), engine.dialect());
+            if (isLoadable(schema)) {
+                assertThat(script.text()).as("design %d", seed).doesNotContain("left out");
+                try (Connection connection = engine.open()) {
+                    ScriptRun run = ScriptRun.of(script, connection);
+                    assertThat(run.refusal())
+                            .as("design %d: %s", seed, script.text())
+                            .isEmpty();
+                    for (Table table : schema.tables()) {
+                        assertThat(count(connection, engine, table))
+                                .as("design %d, %s", seed, table.name())
+                                .isEqualTo(3);
+                    }
+                }
+            }
+        }
+    }
+
+    /** Whether no references that must be there run in a circle, since no order of inserts could fill such tables. */
+    private static boolean isLoadable(Schema schema) {
+        var loaded = new HashSet<String>();
+        boolean more = true;
+        while (more) {
+            more = false;
+            for (Table table : schema.tables()) {
+                boolean ready = table.foreignKeys().stream()
+                        .filter(key -> !key.target().equals(table.name()))
+                        .filter(key -> key.columns().stream()
+                                .noneMatch(
+                                        name -> table.column(name).orElseThrow().nullable()))
+                        .allMatch(key -> loaded.contains(key.target()));
+                more |= ready && loaded.add(table.name());
+            }
+        }
+        return loaded.size() == schema.tables().size();
+    }
+
+    private static int count(Connection connection, RealEngine engine, Table table) throws SQLException {
+        try (Statement statement = connection.createStatement();
+                ResultSet rows = statement.executeQuery(
+                        "SELECT count(*) FROM " + engine.dialect().quoted(table.name()))) {
+            rows.next();
+            return rows.getInt(1);
+        }
+    }
+
+    @Test
+    void its_rows_are_accepted_by_the_judge_too() {
+        for (long seed = 1; seed <= DESIGNS; seed++) {
+            assertThat(RowJudge.judge(RandomDesign.of(seed).design()))
+                    .as("design %d", seed)
+                    .isEmpty();
+        }
+    }
+
+    @Test
+    void it_is_the_same_after_a_file(@TempDir Path folder) throws Exception {
+        for (long seed = 1; seed <= DESIGNS; seed++) {
+            Document document = RandomDesign.of(seed);
+            Path file = folder.resolve("design.able.json");
+            DocumentFile.write(file, document);
+            Document read = DocumentFile.read(file);
+
+            assertThat(read).as("design %d", seed).isEqualTo(document);
+            assertThat(read.design().sameMeaning(document.design())).isEmpty();
+        }
+    }
+
+    @Test
+    void every_foreign_key_matches_a_key_in_number_and_type() {
+        for (long seed = 1; seed <= DESIGNS; seed++) {
+            Schema schema = RandomDesign.of(seed).schema();
+            for (Table table : schema.tables()) {
+                table.foreignKeys().forEach(key -> {
+                    Table target = schema.table(key.target()).orElseThrow();
+                    assertThat(key.targetColumns())
+                            .isEqualTo(target.primaryKey().orElseThrow().columns());
+                    for (int i = 0; i < key.columns().size(); i++) {
+                        var own = table.column(key.columns().get(i)).orElseThrow();
+                        var referred = target.column(key.targetColumns().get(i)).orElseThrow();
+                        assertThat(own.type()).isEqualTo(referred.type().asReferenced());
+                        assertThat(own.identity()).isEmpty();
+                    }
+                });
+            }
+        }
+    }
+}

@@ -1,0 +1,248 @@
+package ableschema.engine;
+
+import ableschema.core.design.Attribute;
+import ableschema.core.design.Body;
+import ableschema.core.design.Cardinality;
+import ableschema.core.design.ColumnRef;
+import ableschema.core.design.DataType;
+import ableschema.core.design.DataTypes;
+import ableschema.core.design.Design;
+import ableschema.core.design.End;
+import ableschema.core.design.EndRef;
+import ableschema.core.design.Entity;
+import ableschema.core.design.Id;
+import ableschema.core.design.IdKind;
+import ableschema.core.design.IdSource;
+import ableschema.core.design.KeyPart;
+import ableschema.core.design.Pins;
+import ableschema.core.design.ReferenceAction;
+import ableschema.core.design.Relationship;
+import ableschema.core.design.Row;
+import ableschema.core.design.Side;
+import ableschema.core.design.Unique;
+import ableschema.core.document.Document;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.Random;
+
+/** Makes designs of all kinds of entities, relationships and types, with rows that break no rule; the same for a seed. */
+final class RandomDesign {
+
+    private static final List<String> TYPES = List.of(
+            "text 40",
+            "text",
+            "whole",
+            "whole 300",
+            "whole 9000000000",
+            "decimal 8,3",
+            "real",
+            "yes/no",
+            "year",
+            "date",
+            "time",
+            "moment",
+            "moment anywhere",
+            "uuid");
+
+    private final IdSource ids;
+    private final Random random;
+    private final List<Entity> entities = new ArrayList<>();
+    private final List<Relationship> relationships = new ArrayList<>();
+
+    private RandomDesign(long seed) {
+        this.ids = IdSource.seeded(seed);
+        this.random = new Random(seed);
+    }
+
+    static Document of(long seed) {
+        var made = new RandomDesign(seed);
+        made.makeEntities();
+        made.makeRelationships();
+        Design design = made.weakened(Design.of(made.entities, made.relationships));
+        return Document.EMPTY.with(made.filled(design));
+    }
+
+    private void makeEntities() {
+        int count = 2 + random.nextInt(6);
+        for (int i = 0; i < count; i++) {
+            var attributes = new ArrayList<Attribute>();
+            attributes.add(Attribute.named(ids.next(IdKind.ATTRIBUTE), "thing " + i + " no")
+                    .withType(keyType()));
+            for (int j = random.nextInt(6); j >= 0; j--) {
+                attributes.add(Attribute.named(ids.next(IdKind.ATTRIBUTE), "field " + j)
+                        .withType(DataTypes.parse(TYPES.get(random.nextInt(TYPES.size()))))
+                        .withOptional(random.nextBoolean()));
+            }
+            Body body = Body.EMPTY
+                    .withAttributes(attributes)
+                    .withKey(List.of(attributes.get(0).ref()));
+            boolean unique =
+                    random.nextInt(3) == 0 && attributes.get(1).type() instanceof DataType.Text text && text.max() > 0;
+            if (unique) {
+                body = body.withUniques(List.of(new Unique(
+                        ids.next(IdKind.UNIQUE), List.of(attributes.get(1).ref()), Pins.NONE)));
+            }
+            entities.add(Entity.named(ids.next(IdKind.ENTITY), "Thing " + i).withBody(body));
+        }
+    }
+
+    private DataType keyType() {
+        return switch (random.nextInt(4)) {
+            case 0 -> new DataType.Counted(1 + random.nextInt(100), 1 + random.nextInt(3));
+            case 1 -> new DataType.Whole(0);
+            case 2 -> DataType.Simple.UUID;
+            default -> new DataType.Text(20);
+        };
+    }
+
+    private void makeRelationships() {
+        for (int i = random.nextInt(3 + entities.size()); i >= 0; i--) {
+            End first = new End(entity().id(), "relates to", cardinality(), random.nextInt(4) == 0 ? "part" + i : "");
+            End second = new End(entity().id(), "is related to", cardinality(), "");
+            var relationship = Relationship.between(ids.next(IdKind.RELATIONSHIP), first, second);
+            if (relationship.isManyToMany() && random.nextBoolean()) {
+                relationship = relationship.withNoun("pairing " + i);
+            }
+            boolean optional = relationship
+                    .referred()
+                    .map(relationship::end)
+                    .filter(end -> !end.cardinality().isMandatory())
+                    .isPresent();
+            if (optional) {
+                relationship = relationship.withActions(ReferenceAction.SET_NULL, ReferenceAction.RESTRICT);
+            }
+            relationships.add(relationship);
+        }
+    }
+
+    private Entity entity() {
+        return entities.get(random.nextInt(entities.size()));
+    }
+
+    private Cardinality cardinality() {
+        List<Cardinality> all = List.of(
+                Cardinality.EXACTLY_ONE, Cardinality.AT_MOST_ONE, Cardinality.AT_LEAST_ONE, Cardinality.ANY_NUMBER);
+        return all.get(random.nextInt(all.size()));
+    }
+
+    /** Makes some references part of their holder's key, only towards earlier entities so that keys do not run in circles. */
+    private Design weakened(Design design) {
+        Design weak = design;
+        for (Relationship each : relationships) {
+            Optional<Side> referred = each.referred();
+            if (referred.isEmpty() || each.isRecursive() || random.nextInt(3) > 0) {
+                continue;
+            }
+            Entity holder = weak.at(each.end(referred.get().other()));
+            Entity parent = weak.at(each.end(referred.get()));
+            boolean counted = holder.body().attributes().get(0).type() instanceof DataType.Counted;
+            if (place(parent) < place(holder)
+                    && !counted
+                    && each.end(referred.get()).cardinality().isMandatory()) {
+                var key = new ArrayList<KeyPart>(holder.body().key());
+                key.add(0, new KeyPart.WholeReference(each.ref(referred.get())));
+                weak = weak.withBody(holder.id(), holder.body().withKey(key));
+            }
+        }
+        return weak;
+    }
+
+    private int place(Entity entity) {
+        return entities.stream().map(Entity::id).toList().indexOf(entity.id());
+    }
+
+    /** Three rows for each entity, the n-th of which refers to the n-th of each parent, and so for each pairing. */
+    private Design filled(Design design) {
+        Design filled = design;
+        for (Entity entity : design.entities()) {
+            filled = filled.withBody(
+                    entity.id(), filled.body(entity.id()).orElseThrow().withRows(rows(entity.body())));
+        }
+        for (Relationship each : relationships) {
+            if (each.isManyToMany()) {
+                filled = filled.withBody(each.id(), each.body().withRows(rows(each.body())));
+            }
+        }
+        for (Entity entity : design.entities()) {
+            filled = referring(filled, entity.id());
+        }
+        for (Relationship each : relationships) {
+            filled = each.isManyToMany() ? referring(filled, each.id()) : filled;
+        }
+        return filled;
+    }
+
+    private Design referring(Design design, Id owner) {
+        Body body = design.body(owner).orElseThrow();
+        var rows = new ArrayList<Row>();
+        for (int i = 0; i < body.rows().size(); i++) {
+            Row row = body.rows().get(i);
+            for (EndRef end : design.referencesOf(owner)) {
+                Row parent = design.target(end).orElseThrow().body().rows().get(i);
+                // a circle of references that must be there can be opened by no order of inserts
+                row = row.with(end, Optional.of(Row.Reference.to(parent)));
+            }
+            rows.add(row);
+        }
+        return design.withBody(owner, body.withRows(rows));
+    }
+
+    private List<Row> rows(Body body) {
+        var rows = new ArrayList<Row>();
+        for (int i = 0; i < 3; i++) {
+            Row row = Row.empty(ids.next(IdKind.ROW));
+            for (Attribute attribute : body.attributes()) {
+                boolean inKey = body.key().contains((KeyPart) new ColumnRef.Own(attribute.id()));
+                if (inKey || !attribute.optional() || random.nextBoolean()) {
+                    row = row.with(attribute.id(), value(attribute.type(), i));
+                }
+            }
+            rows.add(row);
+        }
+        return rows;
+    }
+
+    private String value(DataType type, int i) {
+        return type.accept(new DataType.Visitor<>() {
+            @Override
+            public String undecided() {
+                return "value " + i;
+            }
+
+            @Override
+            public String text(DataType.Text text) {
+                return "it's; \"" + i + "\" \\ 🐝";
+            }
+
+            @Override
+            public String whole(DataType.Whole whole) {
+                return Integer.toString(i + 1);
+            }
+
+            @Override
+            public String counted(DataType.Counted counted) {
+                return Long.toString(counted.start() + i * counted.step());
+            }
+
+            @Override
+            public String decimal(DataType.Decimal decimal) {
+                return i + ".5";
+            }
+
+            @Override
+            public String simple(DataType.Simple simple) {
+                return switch (simple) {
+                    case REAL -> "0.2" + i;
+                    case YES_NO -> i == 0 ? "yes" : "no";
+                    case YEAR -> "202" + i;
+                    case DATE -> "2027-04-1" + i;
+                    case TIME -> "09:3" + i;
+                    case MOMENT -> "2027-04-12 09:3" + i;
+                    case MOMENT_ANYWHERE -> "2027-04-12 09:3" + i + "+02:00";
+                    case UUID -> "5f2c1f6e-8a34-4c52-9d57-0b6b1a2c3d4" + i;
+                };
+            }
+        });
+    }
+}
