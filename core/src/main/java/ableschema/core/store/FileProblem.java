@@ -28,25 +28,25 @@ public final class FileProblem extends Exception {
 
     /** Puts into words why reading failed. */
     public static FileProblem reading(Path file, IOException cause) {
-        return new FileProblem("cannot read " + file + ": " + why(file, cause) + "; check the path", cause);
+        return new FileProblem(
+                "cannot read " + file + ": " + why(file, cause, "there is no such file") + "; check the path", cause);
     }
 
     /** Puts into words why writing failed. */
     public static FileProblem writing(Path file, IOException cause) {
         return new FileProblem(
-                "cannot write " + file + ": " + why(file, cause) + "; nothing was changed, choose another place",
+                "cannot write " + file + ": " + why(file, cause, "no file can be made there")
+                        + "; nothing was changed, choose another place",
                 cause);
     }
 
-    private static String why(Path file, IOException cause) {
+    private static String why(Path file, IOException cause, String ifMissing) {
         if (Files.isDirectory(file)) {
             return "it is a folder";
         }
         if (cause instanceof NoSuchFileException) {
             Path folder = file.toAbsolutePath().getParent();
-            return folder != null && !Files.exists(folder)
-                    ? "the folder " + folder + " does not exist"
-                    : "there is no such file";
+            return folder != null && !Files.exists(folder) ? "the folder " + folder + " does not exist" : ifMissing;
         }
         if (cause instanceof AccessDeniedException) {
             return "you have no right to";

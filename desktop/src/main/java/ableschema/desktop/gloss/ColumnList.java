@@ -10,6 +10,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import javafx.css.PseudoClass;
+import javafx.geometry.VPos;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.layout.ColumnConstraints;
@@ -44,9 +45,11 @@ final class ColumnList extends VBox {
         note.setWrapText(true);
         note.setMinHeight(Region.USE_PREF_SIZE);
         var grid = new GridPane();
-        grid.getColumnConstraints().addAll(share(36), share(30), share(34));
+        grid.getColumnConstraints().addAll(share(37), share(29), share(34));
         grid.addRow(0, new HBox(name), type, note);
         GridPane.setHgrow(note, Priority.ALWAYS);
+        GridPane.setValignment(type, VPos.TOP);
+        GridPane.setValignment(note, VPos.TOP);
         grid.getStyleClass().add("column-row");
         grid.setId("column-" + column.name());
         boolean chosen =

@@ -71,7 +71,25 @@ public final class GlossView extends VBox {
     }
 
     private void build() {
+        Optional<String> focused = focusedField();
         body.getChildren().clear();
+        show();
+        // whoever goes from field to field goes on in the new one
+        focused.map(id -> body.lookup("#" + id)).ifPresent(Node::requestFocus);
+    }
+
+    /** The id of the field within the gloss that has the focus. */
+    private Optional<String> focusedField() {
+        Node owner = getScene() == null ? null : getScene().getFocusOwner();
+        for (Node node = owner; node != null; node = node.getParent()) {
+            if (node == body) {
+                return Optional.ofNullable(owner.getId());
+            }
+        }
+        return Optional.empty();
+    }
+
+    private void show() {
         Design design = workspace.design();
         Optional<Entity> entity = workspace.chosenEntity();
         Optional<Relationship> relationship = workspace.chosenOwner().flatMap(design::relationship);

@@ -9,6 +9,7 @@ import ableschema.desktop.marks.FxMarks;
 import ableschema.desktop.workspace.Workspace;
 import ableschema.diagram.geometry.Area;
 import ableschema.diagram.geometry.Point;
+import ableschema.diagram.picture.Mark;
 import ableschema.diagram.picture.Picture;
 import ableschema.diagram.picture.Picture.DrawnLink;
 import ableschema.diagram.picture.Picture.PlacedCard;
@@ -156,11 +157,13 @@ public final class SheetView extends Pane {
             var over = new Group();
             var marks = new FxMarks(
                     chosen.filter(link.link().relationship()::equals).isPresent());
-            link.marks()
-                    .forEach(mark ->
-                            (mark.isOverLines() ? over : under).getChildren().add(marks.node(mark)));
-            under.setOpacity(chosen.isEmpty() || lit ? 1 : FADED);
-            over.setOpacity(under.getOpacity());
+            double opacity = chosen.isEmpty() || lit ? 1 : FADED;
+            for (Mark mark : link.marks()) {
+                Node node = marks.node(mark);
+                // the paper behind a word never fades, else the line would show through it
+                node.setOpacity(mark instanceof Mark.Box ? 1 : opacity);
+                (mark.isOverLines() ? over : under).getChildren().add(node);
+            }
             lines.getChildren().add(under);
             words.getChildren().add(over);
         }

@@ -260,6 +260,30 @@ class WindowTest extends WindowFixture {
     }
 
     @Test
+    void going_from_field_to_field_keeps_what_was_typed_in_each(FxRobot robot) {
+        drawTwo(robot);
+        choose(robot, "Hive");
+        robot.clickOn("#column-colour");
+        WaitForAsyncUtils.waitForFxEvents();
+        robot.clickOn("#attribute-name").push(KeyCode.CONTROL, KeyCode.A);
+        type(robot, "paint");
+        robot.type(KeyCode.TAB);
+        WaitForAsyncUtils.waitForFxEvents();
+        robot.push(KeyCode.CONTROL, KeyCode.A);
+        type(robot, "text 12");
+        robot.type(KeyCode.TAB);
+        WaitForAsyncUtils.waitForFxEvents();
+        type(robot, "one of white, sage");
+        robot.type(KeyCode.TAB);
+        WaitForAsyncUtils.waitForFxEvents();
+
+        var paint = entity("Hive").body().attribute("paint").orElseThrow();
+        assertThat(paint.type()).hasToString("text 12");
+        assertThat(entity("Hive").body().checks()).hasSize(1);
+        assertThat(workspace.undoable()).contains("paint must be one of white, sage");
+    }
+
+    @Test
     void what_is_undecided_holds_back_only_the_script(FxRobot robot) {
         rule(robot, "Each hive has colour.");
         robot.interact(() -> workspace.stepProperty().set(Step.SQL));
