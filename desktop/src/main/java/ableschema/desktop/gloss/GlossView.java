@@ -32,6 +32,7 @@ import javafx.scene.layout.VBox;
 public final class GlossView extends VBox {
 
     private static final int MOST_SENTENCES = 4;
+    private static final int MOST_RULES = 40;
 
     private final Workspace workspace;
     private final VBox body = new VBox();
@@ -259,7 +260,11 @@ public final class GlossView extends VBox {
         }
         add(section("WORDS", design.relationships().size() + " rules"));
         var sentences = new Sentences(design);
-        design.relationships().forEach(each -> add(sentence(sentences.of(each), each.id())));
+        design.relationships().stream().limit(MOST_RULES).forEach(each -> add(sentence(sentences.of(each), each.id())));
+        if (design.relationships().size() > MOST_RULES) {
+            add(hint(
+                    "and " + (design.relationships().size() - MOST_RULES) + " more: choose an entity to read its own"));
+        }
         List<String> undecided = workspace.schema().undecided();
         add(section("UNDECIDED", undecided.isEmpty() ? "nothing" : undecided.size() + ""));
         undecided.stream().limit(30).forEach(each -> add(hint(each)));

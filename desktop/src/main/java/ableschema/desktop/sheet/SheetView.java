@@ -29,7 +29,7 @@ import javafx.scene.shape.Rectangle;
 public final class SheetView extends Pane {
 
     private static final double NEAREST = 3;
-    private static final double FARTHEST = 0.1;
+    private static final double FARTHEST = 0.04;
     private static final double ROOM = 28;
     private static final double READABLE_ROWS = 0.45;
     private static final double READABLE_KEYS = 0.3;
@@ -74,6 +74,7 @@ public final class SheetView extends Pane {
 
     private void follow() {
         workspace.documentProperty().addListener((o, before, now) -> draw());
+        workspace.onPlacedWell(this::fit);
         workspace.viewProperty().addListener((o, before, now) -> draw());
         workspace.chosenProperty().addListener((o, before, now) -> light());
         widthProperty().addListener((o, before, now) -> fitOnce());

@@ -42,6 +42,7 @@ public final class Workspace {
     private History history;
     private Document lastSaved;
     private Optional<Path> file = Optional.empty();
+    private Runnable placedWell = () -> {};
 
     public Workspace(Document document, IdSource ids) {
         this.ids = ids;
@@ -76,9 +77,15 @@ public final class Workspace {
                 positions -> {
                     if (document.design() == design()) {
                         apply(new MoveCards(positions, "place the cards"));
+                        placedWell.run();
                     }
                 },
                 failure -> complain("the cards could not be placed: " + failure.getMessage()));
+    }
+
+    /** Has something done each time when all cards of a large design have been placed in the background. */
+    public void onPlacedWell(Runnable action) {
+        placedWell = action;
     }
 
     public Background background() {

@@ -106,10 +106,10 @@ class SheetTest extends WindowFixture {
         assertThat(onScreen(robot, "#card-apiary").getMinY()).isNotEqualTo(far.getMinY());
         robot.press(KeyCode.CONTROL).type(KeyCode.DIGIT0).release(KeyCode.CONTROL);
         assertThat(window.sheet().zoom()).isEqualTo(fitted);
-        for (int i = 0; i < 14; i++) {
+        for (int i = 0; i < 20; i++) {
             robot.interact(() -> window.sheet().zoomOut());
         }
-        assertThat(window.sheet().zoom()).isGreaterThanOrEqualTo(0.1);
+        assertThat(window.sheet().zoom()).isGreaterThanOrEqualTo(0.04);
         assertThat(workspace.document()).isSameAs(before);
     }
 
