@@ -1,7 +1,9 @@
 package ableschema.desktop.controls;
 
+import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
+import javafx.scene.input.KeyCode;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
@@ -24,6 +26,19 @@ public final class Controls {
         button.setId(id);
         button.setOnAction(event -> action.run());
         return button;
+    }
+
+    /** Has a node act when it is clicked, or when it has the focus and Enter or the space bar is pressed. */
+    public static void pressable(Node node, Runnable action) {
+        node.setFocusTraversable(true);
+        node.getStyleClass().add("pressable");
+        node.setOnMouseClicked(event -> action.run());
+        node.setOnKeyPressed(event -> {
+            if (event.getCode() == KeyCode.ENTER || event.getCode() == KeyCode.SPACE) {
+                action.run();
+                event.consume();
+            }
+        });
     }
 
     /** Space in a row that takes what the others leave. */

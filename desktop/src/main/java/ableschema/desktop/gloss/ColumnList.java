@@ -5,6 +5,7 @@ import ableschema.core.design.EndRef;
 import ableschema.core.design.Entity;
 import ableschema.core.schema.Column;
 import ableschema.core.schema.Table;
+import ableschema.desktop.controls.Controls;
 import ableschema.desktop.workspace.Workspace;
 import java.util.ArrayList;
 import java.util.List;
@@ -55,7 +56,7 @@ final class ColumnList extends VBox {
         boolean chosen =
                 workspace.chosenProperty().get().filter(column.origin()::equals).isPresent();
         grid.pseudoClassStateChanged(CHOSEN, chosen);
-        grid.setOnMouseClicked(event -> workspace.choose(column.origin()));
+        Controls.pressable(grid, () -> workspace.choose(column.origin()));
         return grid;
     }
 

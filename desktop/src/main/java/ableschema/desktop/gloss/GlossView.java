@@ -168,7 +168,7 @@ public final class GlossView extends VBox {
         label.setWrapText(true);
         label.setMinHeight(Region.USE_PREF_SIZE);
         label.getStyleClass().add("sentence");
-        label.setOnMouseClicked(event -> workspace.choose(thing));
+        Controls.pressable(label, () -> workspace.choose(thing));
         return label;
     }
 

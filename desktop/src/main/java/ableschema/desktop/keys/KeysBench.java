@@ -183,7 +183,7 @@ public final class KeysBench extends ScrollPane {
         box.setMaxWidth(Double.MAX_VALUE);
         box.pseudoClassStateChanged(CHOSEN, lit);
         box.setId("candidate-" + candidate.name().replaceAll("[^\\p{L}\\p{Nd}]+", "-"));
-        box.setOnMouseClicked(event -> pick(candidate));
+        Controls.pressable(box, () -> pick(candidate));
         return box;
     }
 

@@ -1,5 +1,7 @@
 package ableschema.desktop.sheet;
 
+import ableschema.core.design.Attribute;
+import ableschema.core.design.Body;
 import ableschema.core.design.Cardinality;
 import ableschema.core.design.End;
 import ableschema.core.design.Entity;
@@ -151,12 +153,27 @@ final class SheetGestures {
             }
         } else if (event.getCode() == KeyCode.ESCAPE) {
             workspace.chooseNothing();
+        } else if (event.isAltDown() && (event.getCode() == KeyCode.UP || event.getCode() == KeyCode.DOWN)) {
+            moveAttribute(event.getCode() == KeyCode.UP ? -1 : 1);
         } else if (event.getCode().isArrowKey() && !event.isShortcutDown()) {
             step(event.getCode());
         } else {
             return;
         }
         event.consume();
+    }
+
+    /** Moves the chosen attribute up or down among its fellows. */
+    private void moveAttribute(int by) {
+        workspace.chosenProperty().get().flatMap(workspace.design()::attribute).ifPresent(attribute -> {
+            List<Attribute> all = workspace
+                    .design()
+                    .ownerOf(attribute.id())
+                    .flatMap(workspace.design()::body)
+                    .map(Body::attributes)
+                    .orElse(List.of());
+            workspace.apply(workspace.edits().moveAttribute(attribute, all.indexOf(attribute) + by));
+        });
     }
 
     /** Chooses the next card in the direction of an arrow key, or the first if none is chosen. */

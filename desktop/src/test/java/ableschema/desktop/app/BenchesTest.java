@@ -55,6 +55,30 @@ class BenchesTest extends WindowFixture {
     }
 
     @Test
+    void a_candidate_is_picked_without_the_mouse(FxRobot robot) {
+        openDemo(robot, "alder-valley");
+        choose(robot, "Inspection");
+        robot.press(KeyCode.CONTROL).type(KeyCode.DIGIT2).release(KeyCode.CONTROL);
+        WaitForAsyncUtils.waitForFxEvents();
+        robot.interact(() -> robot.lookup("#candidate-hive-done-at").query().requestFocus());
+        robot.type(KeyCode.ENTER);
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(robot.lookup("#make-key").queryButton().getText()).isEqualTo("Make hive + done at the key ↵");
+        robot.interact(() -> robot.lookup("#make-key").queryButton().requestFocus());
+        robot.type(KeyCode.ENTER);
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(workspace
+                        .schema()
+                        .table("inspection")
+                        .orElseThrow()
+                        .primaryKey()
+                        .orElseThrow()
+                        .columns())
+                .containsExactly("hive_apiary_code", "hive_stand_no", "done_at");
+        assertThat(RowJudge.judge(workspace.design())).isEmpty();
+    }
+
+    @Test
     void parts_are_renamed_before_they_are_made_and_bcnf_can_be_the_goal(FxRobot robot) {
         openDemo(robot, "field-log");
         choose(robot, "Field log");

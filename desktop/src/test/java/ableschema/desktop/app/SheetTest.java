@@ -93,6 +93,43 @@ class SheetTest extends WindowFixture {
     }
 
     @Test
+    void an_attribute_is_moved_among_its_fellows_by_keys_and_the_sql_follows(FxRobot robot) {
+        openDemo(robot, "alder-valley");
+        var note = entity("Inspection").body().attribute("note").orElseThrow();
+        robot.interact(() -> workspace.choose(note.id()));
+        robot.interact(() -> window.sheet().requestFocus());
+        robot.press(KeyCode.ALT).type(KeyCode.UP).type(KeyCode.UP).release(KeyCode.ALT);
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(entity("Inspection").body().attributes())
+                .extracting(a -> a.name())
+                .containsExactly("id", "note", "done at", "strength");
+        String written = sql(robot, "#gloss-sql");
+        assertThat(written.indexOf("note")).isLessThan(written.indexOf("done_at"));
+        robot.press(KeyCode.ALT).type(KeyCode.DOWN).release(KeyCode.ALT);
+        assertThat(workspace.undoable()).contains("move note of Inspection");
+    }
+
+    @Test
+    void a_column_and_a_sentence_are_chosen_without_the_mouse(FxRobot robot) {
+        openDemo(robot, "alder-valley");
+        choose(robot, "Hive");
+        WaitForAsyncUtils.waitForFxEvents();
+        robot.interact(() -> robot.lookup("#column-colour").query().requestFocus());
+        robot.type(KeyCode.ENTER);
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(workspace.chosenProperty().get())
+                .contains(
+                        entity("Hive").body().attribute("colour").orElseThrow().id());
+        robot.interact(() -> robot.lookup(".sentence").queryAll().stream()
+                .filter(Node::isFocusTraversable)
+                .findFirst()
+                .orElseThrow()
+                .requestFocus());
+        robot.type(KeyCode.SPACE);
+        assertThat(workspace.chosenOwner()).contains(between("Apiary", "Hive").id());
+    }
+
+    @Test
     void zooming_fitting_and_panning_leave_the_design_alone(FxRobot robot) {
         openDemo(robot, "alder-valley");
         var before = workspace.document();
