@@ -180,7 +180,6 @@ final class RandomDesign {
             Row row = body.rows().get(i);
             for (EndRef end : design.referencesOf(owner)) {
                 Row parent = design.target(end).orElseThrow().body().rows().get(i);
-                // a circle of references that must be there can be opened by no order of inserts
                 row = row.with(end, Optional.of(Row.Reference.to(parent)));
             }
             rows.add(row);

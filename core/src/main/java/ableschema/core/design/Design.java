@@ -105,6 +105,17 @@ public final class Design {
         return ownerOf(id).flatMap(this::body).flatMap(body -> body.attribute(id));
     }
 
+    /** What people call an entity or a many-to-many relationship: its noun, or else both its entities; empty for no such id. */
+    public String nameOf(Id owner) {
+        return entity(owner)
+                .map(Entity::name)
+                .or(() -> relationship(owner)
+                        .map(r -> r.noun().isEmpty()
+                                ? at(r.first()).name() + " " + at(r.second()).name()
+                                : r.noun()))
+                .orElse("");
+    }
+
     /** What the entity or relationship with this id holds. */
     public Optional<Body> body(Id owner) {
         return entity(owner).map(Entity::body).or(() -> relationship(owner).map(Relationship::body));

@@ -43,14 +43,7 @@ public final class RowJudge {
         this.body = design.body(owner).orElse(Body.EMPTY);
         this.keys = new Keys(design);
         this.values = values;
-        this.label = design.entity(owner)
-                .map(Entity::name)
-                .or(() -> design.relationship(owner)
-                        .map(r -> r.noun().isEmpty()
-                                ? design.at(r.first()).name() + " "
-                                        + design.at(r.second()).name()
-                                : r.noun()))
-                .orElse("");
+        this.label = design.nameOf(owner);
         this.references = design.referencesOf(owner);
     }
 

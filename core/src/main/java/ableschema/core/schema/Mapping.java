@@ -5,7 +5,6 @@ import ableschema.core.design.EndRef;
 import ableschema.core.design.Entity;
 import ableschema.core.design.Id;
 import ableschema.core.design.Relationship;
-import ableschema.core.design.Side;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.Map;
@@ -71,7 +70,7 @@ public final class Mapping {
         return new Table(
                 namespace,
                 name,
-                label(owner),
+                design.nameOf(owner),
                 entity == null ? "" : entity.definition(),
                 columns.list(),
                 constraints.primaryKey(),
@@ -80,20 +79,6 @@ public final class Mapping {
                 constraints.checks(),
                 constraints.indexes(),
                 owner);
-    }
-
-    private String label(Id owner) {
-        return design.entity(owner)
-                .map(Entity::name)
-                .or(() -> design.relationship(owner).map(this::label))
-                .orElse("");
-    }
-
-    private String label(Relationship pairing) {
-        return pairing.noun().isEmpty()
-                ? design.at(pairing.end(Side.FIRST)).name() + " "
-                        + design.at(pairing.end(Side.SECOND)).name()
-                : pairing.noun();
     }
 
     private TableConstraints.Target target(EndRef end, Map<Id, TableColumns> all) {

@@ -29,20 +29,25 @@ public final class SafeFile {
                 throw new FileSystemException(file.toString(), null, "it is a folder");
             }
             Path beside = target.resolveSibling("." + target.getFileName() + ".new");
-            try (FileChannel channel = FileChannel.open(
-                    beside,
-                    StandardOpenOption.CREATE,
-                    StandardOpenOption.TRUNCATE_EXISTING,
-                    StandardOpenOption.WRITE)) {
-                ByteBuffer left = ByteBuffer.wrap(bytes);
-                while (left.hasRemaining()) {
-                    channel.write(left);
-                }
-                channel.force(true);
+            try {
+                writeThrough(beside, bytes);
+                rename(beside, target);
+            } finally {
+                Files.deleteIfExists(beside); // there is one only where something went wrong
             }
-            rename(beside, target);
         } catch (IOException e) {
             throw FileProblem.writing(file, e);
+        }
+    }
+
+    private static void writeThrough(Path file, byte[] bytes) throws IOException {
+        try (FileChannel channel = FileChannel.open(
+                file, StandardOpenOption.CREATE, StandardOpenOption.TRUNCATE_EXISTING, StandardOpenOption.WRITE)) {
+            ByteBuffer left = ByteBuffer.wrap(bytes);
+            while (left.hasRemaining()) {
+                channel.write(left);
+            }
+            channel.force(true);
         }
     }
 

@@ -1,8 +1,4 @@
 package ableschema.core.theory;
 
 /** Rows alike in all of {@code from} are alike in all of {@code to}. */
-public record FunctionalDependency(AttributeSet from, AttributeSet to) {
-    boolean isTrivial() {
-        return from.containsAll(to);
-    }
-}
+public record FunctionalDependency(AttributeSet from, AttributeSet to) {}

@@ -6,7 +6,6 @@ import ableschema.core.design.Entity;
 import ableschema.core.design.EntityKind;
 import ableschema.core.design.Id;
 import ableschema.core.design.IdSource;
-import ableschema.core.design.Relationship;
 import ableschema.core.edit.Edits;
 import java.util.Locale;
 import java.util.Optional;
@@ -61,12 +60,8 @@ public final class RuleLine {
             return new Understanding.Nothing();
         }
         try {
-            String called = design.entity(owner)
-                    .map(Entity::name)
-                    .or(() -> design.relationship(owner).map(Relationship::noun))
-                    .orElse("");
             return new AttributeSentence(design, ids)
-                    .readInto(owner, called, design.body(owner).orElse(Body.EMPTY), list, 0);
+                    .readInto(owner, design.nameOf(owner), design.body(owner).orElse(Body.EMPTY), list, 0);
         } catch (Misunderstanding e) {
             return e.toUnderstanding();
         }

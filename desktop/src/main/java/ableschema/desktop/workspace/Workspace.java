@@ -33,12 +33,12 @@ public final class Workspace {
     private final IdSource ids;
     private final Background background = new Background();
     private final ReadOnlyObjectWrapper<Document> document;
-    private final ReadOnlyObjectWrapper<Schema> schema;
+    private Schema schema;
     private final ObjectProperty<Optional<Id>> chosen = new SimpleObjectProperty<>(Optional.empty());
     private final ObjectProperty<Step> step = new SimpleObjectProperty<>(Step.DRAW);
     private final ObjectProperty<View> view = new SimpleObjectProperty<>(View.CONCEPT);
     private final ObjectProperty<Notice> notice = new SimpleObjectProperty<>(Notice.NONE);
-    private final ReadOnlyObjectWrapper<Schema> before = new ReadOnlyObjectWrapper<>();
+    private Schema before;
     private History history;
     private Document lastSaved;
     private Optional<Path> file = Optional.empty();
@@ -50,8 +50,8 @@ public final class Workspace {
         this.history = new History(placed);
         this.lastSaved = placed;
         this.document = new ReadOnlyObjectWrapper<>(placed);
-        this.schema = new ReadOnlyObjectWrapper<>(placed.schema());
-        this.before.set(schema.get());
+        this.schema = placed.schema();
+        this.before = schema;
     }
 
     /** Something said to the designer at the foot of the window. */
@@ -110,12 +110,12 @@ public final class Workspace {
 
     /** The tables of the design as it is now. */
     public Schema schema() {
-        return schema.get();
+        return schema;
     }
 
     /** The tables before the last edit, to show what it changed. */
     public Schema schemaBefore() {
-        return before.get();
+        return before;
     }
 
     public Dialect dialect() {
@@ -162,8 +162,8 @@ public final class Workspace {
         Document next = history.present();
         Document current = document.get();
         if (next.design() != current.design() || !next.rules().equals(current.rules())) {
-            before.set(schema.get());
-            schema.set(next.schema());
+            before = schema;
+            schema = next.schema();
         }
         if (chosen.get().filter(id -> !exists(next.design(), id)).isPresent()) {
             chosen.set(Optional.empty());
@@ -183,7 +183,7 @@ public final class Workspace {
         file = from;
         chosen.set(Optional.empty());
         show();
-        before.set(schema.get());
+        before = schema;
         document.set(placed);
     }
 
