@@ -32,6 +32,7 @@ import picocli.CommandLine.UnmatchedArgumentException;
             SqlCommand.class,
             TablesCommand.class,
             NormalizeCommand.class,
+            WordsCommand.class,
             DrawCommand.class
         })
 public final class Able implements Callable<Integer> {

@@ -2,6 +2,8 @@ package ableschema.cli;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import ableschema.core.design.Design;
+import ableschema.core.store.DocumentFile;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import java.io.ByteArrayOutputStream;
@@ -226,5 +228,34 @@ class CommandsTest {
         assertThat(able("--version").out()).startsWith("Able Schema");
         assertThat(able("--help").out()).contains("sql", "normalize", "Exit codes");
         assertThat(able("sql", "--help").exit()).isZero();
+    }
+
+    @Test
+    void words_say_the_demo_and_make_it_again() throws Exception {
+        Run said = able("words", WORKED);
+        Path text = Files.writeString(folder.resolve("said.txt"), said.out());
+        Path again = folder.resolve("again.able.json");
+        Run read = able("words", "--from", text.toString(), "-o", again.toString());
+
+        assertThat(said.exit()).isZero();
+        assertThat(said.err()).startsWith("not said in words: ").contains(" rows");
+        assertThat(read.exit()).as(read.err()).isZero();
+        Design before = DocumentFile.read(Path.of(WORKED)).design();
+        assertThat(DocumentFile.read(again).design().sameMeaning(before)).allMatch(line -> line.contains(" row "));
+    }
+
+    @Test
+    void words_that_are_not_understood_write_nothing() throws Exception {
+        Path text = Files.writeString(folder.resolve("slip.txt"), "Each hive stands in exctly one apiary.\n");
+        Path out = Files.writeString(folder.resolve("kept.able.json"), "before");
+
+        refused(
+                able("words", "--from", text.toString(), "-o", out.toString()),
+                "slip.txt, line 1, column 21",
+                "exactly one",
+                "nothing was written");
+        assertThat(Files.readString(out)).isEqualTo("before");
+        refused(able("words"), "name either a design to say, or --from");
+        refused(able("words", WORKED, "--from", text.toString()), "either");
     }
 }

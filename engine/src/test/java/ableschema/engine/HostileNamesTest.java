@@ -76,7 +76,8 @@ class HostileNamesTest {
                     .withDefault(Expression.of(new Expression.Text(Expression.literal(new DataType.Text(0), name))));
             var rule = new Condition.OneOf(key.ref(), List.of(name, "another"));
             Row row = Row.empty(ids.next(IdKind.ROW)).with(key.id(), name);
-            var entity = new Entity(ids.next(IdKind.ENTITY), name, new EntityKind(name), name, Body.EMPTY, Pins.NONE);
+            var entity =
+                    new Entity(ids.next(IdKind.ENTITY), name, new EntityKind(name), name, false, Body.EMPTY, Pins.NONE);
             if (!entities.isEmpty()) {
                 Entity parent = entities.get(entities.size() - 1);
                 var relationship = Relationship.between(
@@ -94,7 +95,8 @@ class HostileNamesTest {
                     .withChecks(List.of(new Check(ids.next(IdKind.CHECK), rule.expression(key.type()), Pins.NONE)))
                     .withRows(List.of(row))));
         }
-        HouseRules rules = new HouseRules(new NamingRules(style, false, true), "postgresql");
+        HouseRules rules =
+                HouseRules.USUAL.withNaming(new NamingRules(style, false, true)).withDialect("postgresql");
         return Document.EMPTY.with(Design.of(entities, relationships)).with(rules);
     }
 

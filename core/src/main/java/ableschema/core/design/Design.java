@@ -14,16 +14,18 @@ import java.util.stream.Stream;
  */
 public final class Design {
 
-    public static final Design EMPTY = new Design(List.of(), List.of());
+    public static final Design EMPTY = new Design(List.of(), List.of(), Notes.NONE);
 
     private final List<Entity> entities;
     private final List<Relationship> relationships;
+    private final Notes notes;
     private final Map<Id, Entity> entityById = new HashMap<>();
     private final Map<Id, Relationship> relationshipById = new HashMap<>();
     private final Map<Id, Id> ownerOfAttribute = new HashMap<>();
     private final Map<Id, List<EndRef>> references = new HashMap<>();
 
-    private Design(List<Entity> entities, List<Relationship> relationships) {
+    private Design(List<Entity> entities, List<Relationship> relationships, Notes notes) {
+        this.notes = notes;
         this.entities = List.copyOf(entities);
         this.relationships = List.copyOf(relationships);
         this.entities.forEach(entity -> register(entityById, entity.id(), entity));
@@ -39,7 +41,7 @@ public final class Design {
      * is no entity.
      */
     public static Design of(List<Entity> entities, List<Relationship> relationships) {
-        return new Design(entities, relationships);
+        return new Design(entities, relationships, Notes.NONE);
     }
 
     private static <T> void register(Map<Id, T> things, Id id, T thing) {
@@ -78,6 +80,26 @@ public final class Design {
         return relationships;
     }
 
+    public Notes notes() {
+        return notes;
+    }
+
+    /** The plurals of English, with those that were taught. */
+    public Plural plural() {
+        return new Plural(notes.plurals());
+    }
+
+    /** This design without what is parked; the same instance where nothing is. */
+    public Design inScope() {
+        List<Id> parked =
+                entities.stream().filter(Entity::parked).map(Entity::id).toList();
+        Design rest = this;
+        for (Id id : parked) {
+            rest = rest.withoutEntity(id);
+        }
+        return rest;
+    }
+
     public Optional<Entity> entity(Id id) {
         return Optional.ofNullable(entityById.get(id));
     }
@@ -85,6 +107,11 @@ public final class Design {
     /** The entity of that name, whatever its letter case. */
     public Optional<Entity> entity(String name) {
         return entities.stream().filter(e -> e.name().equalsIgnoreCase(name)).findFirst();
+    }
+
+    /** Says whether this is an entity, a relationship or an attribute of this design. */
+    public boolean knows(Id id) {
+        return entityById.containsKey(id) || relationshipById.containsKey(id) || ownerOfAttribute.containsKey(id);
     }
 
     public Optional<Relationship> relationship(Id id) {
@@ -167,7 +194,8 @@ public final class Design {
                 entityById.containsKey(entity.id())
                         ? Lists.replace(entities, Entity::id, entity)
                         : Lists.plus(entities, entity),
-                relationships);
+                relationships,
+                notes);
     }
 
     public Design with(Relationship relationship) {
@@ -175,7 +203,12 @@ public final class Design {
                 entities,
                 relationshipById.containsKey(relationship.id())
                         ? Lists.replace(relationships, Relationship::id, relationship)
-                        : Lists.plus(relationships, relationship));
+                        : Lists.plus(relationships, relationship),
+                notes);
+    }
+
+    public Design with(Notes notes) {
+        return notes.equals(this.notes) ? this : new Design(entities, relationships, notes);
     }
 
     /** Returns this design with another body for the entity or relationship of this id. */
@@ -193,7 +226,7 @@ public final class Design {
                 rest = rest.withoutRelationship(each.id());
             }
         }
-        return new Design(rest.entities.stream().filter(e -> !e.id().equals(id)).toList(), rest.relationships);
+        return new Design(rest.entities.stream().filter(e -> !e.id().equals(id)).toList(), rest.relationships, notes);
     }
 
     /** Takes a relationship out, and out of keys, rules and rows. */
@@ -202,7 +235,8 @@ public final class Design {
                 entities.stream()
                         .map(e -> e.withBody(e.body().withoutReference(id)))
                         .toList(),
-                relationships.stream().filter(r -> !r.id().equals(id)).toList());
+                relationships.stream().filter(r -> !r.id().equals(id)).toList(),
+                notes);
     }
 
     /**
@@ -216,7 +250,8 @@ public final class Design {
     public boolean equals(Object other) {
         return other instanceof Design design
                 && entities.equals(design.entities)
-                && relationships.equals(design.relationships);
+                && relationships.equals(design.relationships)
+                && notes.equals(design.notes);
     }
 
     @Override

@@ -20,6 +20,8 @@ public record Expression(List<Piece> pieces) {
 
     private static final Pattern PIECE = Pattern.compile("\\{\\{|}}|\\{([^{}]*)}|[^{}]+");
 
+    private static final Pattern PLAIN_NUMBER = Pattern.compile("-?(?:0|[1-9][0-9]*)(?:\\.[0-9]+)?");
+
     public Expression {
         pieces = List.copyOf(pieces);
     }
@@ -66,7 +68,10 @@ public record Expression(List<Piece> pieces) {
         if (type == DataType.Simple.YES_NO && read.fits()) {
             return read.canonical().equals("yes") ? "true" : "false";
         }
-        return type.isNumeric() && read.fits() ? read.canonical() : "'" + value.replace("'", "''") + "'";
+        if (type.isNumeric() && read.fits()) {
+            return PLAIN_NUMBER.matcher(value).matches() ? value : read.canonical();
+        }
+        return "'" + value.replace("'", "''") + "'";
     }
 
     public boolean isPresent() {

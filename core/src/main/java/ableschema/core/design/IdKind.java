@@ -9,7 +9,8 @@ public enum IdKind {
     CHECK('c'),
     INDEX('i'),
     DEPENDENCY('d'),
-    ROW('w');
+    ROW('w'),
+    QUESTION('q');
 
     private final char letter;
 

@@ -40,6 +40,13 @@ final class Meaning {
     private Map<String, Integer> said() {
         design.entities().forEach(this::say);
         design.relationships().forEach(this::say);
+        Brief brief = design.notes().brief();
+        say("purpose " + brief.purpose());
+        brief.questions()
+                .forEach(question -> say("question " + question.text() + " answered by "
+                        + question.answers().stream()
+                                .map(id -> named((KeyPart) new ColumnRef.Own(id)))
+                                .collect(joining(", "))));
         return lines;
     }
 
@@ -49,14 +56,16 @@ final class Meaning {
 
     private void say(Entity entity) {
         String name = "entity " + entity.name();
-        say(name + " is a " + entity.kind() + ": " + entity.definition() + pins(entity.pins()));
+        say(name + " is a " + entity.kind() + ": " + entity.definition() + (entity.parked() ? " parked" : "")
+                + pins(entity.pins()));
         say(name, entity.body());
     }
 
     private void say(Relationship relationship) {
         String name = "relationship " + named(relationship);
-        say(name + " noun " + relationship.noun() + pins(relationship.pins()) + " on delete " + relationship.onDelete()
-                + " on update " + relationship.onUpdate());
+        say(name + " noun " + relationship.noun() + (relationship.isSubtype() ? " kinds " + relationship.subtype() : "")
+                + pins(relationship.pins()) + " on delete " + relationship.onDelete() + " on update "
+                + relationship.onUpdate());
         relationship
                 .carried()
                 .forEach(c -> say(name + " column " + named(c.column()) + " is " + c.name() + ": " + c.comment()));

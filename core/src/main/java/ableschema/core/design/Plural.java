@@ -1,16 +1,48 @@
 package ableschema.core.design;
 
+import java.util.Locale;
+import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
 import org.atteo.evo.inflector.English;
 
-/** The plural of English phrases. */
-public final class Plural {
+/**
+ * The plural of English phrases.
+ *
+ * @param taught plurals that the rules do not give, by the singular in small letters
+ */
+public record Plural(Map<String, String> taught) {
 
-    private Plural() {}
+    public static final Plural ENGLISH = new Plural(Map.of());
+
+    /** The inflector tries hundreds of patterns on each word. */
+    private static final Map<String, String> KNOWN = new ConcurrentHashMap<>();
+
+    public Plural {
+        taught = Map.copyOf(taught);
+    }
 
     /** Returns the phrase with its last word in the plural: "forage plants". */
-    public static String of(String phrase) {
+    public String of(String phrase) {
         int space = phrase.lastIndexOf(' ') + 1;
         String last = phrase.substring(space);
-        return last.isEmpty() ? phrase : phrase.substring(0, space) + English.plural(last);
+        String whole = taught.get(phrase.toLowerCase(Locale.ROOT));
+        if (last.isEmpty() || whole != null) {
+            return whole == null ? phrase : inCaseOf(phrase, whole);
+        }
+        String known = taught.get(last.toLowerCase(Locale.ROOT));
+        return phrase.substring(0, space) + (known == null ? english(last) : inCaseOf(last, known));
+    }
+
+    private static String english(String word) {
+        if (KNOWN.size() > 10_000) {
+            KNOWN.clear();
+        }
+        return KNOWN.computeIfAbsent(word, English::plural);
+    }
+
+    private static String inCaseOf(String model, String word) {
+        return Character.isUpperCase(model.charAt(0)) && !word.isEmpty()
+                ? Character.toUpperCase(word.charAt(0)) + word.substring(1)
+                : word;
     }
 }

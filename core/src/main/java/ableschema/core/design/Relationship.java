@@ -10,6 +10,7 @@ import java.util.Optional;
  *
  * @param noun    what one pairing is called where it is many-to-many, such as "treatment given"; empty for a name by rule
  * @param body    the pairing's own attributes, rules and rows; counts where it is many-to-many
+ * @param subtype whether the second entity is a kind of the first, and how the kinds are kept
  * @param carried what differs from the derived, foreign key column by column
  */
 public record Relationship(
@@ -17,6 +18,7 @@ public record Relationship(
         End first,
         End second,
         String noun,
+        SubtypeLayout subtype,
         Body body,
         ReferenceAction onDelete,
         ReferenceAction onUpdate,
@@ -34,6 +36,7 @@ public record Relationship(
                 first,
                 second,
                 "",
+                SubtypeLayout.NONE,
                 Body.EMPTY,
                 ReferenceAction.RESTRICT,
                 ReferenceAction.RESTRICT,
@@ -55,6 +58,10 @@ public record Relationship(
 
     public boolean isOneToOne() {
         return !first.cardinality().isMany() && !second.cardinality().isMany();
+    }
+
+    public boolean isSubtype() {
+        return subtype != SubtypeLayout.NONE;
     }
 
     public boolean isRecursive() {
@@ -96,6 +103,7 @@ public record Relationship(
                 side == Side.FIRST ? end : first,
                 side == Side.SECOND ? end : second,
                 noun,
+                subtype,
                 body,
                 onDelete,
                 onUpdate,
@@ -104,24 +112,28 @@ public record Relationship(
     }
 
     public Relationship withNoun(String noun) {
-        return new Relationship(id, first, second, noun, body, onDelete, onUpdate, carried, pins);
+        return new Relationship(id, first, second, noun, subtype, body, onDelete, onUpdate, carried, pins);
+    }
+
+    public Relationship withSubtype(SubtypeLayout subtype) {
+        return new Relationship(id, first, second, noun, subtype, body, onDelete, onUpdate, carried, pins);
     }
 
     public Relationship withBody(Body body) {
         return body == this.body
                 ? this
-                : new Relationship(id, first, second, noun, body, onDelete, onUpdate, carried, pins);
+                : new Relationship(id, first, second, noun, subtype, body, onDelete, onUpdate, carried, pins);
     }
 
     public Relationship withActions(ReferenceAction onDelete, ReferenceAction onUpdate) {
-        return new Relationship(id, first, second, noun, body, onDelete, onUpdate, carried, pins);
+        return new Relationship(id, first, second, noun, subtype, body, onDelete, onUpdate, carried, pins);
     }
 
     public Relationship withCarried(List<CarriedColumn> carried) {
-        return new Relationship(id, first, second, noun, body, onDelete, onUpdate, carried, pins);
+        return new Relationship(id, first, second, noun, subtype, body, onDelete, onUpdate, carried, pins);
     }
 
     public Relationship withPins(Pins pins) {
-        return new Relationship(id, first, second, noun, body, onDelete, onUpdate, carried, pins);
+        return new Relationship(id, first, second, noun, subtype, body, onDelete, onUpdate, carried, pins);
     }
 }

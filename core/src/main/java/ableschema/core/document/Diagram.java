@@ -3,15 +3,22 @@ package ableschema.core.document;
 import ableschema.core.design.Id;
 import java.util.Collections;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 
-/** One picture of the design: how it is drawn and where its cards stand, by the id of entity or relationship. */
-public record Diagram(String name, Notation notation, Detail detail, Map<Id, Position> positions) {
+/**
+ * One picture of the design: how it is drawn and where its cards stand, by the id of entity or relationship.
+ *
+ * @param part the entities that a part-picture shows; empty for the whole design
+ */
+public record Diagram(String name, Notation notation, Detail detail, List<Id> part, Map<Id, Position> positions) {
 
-    public static final Diagram WHOLE = new Diagram("whole", Notation.CROWSFOOT, Detail.EVERYTHING, Map.of());
+    public static final Diagram WHOLE =
+            new Diagram("whole", Notation.CROWSFOOT, Detail.EVERYTHING, List.of(), Map.of());
 
     public Diagram {
+        part = List.copyOf(part);
         positions = Collections.unmodifiableMap(new LinkedHashMap<>(positions));
     }
 
@@ -19,13 +26,30 @@ public record Diagram(String name, Notation notation, Detail detail, Map<Id, Pos
         return Optional.ofNullable(positions.get(id));
     }
 
+    public boolean isWhole() {
+        return part.isEmpty();
+    }
+
     public Diagram with(Map<Id, Position> moved) {
         var all = new LinkedHashMap<>(positions);
         all.putAll(moved);
-        return new Diagram(name, notation, detail, all);
+        return new Diagram(name, notation, detail, part, all);
+    }
+
+    public Diagram withName(String name) {
+        return new Diagram(name, notation, detail, part, positions);
     }
 
     public Diagram withNotation(Notation notation) {
-        return new Diagram(name, notation, detail, positions);
+        return new Diagram(name, notation, detail, part, positions);
+    }
+
+    public Diagram withDetail(Detail detail) {
+        return new Diagram(name, notation, detail, part, positions);
+    }
+
+    /** Returns this picture with only these entities; with none of them it shows the whole design. */
+    public Diagram withPart(List<Id> part) {
+        return new Diagram(name, notation, detail, part, positions);
     }
 }

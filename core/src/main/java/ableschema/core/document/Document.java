@@ -12,10 +12,13 @@ import java.util.Optional;
 /**
  * A design with all that belongs to working on it. Positions are apart from meaning: a moved card leaves the design the
  * same instance.
+ *
+ * @param diagrams the pictures of the design, of which the first shows all of it
+ * @param inView   the name of the picture that is worked on; it is not kept in the file
  */
-public record Document(String title, Design design, List<Diagram> diagrams, HouseRules rules) {
+public record Document(String title, Design design, List<Diagram> diagrams, HouseRules rules, String inView) {
 
-    public static final Document EMPTY = new Document("", Design.EMPTY, List.of(Diagram.WHOLE), HouseRules.USUAL);
+    public static final Document EMPTY = of("", Design.EMPTY, List.of(Diagram.WHOLE), HouseRules.USUAL);
 
     public Document {
         if (diagrams.isEmpty()) {
@@ -24,8 +27,23 @@ public record Document(String title, Design design, List<Diagram> diagrams, Hous
         diagrams = List.copyOf(diagrams);
     }
 
+    /** A document with its first picture in view. */
+    public static Document of(String title, Design design, List<Diagram> diagrams, HouseRules rules) {
+        return new Document(
+                title,
+                design,
+                diagrams,
+                rules,
+                diagrams.isEmpty() ? "" : diagrams.get(0).name());
+    }
+
+    /** The picture that is in view. */
     public Diagram diagram() {
-        return diagrams.get(0);
+        return diagram(inView).orElse(diagrams.get(0));
+    }
+
+    public Optional<Diagram> diagram(String name) {
+        return diagrams.stream().filter(d -> d.name().equals(name)).findFirst();
     }
 
     public Optional<Position> position(Id id) {
@@ -38,15 +56,25 @@ public record Document(String title, Design design, List<Diagram> diagrams, Hous
     }
 
     public Document with(Design design) {
-        return design == this.design ? this : new Document(title, design, diagrams, rules);
+        return design == this.design ? this : new Document(title, design, diagrams, rules, inView);
     }
 
     public Document withTitle(String title) {
-        return new Document(title, design, diagrams, rules);
+        return new Document(title, design, diagrams, rules, inView);
     }
 
+    /** Returns this document with the picture of the same name replaced. */
     public Document with(Diagram diagram) {
-        return new Document(title, design, Lists.replace(diagrams, Diagram::name, diagram), rules);
+        return withDiagrams(Lists.replace(diagrams, Diagram::name, diagram));
+    }
+
+    public Document withDiagrams(List<Diagram> diagrams) {
+        return new Document(title, design, diagrams, rules, inView);
+    }
+
+    /** Returns this document with another of its pictures in view. */
+    public Document viewing(String diagram) {
+        return diagram.equals(inView) ? this : new Document(title, design, diagrams, rules, diagram);
     }
 
     public Document moved(Map<Id, Position> positions) {
@@ -54,6 +82,14 @@ public record Document(String title, Design design, List<Diagram> diagrams, Hous
     }
 
     public Document with(HouseRules rules) {
-        return new Document(title, design, diagrams, rules);
+        return new Document(title, design, diagrams, rules, inView);
+    }
+
+    /** Says whether both would be kept in a file as the same; cheap, as it compares instances. */
+    public boolean isKeptAs(Document other) {
+        return title.equals(other.title)
+                && design == other.design
+                && rules.equals(other.rules)
+                && diagrams.equals(other.diagrams);
     }
 }

@@ -19,6 +19,7 @@ import ableschema.core.design.Pins;
 import ableschema.core.design.Relationship;
 import ableschema.core.design.Row;
 import ableschema.core.design.Side;
+import ableschema.core.design.Topic;
 import ableschema.core.design.Unique;
 import ableschema.core.document.Edit;
 import java.util.ArrayList;
@@ -46,6 +47,16 @@ public final class Edits {
 
     public Edit define(Entity entity, String definition) {
         return new ChangeEntity(entity.withDefinition(definition), "define " + entity.name());
+    }
+
+    /** Sets an entity aside as out of scope, or takes it back. */
+    public Edit setParked(Entity entity, boolean parked) {
+        return new ChangeEntity(entity.withParked(parked), (parked ? "set aside " : "take back ") + entity.name());
+    }
+
+    /** Keeps why something is as it is; an empty reason takes it away. */
+    public Edit setReason(Topic topic, String reason) {
+        return new ChangeNotes(design.notes().withReason(topic, reason), "say why " + called(topic.thing()) + " is so");
     }
 
     public Edit addAttribute(Id owner, Attribute attribute) {

@@ -160,7 +160,7 @@ public record TakeApart(Proposal proposal) implements Edit {
             var relationships = new ArrayList<Relationship>();
             before.relationships().forEach(r -> relationships.add(moved.getOrDefault(r.id(), r)));
             relationships.addAll(made);
-            return withRows(Design.of(entities, relationships));
+            return withRows(Design.of(entities, relationships).with(before.notes()));
         }
 
         private Entity entity(Part part) {
@@ -168,7 +168,7 @@ public record TakeApart(Proposal proposal) implements Edit {
             Body body = body(part);
             return part.id().equals(original.id())
                     ? original.withName(part.name()).withBody(body)
-                    : new Entity(part.id(), part.name(), EntityKind.UNSAID, "", body, Pins.NONE);
+                    : new Entity(part.id(), part.name(), EntityKind.UNSAID, "", false, body, Pins.NONE);
         }
 
         private Body body(Part part) {

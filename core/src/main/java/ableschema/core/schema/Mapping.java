@@ -25,9 +25,9 @@ public final class Mapping {
         this.rules = rules;
     }
 
-    /** Derives all tables; a design that is not finished gives columns of the type undecided. */
+    /** Derives all tables of the design as it is {@link Built built}; a design that is not finished gives columns of the type undecided. */
     public static Schema of(Design design, NamingRules rules) {
-        return new Mapping(design, rules).schema();
+        return new Mapping(Built.of(design), rules).schema();
     }
 
     private Schema schema() {
@@ -42,7 +42,7 @@ public final class Mapping {
 
     private void nameTables() {
         for (Entity entity : design.entities()) {
-            tableNames.put(entity.id(), names.free(entity.pins().nameOr(rules.table(entity))));
+            tableNames.put(entity.id(), names.free(entity.pins().nameOr(rules.table(entity, design.plural()))));
         }
         for (Relationship each : design.relationships()) {
             if (each.isManyToMany()) {
@@ -57,7 +57,7 @@ public final class Mapping {
                         .of(
                                 design.at(pairing.first()).name(),
                                 design.at(pairing.second()).name())
-                : rules.table(pairing.noun());
+                : rules.table(pairing.noun(), design.plural());
     }
 
     private Table table(Id owner, TableColumns columns, Map<Id, TableColumns> all, Keys keys) {

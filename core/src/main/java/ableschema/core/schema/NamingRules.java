@@ -14,11 +14,11 @@ public record NamingRules(NameStyle style, boolean plural, boolean indexForeignK
 
     public static final NamingRules USUAL = new NamingRules(NameStyle.SNAKE, false, true);
 
-    String table(Entity entity) {
-        return table(entity.name());
+    String table(Entity entity, Plural plurals) {
+        return table(entity.name(), plurals);
     }
 
-    String table(String phrase) {
-        return style.of(plural ? Plural.of(phrase) : phrase);
+    String table(String phrase, Plural plurals) {
+        return style.of(plural ? plurals.of(phrase) : phrase);
     }
 }

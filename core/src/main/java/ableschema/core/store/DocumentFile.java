@@ -33,7 +33,7 @@ public final class DocumentFile {
 
     /** Reads a document; a {@link FileProblem} says in one line why it cannot be read. */
     public static Document read(Path file) throws FileProblem {
-        String text = text(file);
+        String text = readText(file, "check that it is a design");
         if (text.isBlank()) {
             throw FileProblem.reading(file, "it is empty", "open an earlier copy, or start a new design");
         }
@@ -59,21 +59,26 @@ public final class DocumentFile {
         return StableJson.print(DocumentWriter.json(document));
     }
 
-    private static String text(Path file) throws FileProblem {
+    /**
+     * Reads a text in UTF-8; a {@link FileProblem} says in one line why it cannot be read.
+     *
+     * @param otherwise what can be done where it is not such a text
+     */
+    public static String readText(Path file, String otherwise) throws FileProblem {
         try {
             if (Files.isDirectory(file)) {
-                throw FileProblem.reading(file, "it is a folder", "name a file that ends in " + ENDING);
+                throw FileProblem.reading(file, "it is a folder", otherwise);
             }
             if (Files.size(file) > LARGEST) {
                 throw FileProblem.reading(
                         file,
                         "it has " + Files.size(file) / (1024 * 1024) + " MB, more than the " + LARGEST / (1024 * 1024)
-                                + " MB that a design may have",
-                        "check that it is a design");
+                                + " MB that are read",
+                        otherwise);
             }
             return Files.readString(file, StandardCharsets.UTF_8);
         } catch (CharacterCodingException e) {
-            throw FileProblem.reading(file, "it is not text in UTF-8", "check that it is a design");
+            throw FileProblem.reading(file, "it is not text in UTF-8", otherwise);
         } catch (IOException e) {
             throw FileProblem.reading(file, e);
         }

@@ -2,6 +2,7 @@ package ableschema.core.store;
 
 import ableschema.core.design.Attribute;
 import ableschema.core.design.Body;
+import ableschema.core.design.Brief;
 import ableschema.core.design.Cardinality;
 import ableschema.core.design.CarriedColumn;
 import ableschema.core.design.Check;
@@ -16,11 +17,16 @@ import ableschema.core.design.EntityKind;
 import ableschema.core.design.Expression;
 import ableschema.core.design.Id;
 import ableschema.core.design.Index;
+import ableschema.core.design.Judgement;
 import ableschema.core.design.KeyPart;
+import ableschema.core.design.Notes;
 import ableschema.core.design.Pins;
+import ableschema.core.design.Question;
 import ableschema.core.design.ReferenceAction;
 import ableschema.core.design.Relationship;
 import ableschema.core.design.Row;
+import ableschema.core.design.SubtypeLayout;
+import ableschema.core.design.Topic;
 import ableschema.core.design.Unique;
 import ableschema.core.document.Detail;
 import ableschema.core.document.Diagram;
@@ -28,6 +34,7 @@ import ableschema.core.document.Document;
 import ableschema.core.document.HouseRules;
 import ableschema.core.document.Notation;
 import ableschema.core.document.Position;
+import ableschema.core.document.Starter;
 import ableschema.core.schema.NameStyle;
 import ableschema.core.schema.NamingRules;
 import java.util.ArrayList;
@@ -36,6 +43,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.function.Function;
 
 /** Reads a document from its JSON; a {@link Node.Misfit} points at what is not as the format says. */
 final class DocumentReader {
@@ -58,24 +66,82 @@ final class DocumentReader {
         List<Relationship> relationships =
                 root.list("relationships").stream().map(this::relationship).toList();
         List<Diagram> diagrams =
-                root.list("diagrams").stream().map(DocumentReader::diagram).toList();
+                root.list("diagrams").stream().map(this::diagram).toList();
+        Notes notes = root.has("notes") ? notes(root.object("notes")) : Notes.NONE;
         root.requireAllRead();
         checksAtTheEnd.forEach(Runnable::run);
-        return new Document(
+        return Document.of(
                 title,
-                Design.of(entities, relationships),
+                Design.of(entities, relationships).with(notes),
                 diagrams.isEmpty() ? List.of(Diagram.WHOLE) : diagrams,
                 rules);
     }
 
-    private static HouseRules rules(Node json) {
+    private Notes notes(Node json) {
+        List<Question> questions =
+                json.list("questions").stream().map(this::question).toList();
+        var brief = new Brief(json.textOr("purpose", ""), json.textOr("told", ""), questions);
+        var reasons = new LinkedHashMap<Topic, String>();
+        json.objectOrEmpty("reasons").members().forEach((topic, reason) -> {
+            Topic read = attempt(json, topic, Topic::parse);
+            requireKnown(reason, read.thing());
+            reasons.put(read, reason.asText());
+        });
+        List<Judgement> judgements =
+                json.list("judgements").stream().map(this::judgement).toList();
+        var plurals = new LinkedHashMap<String, String>();
+        json.objectOrEmpty("plurals").members().forEach((one, many) -> plurals.put(one, many.asText()));
+        json.requireAllRead();
+        return new Notes(brief, reasons, judgements, plurals);
+    }
+
+    private Question question(Node json) {
+        var question = new Question(
+                newId(json),
+                json.text("text"),
+                json.list("answers").stream().map(this::knownId).toList());
+        json.requireAllRead();
+        return question;
+    }
+
+    private Id knownId(Node json) {
+        Id id = json.as(Id::parse);
+        requireKnown(json, id);
+        return id;
+    }
+
+    private Judgement judgement(Node json) {
+        Id about = json.read("about", Id::parse);
+        requireKnown(json, about);
+        var judgement = new Judgement(
+                about,
+                json.text("sentence"),
+                json.choice("verdict", List.of(Judgement.Verdict.values()), Judgement.Verdict.CONFIRMED),
+                json.textOr("remark", ""));
+        json.requireAllRead();
+        return judgement;
+    }
+
+    private HouseRules rules(Node json) {
         var naming = new NamingRules(
                 json.choice("names", List.of(NameStyle.values()), NameStyle.SNAKE),
                 json.flag("plural"),
                 json.flag("indexForeignKeys"));
-        var rules = new HouseRules(naming, json.textOr("dialect", HouseRules.USUAL.dialect()));
+        var rules = new HouseRules(
+                naming,
+                json.textOr("dialect", HouseRules.USUAL.dialect()),
+                json.flag("reasonsInSql"),
+                json.list("starters").stream().map(this::starter).toList());
         json.requireAllRead();
         return rules;
+    }
+
+    private Starter starter(Node json) {
+        var starter = new Starter(
+                json.text("name"),
+                json.list("attributes").stream().map(this::attribute).toList());
+        json.requireAllRead();
+        return starter;
     }
 
     private Id newId(Node json) {
@@ -92,6 +158,7 @@ final class DocumentReader {
                 json.text("name"),
                 new EntityKind(json.textOr("kind", "")),
                 json.textOr("definition", ""),
+                json.flag("parked"),
                 body(json),
                 pins(json));
         json.requireAllRead();
@@ -104,6 +171,7 @@ final class DocumentReader {
                 end(json.object("first")),
                 end(json.object("second")),
                 json.textOr("noun", ""),
+                json.choice("subtype", List.of(SubtypeLayout.values()), SubtypeLayout.NONE),
                 body(json),
                 json.choice("onDelete", ACTIONS, ReferenceAction.RESTRICT),
                 json.choice("onUpdate", ACTIONS, ReferenceAction.RESTRICT),
@@ -209,11 +277,11 @@ final class DocumentReader {
         var references = new LinkedHashMap<EndRef, Row.Reference>();
         json.members().forEach((name, value) -> {
             if (name.startsWith("r:")) {
-                EndRef end = endRef(json, name);
+                EndRef end = attempt(json, name, EndRef::parse);
                 requireKnown(value, end.relationship());
                 references.put(end, reference(value));
             } else if (!name.equals("id")) {
-                Id attribute = id(value, name);
+                Id attribute = attempt(value, name, Id::parse);
                 requireKnown(value, attribute);
                 values.put(attribute, value.asText());
             }
@@ -221,17 +289,9 @@ final class DocumentReader {
         return new Row(id, values, references);
     }
 
-    private static EndRef endRef(Node json, String text) {
+    private static <T> T attempt(Node json, String text, Function<String, T> reading) {
         try {
-            return EndRef.parse(text);
-        } catch (IllegalArgumentException e) {
-            throw json.misfit(String.valueOf(e.getMessage()));
-        }
-    }
-
-    private static Id id(Node json, String text) {
-        try {
-            return Id.parse(text);
+            return reading.apply(text);
         } catch (IllegalArgumentException e) {
             throw json.misfit(String.valueOf(e.getMessage()));
         }
@@ -243,13 +303,14 @@ final class DocumentReader {
                 : new Row.ToRow(json.as(Id::parse));
     }
 
-    private static Diagram diagram(Node json) {
+    private Diagram diagram(Node json) {
         Map<Id, Position> positions = new LinkedHashMap<>();
-        json.object("positions").members().forEach((id, at) -> positions.put(id(at, id), position(at)));
+        json.object("positions").members().forEach((id, at) -> positions.put(attempt(at, id, Id::parse), position(at)));
         var diagram = new Diagram(
                 json.text("name"),
                 json.choice("notation", List.of(Notation.values()), Notation.CROWSFOOT),
                 json.choice("detail", List.of(Detail.values()), Detail.EVERYTHING),
+                json.list("part").stream().map(this::knownId).toList(),
                 positions);
         json.requireAllRead();
         return diagram;

@@ -2,9 +2,13 @@ package ableschema.core.store;
 
 import ableschema.core.design.Attribute;
 import ableschema.core.design.Body;
+import ableschema.core.design.Design;
 import ableschema.core.design.End;
 import ableschema.core.design.Entity;
+import ableschema.core.design.Id;
+import ableschema.core.design.Judgement;
 import ableschema.core.design.KeyPart;
+import ableschema.core.design.Notes;
 import ableschema.core.design.Pins;
 import ableschema.core.design.ReferenceAction;
 import ableschema.core.design.Relationship;
@@ -31,24 +35,77 @@ final class DocumentWriter {
         ObjectNode json = JSON.objectNode().put("version", DocumentFile.VERSION);
         text(json, "title", document.title());
         json.set("rules", rules(document.rules()));
+        if (!document.design().notes().equals(Notes.NONE)) {
+            json.set("notes", notes(document.design()));
+        }
         json.set("entities", array(document.design().entities(), DocumentWriter::entity));
         json.set("relationships", array(document.design().relationships(), DocumentWriter::relationship));
-        json.set("diagrams", array(document.diagrams(), DocumentWriter::diagram));
+        json.set("diagrams", array(document.diagrams(), each -> diagram(each, document.design())));
         return json;
     }
 
     private static ObjectNode rules(HouseRules rules) {
-        return JSON.objectNode()
+        ObjectNode json = JSON.objectNode()
                 .put("names", word(rules.naming().style()))
                 .put("plural", rules.naming().plural())
                 .put("indexForeignKeys", rules.naming().indexForeignKeys())
                 .put("dialect", rules.dialect());
+        if (rules.reasonsInSql()) {
+            json.put("reasonsInSql", true);
+        }
+        list(json, "starters", rules.starters(), starter -> {
+            ObjectNode each = JSON.objectNode().put("name", starter.name());
+            list(each, "attributes", starter.attributes(), DocumentWriter::attribute);
+            return each;
+        });
+        return json;
+    }
+
+    private static ObjectNode notes(Design design) {
+        Notes notes = design.notes();
+        ObjectNode json = JSON.objectNode();
+        text(json, "purpose", notes.brief().purpose());
+        text(json, "told", notes.brief().told());
+        list(json, "questions", notes.brief().questions(), question -> {
+            ObjectNode each =
+                    JSON.objectNode().put("id", question.id().toString()).put("text", question.text());
+            List<Id> answers = question.answers().stream()
+                    .filter(id -> design.attribute(id).isPresent())
+                    .toList();
+            list(each, "answers", answers, id -> JSON.textNode(id.toString()));
+            return each;
+        });
+        ObjectNode reasons = JSON.objectNode();
+        notes.reasons().forEach((topic, reason) -> {
+            if (design.knows(topic.thing())) {
+                reasons.put(topic.toString(), reason);
+            }
+        });
+        object(json, "reasons", reasons);
+        List<Judgement> judgements = notes.judgements().stream()
+                .filter(judgement -> design.knows(judgement.about()))
+                .toList();
+        list(json, "judgements", judgements, judgement -> {
+            ObjectNode each = JSON.objectNode()
+                    .put("about", judgement.about().toString())
+                    .put("sentence", judgement.sentence())
+                    .put("verdict", word(judgement.verdict()));
+            text(each, "remark", judgement.remark());
+            return each;
+        });
+        ObjectNode plurals = JSON.objectNode();
+        notes.plurals().forEach(plurals::put);
+        object(json, "plurals", plurals);
+        return json;
     }
 
     private static ObjectNode entity(Entity entity) {
         ObjectNode json = JSON.objectNode().put("id", entity.id().toString()).put("name", entity.name());
         text(json, "kind", entity.kind().name());
         text(json, "definition", entity.definition());
+        if (entity.parked()) {
+            json.put("parked", true);
+        }
         pins(json, entity.pins());
         body(json, entity.body());
         return json;
@@ -59,6 +116,9 @@ final class DocumentWriter {
         json.set("first", end(relationship.first()));
         json.set("second", end(relationship.second()));
         text(json, "noun", relationship.noun());
+        if (relationship.isSubtype()) {
+            json.put("subtype", word(relationship.subtype()));
+        }
         action(json, "onDelete", relationship.onDelete());
         action(json, "onUpdate", relationship.onUpdate());
         pins(json, relationship.pins());
@@ -146,11 +206,13 @@ final class DocumentWriter {
         return json;
     }
 
-    private static ObjectNode diagram(Diagram diagram) {
+    private static ObjectNode diagram(Diagram diagram, Design design) {
         ObjectNode json = JSON.objectNode()
                 .put("name", diagram.name())
                 .put("notation", word(diagram.notation()))
                 .put("detail", word(diagram.detail()));
+        List<Id> part = diagram.part().stream().filter(design::knows).toList();
+        list(json, "part", part, id -> JSON.textNode(id.toString()));
         ObjectNode positions = JSON.objectNode();
         diagram.positions()
                 .forEach((id, at) -> positions.set(
@@ -177,6 +239,12 @@ final class DocumentWriter {
     private static void action(ObjectNode json, String name, ReferenceAction action) {
         if (action != ReferenceAction.RESTRICT) {
             json.put(name, word(action));
+        }
+    }
+
+    private static void object(ObjectNode json, String name, ObjectNode object) {
+        if (!object.isEmpty()) {
+            json.set(name, object);
         }
     }
 

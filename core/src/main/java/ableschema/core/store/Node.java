@@ -1,6 +1,7 @@
 package ableschema.core.store;
 
 import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.node.JsonNodeFactory;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -118,6 +119,11 @@ final class Node {
     }
 
     /** The elements of a list; empty where the member is missing. */
+    /** The object of that name; one without members where it is not there. */
+    Node objectOrEmpty(String name) {
+        return has(name) ? object(name) : new Node(JsonNodeFactory.instance.objectNode(), pointer + "/" + name);
+    }
+
     List<Node> list(String name) {
         Node member = member(name);
         if (has(name) && !member.json.isArray()) {

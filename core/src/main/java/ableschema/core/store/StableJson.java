@@ -18,9 +18,14 @@ final class StableJson {
             "dependencies",
             "rows",
             "carried",
+            "questions",
+            "judgements",
+            "starters",
             "entities",
             "relationships",
             "diagrams");
+
+    private static final Set<String> OBJECTS = Set.of("positions", "notes", "reasons", "plurals");
 
     private final StringBuilder out = new StringBuilder();
 
@@ -49,7 +54,7 @@ final class StableJson {
     private void member(String name, JsonNode value, int depth) {
         if (LISTS.contains(name) && value.isArray()) {
             list(value, LARGE.contains(name), depth);
-        } else if (name.equals("positions") && value.isObject()) {
+        } else if (OBJECTS.contains(name) && value.isObject()) {
             object(value, depth);
         } else {
             inline(value);

@@ -10,10 +10,6 @@ import ableschema.core.design.Id;
 import ableschema.core.design.IdKind;
 import ableschema.core.design.IdSource;
 import ableschema.core.design.KeyPart;
-import ableschema.core.design.Lists;
-import ableschema.core.design.Pins;
-import ableschema.core.design.Relationship;
-import ableschema.core.design.Unique;
 import ableschema.core.edit.AddEntity;
 import ableschema.core.edit.ChangeBody;
 import java.util.ArrayList;
@@ -26,13 +22,13 @@ import java.util.regex.Pattern;
 final class AttributeSentence {
 
     /**
-     * item = NAME [ ":" type ] [ "(" flag { "," flag } ")" ] , where [NAME] in square brackets is optional, and a name
-     * between double quotes may hold any character
+     * item = NAME [ ":" type ] [ "(" flags ")" ] , where [NAME] in square brackets is optional, and a name between
+     * double quotes may hold any character
      */
     private static final Pattern ITEM =
-            Pattern.compile("\\s*(?<bracket>\\[)?(?:\"(?<quoted>[^\"]+)\"|(?<name>[^,:()\\[\\];.\"]+))]?"
+            Pattern.compile("\\s*(?<bracket>\\[)?(?<name>\"(?:[^\"]|\"\")*\"|[^,:()\\[\\];.\"]+)]?"
                     + "(?:\\s*:\\s*(?<type>decimal\\s+\\d+\\s*,\\s*\\d+|[^,();.]+))?]?"
-                    + "(?:\\s*\\((?<flags>[^)]*)\\))?\\s*");
+                    + "(?:\\s*\\((?<flags>(?:\"(?:[^\"]|\"\")*\"|[^)\"])*)\\))?\\s*");
 
     private final Design design;
     private final IdSource ids;
@@ -44,17 +40,10 @@ final class AttributeSentence {
 
     Understanding read(String text, int nounStart, int nounEnd, int listStart) {
         String noun = text.substring(nounStart, nounEnd).strip();
-        return Nouns.entity(design, noun)
-                .map(known -> readInto(known.id(), known.name(), known.body(), text, listStart))
-                .or(() -> pairing(noun).map(known -> readInto(known.id(), known.noun(), known.body(), text, listStart)))
+        return new Owners(design, new Nouns(design))
+                .owner(noun)
+                .map(owner -> readInto(owner, text, listStart))
                 .orElseGet(() -> readNew(noun, text, listStart));
-    }
-
-    /** The many-to-many relationship one pairing of which is called so. */
-    private Optional<Relationship> pairing(String noun) {
-        return design.relationships().stream()
-                .filter(r -> r.isManyToMany() && Nouns.means(noun, r.noun()))
-                .findFirst();
     }
 
     private Understanding readNew(String noun, String text, int listStart) {
@@ -63,18 +52,57 @@ final class AttributeSentence {
         Body body = withItems(entity.body(), text, listStart, names);
         return new Understanding.Understood(
                 new AddEntity(entity.withBody(body), Optional.empty()),
-                "new entity " + noun + ", which gets " + Sentences.listed(names),
+                "new entity " + entity.name() + ", which gets " + Sentences.listed(names),
                 Optional.of(entity.id()));
     }
 
     /** Reads a list of attributes for an owner that is known. */
-    Understanding readInto(Id owner, String called, Body before, String text, int listStart) {
+    Understanding readInto(Id owner, String text, int listStart) {
+        String called = design.nameOf(owner);
         var names = new ArrayList<String>();
-        Body body = withItems(before, text, listStart, names);
+        Body body = withItems(design.body(owner).orElse(Body.EMPTY), text, listStart, names);
         return new Understanding.Understood(
                 new ChangeBody(owner, body, "give " + called + " " + Sentences.listed(names)),
                 called + " gets " + Sentences.listed(names),
                 Optional.of(owner));
+    }
+
+    /**
+     * Reads the list as all the attributes of an owner: what it leaves out goes, its order counts, and where one name
+     * alone is exchanged for another it is a rename.
+     */
+    Understanding readInstead(Id owner, String text, int listStart) {
+        Body before = design.body(owner).orElse(Body.EMPTY);
+        var names = new ArrayList<String>();
+        withItems(before, text, listStart, names);
+        Body renamed = renamed(before, names);
+        Body body = withItems(renamed, text, listStart, new ArrayList<>());
+        for (Attribute attribute : renamed.attributes()) {
+            if (names.stream().noneMatch(attribute.name()::equalsIgnoreCase)) {
+                body = body.without(attribute.id());
+            }
+        }
+        Body all = body;
+        body = body.withAttributes(names.stream()
+                .flatMap(name -> all.attribute(name).stream())
+                .distinct()
+                .toList());
+        String called = design.nameOf(owner);
+        return new Understanding.Understood(
+                new ChangeBody(owner, body, "say anew what " + called + " has"),
+                called + " has " + Sentences.listed(names),
+                Optional.of(owner));
+    }
+
+    private static Body renamed(Body before, List<String> names) {
+        List<Attribute> gone = before.attributes().stream()
+                .filter(a -> names.stream().noneMatch(a.name()::equalsIgnoreCase))
+                .toList();
+        List<String> added =
+                names.stream().filter(name -> before.attribute(name).isEmpty()).toList();
+        return gone.size() == 1 && added.size() == 1
+                ? before.replacing(gone.get(0).withName(added.get(0)))
+                : before;
     }
 
     private Body withItems(Body start, String text, int listStart, List<String> names) {
@@ -95,8 +123,7 @@ final class AttributeSentence {
     }
 
     private static String name(Matcher item) {
-        String quoted = item.group("quoted");
-        return quoted != null ? quoted : item.group("name").strip();
+        return Quoted.plain(item.group("name"));
     }
 
     private static int separatorBehind(String text, int end) {
@@ -114,29 +141,21 @@ final class AttributeSentence {
         String name = name(item);
         Attribute before = body.attribute(name).orElseGet(() -> Attribute.named(ids.next(IdKind.ATTRIBUTE), name));
         Attribute attribute = item.group("type") == null ? before : before.withType(type(item));
-        boolean unique = false;
         if (item.group("bracket") != null) {
             attribute = attribute.withOptional(true);
         }
-        if (item.group("flags") != null) {
-            for (String flag : item.group("flags").strip().split("\\s*,\\s*")) {
-                switch (flag) {
-                    case "key" -> keys.add(attribute.ref());
-                    case "optional" -> attribute = attribute.withOptional(true);
-                    case "unique" -> unique = true;
-                    default ->
-                        throw new Misunderstanding(
-                                item.start("flags"),
-                                item.end("flags"),
-                                "expected key, optional or unique, not '" + flag + "'");
-                }
-            }
+        if (item.group("flags") == null) {
+            return with(body, attribute);
         }
-        Body with = body.attribute(attribute.id()).isPresent() ? body.replacing(attribute) : body.with(attribute);
-        return unique && !with.isUnique(attribute)
-                ? with.withUniques(Lists.plus(
-                        with.uniques(), new Unique(ids.next(IdKind.UNIQUE), List.of(attribute.ref()), Pins.NONE)))
-                : with;
+        var flags = new AttributeFlags(attribute, item.group("flags"), item.start("flags"));
+        if (flags.isKey()) {
+            keys.add(attribute.ref());
+        }
+        return flags.rulesFor(with(body, flags.attribute()), ids);
+    }
+
+    private static Body with(Body body, Attribute attribute) {
+        return body.attribute(attribute.id()).isPresent() ? body.replacing(attribute) : body.with(attribute);
     }
 
     private static DataType type(Matcher item) {

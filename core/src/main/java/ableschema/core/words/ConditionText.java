@@ -4,12 +4,13 @@ import ableschema.core.design.Attribute;
 import ableschema.core.design.Condition;
 import ableschema.core.design.Expression;
 import ableschema.core.design.TypedValue;
-import java.util.Arrays;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
 
 /** Reads what an attribute's values must be, as in {@code between 1 and 10} or {@code one of white, sage}. */
 public final class ConditionText {
@@ -17,6 +18,8 @@ public final class ConditionText {
     private static final Pattern RANGE = Pattern.compile("between (.+?) and (.+)", Pattern.CASE_INSENSITIVE);
     private static final Pattern LIST = Pattern.compile("one of (.+)", Pattern.CASE_INSENSITIVE);
     private static final Pattern SIGNED = Pattern.compile("(<=|>=|<>|<|>|=) ?(.+)");
+    private static final Pattern SEPARATOR = Pattern.compile("\\s*,\\s*| or ");
+    private static final Pattern BARE = Pattern.compile("[-+0-9.:]+(?: [-+0-9.:]+)?");
     private static final Map<String, Condition.Operator> SIGNS = Map.of(
             "<", Condition.Operator.LESS,
             "<=", Condition.Operator.AT_MOST,
@@ -45,17 +48,17 @@ public final class ConditionText {
     }
 
     private static Optional<Condition> condition(Attribute attribute, String given) {
-        Matcher range = RANGE.matcher(given);
+        String masked = Quoted.masked(given);
+        Matcher range = RANGE.matcher(masked);
         if (range.matches()) {
             return Optional.of(new Condition.Range(
-                    attribute.ref(), fitting(attribute, range.group(1)), fitting(attribute, range.group(2))));
+                    attribute.ref(),
+                    fitting(attribute, given.substring(range.start(1), range.end(1))),
+                    fitting(attribute, given.substring(range.start(2), range.end(2)))));
         }
-        Matcher list = LIST.matcher(given);
+        Matcher list = LIST.matcher(masked);
         if (list.matches()) {
-            List<String> values = Arrays.stream(list.group(1).split("\\s*,\\s*| or "))
-                    .map(value -> fitting(attribute, value))
-                    .toList();
-            return Optional.of(new Condition.OneOf(attribute.ref(), values));
+            return Optional.of(new Condition.OneOf(attribute.ref(), values(attribute, given, masked, list.start(1))));
         }
         Matcher signed = SIGNED.matcher(given);
         if (signed.matches()) {
@@ -72,13 +75,71 @@ public final class ConditionText {
         return Optional.empty();
     }
 
+    private static List<String> values(Attribute attribute, String given, String masked, int start) {
+        var values = new ArrayList<String>();
+        Matcher separator = SEPARATOR.matcher(masked);
+        int at = start;
+        while (separator.find(at)) {
+            values.add(fitting(attribute, given.substring(at, separator.start())));
+            at = separator.end();
+        }
+        values.add(fitting(attribute, given.substring(at)));
+        return values;
+    }
+
+    /** A condition in words that read back as the same condition. */
+    static String said(Condition condition) {
+        if (condition instanceof Condition.OneOf list) {
+            return "one of " + list.values().stream().map(Nouns::listed).collect(Collectors.joining(", "));
+        }
+        if (condition instanceof Condition.Range range) {
+            return "between " + value(range.low()) + " and " + value(range.high());
+        }
+        var comparison = (Condition.Comparison) condition;
+        return comparison.operator().words() + " " + value(comparison.value());
+    }
+
+    /** A value as it stands in a rule; numbers, dates and times stand bare. */
+    private static String value(String value) {
+        return BARE.matcher(value).matches() ? value : Nouns.listed(value);
+    }
+
+    /** Reads a default; an {@link IllegalArgumentException} says why it cannot stand for a missing value. */
+    public static Expression readDefault(Attribute attribute, String text) {
+        if (isFunction(text)) {
+            return function(text);
+        }
+        String given = Quoted.plain(text);
+        TypedValue value = TypedValue.of(attribute.type(), given);
+        if (!value.fits()) {
+            throw new IllegalArgumentException("this cannot stand for a missing " + attribute.name() + ": "
+                    + value.problem().orElse(""));
+        }
+        return Expression.of(new Expression.Text(Expression.literal(attribute.type(), given)));
+    }
+
+    /** A default in words that read back as the same default; empty where there are none. */
+    static Optional<String> saidDefault(Attribute attribute) {
+        String plain = defaultInWords(attribute.defaultValue());
+        boolean function = FUNCTIONS.containsValue(attribute.defaultValue().toString());
+        String said = function ? plain : isFunction(plain) ? Quoted.of(plain) : value(plain);
+        try {
+            return Optional.of(said).filter(text -> readDefault(attribute, text)
+                    .toString()
+                    .equals(attribute.defaultValue().toString()));
+        } catch (IllegalArgumentException e) {
+            return Optional.empty(); // an expression of another kind
+        }
+    }
+
     private static String fitting(Attribute attribute, String value) {
-        TypedValue read = TypedValue.of(attribute.type(), value.strip());
+        String given = Quoted.plain(value);
+        TypedValue read = TypedValue.of(attribute.type(), given);
         read.problem().ifPresent(problem -> {
             throw new IllegalArgumentException(
                     "the rule for " + attribute.name() + " names a value that it can never have: " + problem);
         });
-        return value.strip();
+        return given;
     }
 
     /** Whether a default is one of {@code today}, {@code now} and {@code a new uuid}. */

@@ -5,11 +5,10 @@ import ableschema.core.design.Id;
 import ableschema.core.design.IdSource;
 import ableschema.core.design.KeyPart;
 import ableschema.core.edit.Edits;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 
-/** Reads {@code hive code, visited on -> keeper no} for the chosen entity. */
+/** Reads {@code hive code, visited on -> keeper no} for the chosen entity, or {@code Hive: ...} for the one it names. */
 final class DependencyLine {
 
     private final Design design;
@@ -22,44 +21,28 @@ final class DependencyLine {
         this.ids = ids;
     }
 
+    /** line = [ NOUN ":" ] names "->" names [ "." ] */
     Understanding read(String text) {
-        Id owner = chosen.filter(id -> design.entity(id).isPresent())
-                .orElseThrow(() -> new Misunderstanding(
-                        0, text.length(), "choose the entity first whose attributes decide each other"));
-        int arrow = text.indexOf("->");
+        String masked = Quoted.masked(text);
+        int colon = masked.indexOf(':');
+        Id owner = colon < 0
+                ? chosen.filter(id -> design.entity(id).isPresent())
+                        .orElseThrow(() -> new Misunderstanding(
+                                0, text.length(), "choose the entity first whose attributes decide each other"))
+                : new Owners(design, new Nouns(design))
+                        .owner(text.substring(0, colon).strip())
+                        .orElseThrow(() -> new Misunderstanding(
+                                0, colon, "there is no entity called " + text.substring(0, colon) + " yet"));
+        int arrow = masked.indexOf("->");
         String stripped = text.stripTrailing();
         int end = stripped.endsWith(".") ? stripped.length() - 1 : stripped.length();
-        List<KeyPart> from = parts(owner, text, 0, arrow);
-        List<KeyPart> to = parts(owner, text, arrow + 2, end);
+        var names = new PartNames(design, owner);
+        List<KeyPart> from = names.read(text, colon + 1, arrow);
+        List<KeyPart> to = names.read(text, arrow + 2, end);
         return new Understanding.Understood(
                 new Edits(design, ids).addDependency(owner, from, to),
-                text.substring(0, arrow).strip() + " decides "
+                text.substring(colon + 1, arrow).strip() + " decides "
                         + text.substring(arrow + 2, end).strip(),
                 Optional.of(owner));
-    }
-
-    /** names = NAME { "," NAME } */
-    private List<KeyPart> parts(Id owner, String text, int start, int end) {
-        var parts = new ArrayList<KeyPart>();
-        int at = start;
-        while (at <= end) {
-            int comma = text.indexOf(',', at);
-            int stop = comma < 0 || comma > end ? end : comma;
-            parts.add(part(owner, text, at, stop));
-            at = stop + 1;
-        }
-        return parts;
-    }
-
-    private KeyPart part(Id owner, String text, int start, int end) {
-        String name = text.substring(start, Math.max(start, end)).strip();
-        if (name.isEmpty()) {
-            throw new Misunderstanding(start, Math.min(text.length(), start + 1), "expected the name of an attribute");
-        }
-        var names = new PartNames(design, owner);
-        return names.part(name).orElseThrow(() -> {
-            int at = text.indexOf(name, start);
-            return new Misunderstanding(at, at + name.length(), names.problem(name));
-        });
     }
 }

@@ -4,15 +4,42 @@ import ableschema.core.design.Design;
 import ableschema.core.design.Entity;
 import ableschema.core.design.Plural;
 import java.util.ArrayList;
-import java.util.Comparator;
+import java.util.Arrays;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.regex.Pattern;
 
-/** Entities as nouns in sentences: one hive, many hives. */
+/** Entities as nouns in sentences: one hive, many hives. A noun between double quotes is exactly that name. */
 public final class Nouns {
 
-    private Nouns() {}
+    private static final Pattern PLAIN = Pattern.compile("[\\p{L}\\p{N}_%#/'’°²³-]+(?: [\\p{L}\\p{N}_%#/'’°²³-]+)*");
+    private static final Set<String> WORDS_OF_THE_GRAMMAR = Set.of("each", "has", "is", "and", "or", "share");
+    private static final Set<String> BEGINNINGS = Set.of("a", "an", "the", "no", "about", "pairing");
+
+    private final Plural plural;
+    private final Map<String, Entity> exact = new HashMap<>();
+    private final Map<String, Entity> singular = new HashMap<>();
+    private final Map<String, Entity> plurals = new HashMap<>();
+    private int mostWords = 1;
+
+    public Nouns(Design design) {
+        this.plural = design.plural();
+        for (Entity entity : design.entities()) {
+            String name = entity.name();
+            exact.putIfAbsent(name, entity);
+            singular.putIfAbsent(small(name), entity);
+            plurals.putIfAbsent(small(plural.of(name)), entity);
+            mostWords = Math.max(mostWords, name.split(" ", -1).length);
+        }
+    }
+
+    private static String small(String text) {
+        return text.toLowerCase(Locale.ROOT);
+    }
 
     /** The name as it stands within a sentence. */
     public static String inSentence(String name) {
@@ -22,43 +49,95 @@ public final class Nouns {
         return capitalisedWord ? name.toLowerCase(Locale.ROOT) : name;
     }
 
-    /** The name of a new entity that a sentence speaks of: "Hive" for "hive". */
+    /** The name of a new entity that a sentence speaks of: "Hive" for "hive"; what stands in quotes stays as it is. */
     static String asName(String noun) {
+        if (Quoted.is(noun)) {
+            return Quoted.plain(noun);
+        }
         int first = noun.offsetByCodePoints(0, 1);
         return noun.substring(0, first).toUpperCase(Locale.ROOT) + noun.substring(first);
     }
 
+    /** Whether a name can stand in a sentence without quotes. */
+    static boolean isPlain(String name) {
+        List<String> words = Arrays.asList(small(name).split(" "));
+        return PLAIN.matcher(name).matches()
+                && Quantity.find(name, 0).isEmpty()
+                && words.stream().noneMatch(WORDS_OF_THE_GRAMMAR::contains)
+                && !BEGINNINGS.contains(words.get(0));
+    }
+
+    /** The name of an attribute, a role or a value as it stands in a list. */
+    static String listed(String name) {
+        return isPlain(name) ? name : Quoted.of(name);
+    }
+
+    /** The entity as a noun, between quotes where it would else be taken for another or not be understood. */
+    public String one(Entity entity) {
+        String said = inSentence(entity.name());
+        return isPlain(said) && entity(said).filter(entity::equals).isPresent() ? said : Quoted.of(entity.name());
+    }
+
+    /** Several of an entity. */
+    public String many(Entity entity) {
+        String said = plural.of(inSentence(entity.name()));
+        return isPlain(said) && entity(said).filter(entity::equals).isPresent() ? said : one(entity);
+    }
+
+    /** The name as it stands where it is first said, so that an entity of exactly this name is made. */
+    String declared(Entity entity) {
+        String name = entity.name();
+        Entity alike = plurals.getOrDefault(small(name), entity);
+        boolean alone = entity.equals(singular.get(small(name))) && entity.equals(alike);
+        return alone && isPlain(name) && asName(name).equals(name) ? name : Quoted.of(name);
+    }
+
     /** The entity that a noun means, in the singular or plural, whatever its letter case. */
-    static Optional<Entity> entity(Design design, String noun) {
-        return design.entities().stream().filter(e -> means(noun, e.name())).findFirst();
-    }
-
-    /** The entity whose name a text begins with; of several the one with the longest name. */
-    static Optional<Entity> leading(Design design, String text) {
-        return design.entities().stream()
-                .filter(e -> leadingLength(text, e.name()) > 0)
-                .max(Comparator.comparingInt(e -> e.name().length()));
-    }
-
-    /** How many characters of the text say this name; 0 if it begins otherwise. */
-    static int leadingLength(String text, String name) {
-        for (String form : new String[] {Plural.of(name), name}) {
-            boolean begins = text.regionMatches(true, 0, form, 0, form.length());
-            if (begins && (text.length() == form.length() || !Character.isLetterOrDigit(text.charAt(form.length())))) {
-                return form.length();
-            }
+    Optional<Entity> entity(String noun) {
+        String token = noun.strip();
+        if (Quoted.is(token)) {
+            return Optional.ofNullable(exact.get(Quoted.plain(token)));
         }
-        return 0;
+        return Optional.ofNullable(exact.get(token))
+                .or(() -> Optional.ofNullable(singular.get(small(token))))
+                .or(() -> Optional.ofNullable(plurals.get(small(token))));
     }
 
-    static boolean means(String noun, String name) {
-        return noun.equalsIgnoreCase(name) || noun.equalsIgnoreCase(Plural.of(name));
+    /** How many characters at the start of a text name an entity; of several names the longest; 0 for none. */
+    int leadingLength(String text) {
+        int quoted = Quoted.end(text, 0);
+        if (quoted > 0) {
+            return entity(text.substring(0, quoted)).isPresent() ? quoted : 0;
+        }
+        int longest = 0;
+        int at = 0;
+        for (int words = 0; words < mostWords && at < text.length(); words++) {
+            int space = text.indexOf(' ', at);
+            int end = space < 0 ? text.length() : space;
+            if (entity(text.substring(0, end)).isPresent()) {
+                longest = end;
+            }
+            at = end + 1;
+        }
+        return longest;
+    }
+
+    /** Whether a noun is this name in the singular or plural. */
+    boolean means(String noun, String name) {
+        return Quoted.is(noun)
+                ? Quoted.plain(noun).equals(name)
+                : noun.equalsIgnoreCase(name) || noun.equalsIgnoreCase(plural.of(name));
     }
 
     /** The singulars that a plural may come from, the likeliest first; the noun itself where it is no plural. */
-    static List<String> singulars(String noun) {
+    public List<String> singulars(String noun) {
         var singulars = new ArrayList<String>();
-        String lower = noun.toLowerCase(Locale.ROOT);
+        String lower = small(noun);
+        plural.taught().forEach((one, many) -> {
+            if (many.equalsIgnoreCase(noun)) {
+                singulars.add(one);
+            }
+        });
         if (lower.endsWith("ies")) {
             singulars.add(noun.substring(0, noun.length() - 3) + "y");
         }
@@ -67,8 +146,8 @@ public final class Nouns {
                 singulars.add(noun.substring(0, noun.length() - ending.length()));
             }
         }
-        singulars.removeIf(
-                singular -> singular.isBlank() || !Plural.of(singular).equalsIgnoreCase(noun));
+        singulars.removeIf(singular ->
+                singular.isBlank() || Quoted.is(noun) || !plural.of(singular).equalsIgnoreCase(noun));
         singulars.add(noun);
         return singulars;
     }

@@ -17,32 +17,44 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 
-/** Reads {@code Each hive stands in exactly one apiary; each apiary shelters any number of hives.} */
+/** Reads {@code Each hive stands in exactly one apiary; each apiary shelters any number of hives (on delete cascade).} */
 final class RelationshipSentence {
 
+    /** What stands for a verb where none has been said. */
+    static final String UNSAID_VERB = "is related to";
+
     private final Design design;
+    private final Optional<Relationship> about;
     private final IdSource ids;
     private final List<Edit> edits = new ArrayList<>();
+    private Nouns nouns;
 
-    RelationshipSentence(Design design, IdSource ids) {
+    /** @param about the relationship that the sentence is to change; empty for the one that it names, or a new one */
+    RelationshipSentence(Design design, Optional<Relationship> about, IdSource ids) {
         this.design = design;
+        this.about = about;
         this.ids = ids;
+        this.nouns = new Nouns(design);
     }
 
     /** clause = "each" SUBJECT VERB quantity OBJECT ; positions are those in the whole line. */
     private record Clause(String subjectAndVerb, int start, Cardinality cardinality, String object, int objectStart) {}
 
+    /** sentence = clause [ ";" clause ] [ "(" option { ";" option } ")" ] [ "." ] */
     Understanding read(String text, int start) {
-        int semicolon = text.indexOf(';');
-        Clause forth = clause(text, start, semicolon < 0 ? text.length() : semicolon);
-        Optional<Clause> back = semicolon < 0 || text.substring(semicolon + 1).isBlank()
+        var options = RelationshipOptions.cutFrom(text);
+        String said = options.before();
+        String masked = Quoted.masked(said);
+        int semicolon = masked.indexOf(';');
+        Clause forth = clause(said, masked, start, semicolon < 0 ? said.length() : semicolon);
+        Optional<Clause> back = semicolon < 0 || said.substring(semicolon + 1).isBlank()
                 ? Optional.empty()
-                : Optional.of(clause(text, skipSpace(text, semicolon + 1), text.length()));
+                : Optional.of(clause(said, masked, skipSpace(said, semicolon + 1), said.length()));
         String subject = back.flatMap(clause -> said(forth.subjectAndVerb(), clause.object()))
                 .map(name -> forth.subjectAndVerb().substring(0, name.length()))
                 .orElseGet(() -> leadingNoun(forth));
         Entity first = entity(subject, List.of(subject));
-        List<String> names = forth.cardinality().isMany() ? Nouns.singulars(forth.object()) : List.of(forth.object());
+        List<String> names = forth.cardinality().isMany() ? nouns.singulars(forth.object()) : List.of(forth.object());
         Entity second = entity(
                 forth.object(),
                 back.flatMap(clause -> said(clause.subjectAndVerb(), forth.object()))
@@ -51,38 +63,39 @@ final class RelationshipSentence {
         String verb = verb(forth, subject);
         Optional<String> inverse = back.map(clause -> inverse(clause, first, second));
         Cardinality ofFirst = back.map(Clause::cardinality).orElse(Cardinality.ANY_NUMBER);
-        return understood(first, second, verb, inverse, ofFirst, forth.cardinality(), back.isPresent());
+        return understood(
+                new End(first.id(), verb, ofFirst, ""),
+                new End(second.id(), inverse.orElse(""), forth.cardinality(), ""),
+                back.isPresent(),
+                options);
     }
 
-    private Understanding understood(
-            Entity first,
-            Entity second,
-            String verb,
-            Optional<String> inverse,
-            Cardinality ofFirst,
-            Cardinality ofSecond,
-            boolean bothSaid) {
-        Optional<Relationship> known = known(first, second, verb);
-        Optional<Relationship> reversed =
-                known.isPresent() ? Optional.empty() : known(second, first, inverse.orElse(""));
+    private Understanding understood(End first, End second, boolean bothSaid, RelationshipOptions options) {
+        Optional<Relationship> known =
+                about.filter(r -> r.first().entity().equals(first.entity())).or(() -> known(first, second, bothSaid));
+        Optional<Relationship> reversed = known.isPresent()
+                ? Optional.empty()
+                : about.filter(r -> r.second().entity().equals(first.entity())).or(() -> known(second, first, true));
         Edits names = new Edits(withNew(), ids);
         if (known.isPresent() || reversed.isPresent()) {
             Relationship before = known.or(() -> reversed).orElseThrow();
             Side side = known.isPresent() ? Side.FIRST : Side.SECOND;
-            End from = before.end(side).withVerb(verb);
-            End to = before.end(side.other()).withCardinality(ofSecond);
-            Relationship changed = before.with(side, bothSaid ? from.withCardinality(ofFirst) : from)
-                    .with(side.other(), inverse.map(to::withVerb).orElse(to));
-            edits.add(names.changeRelationship(changed));
+            Relationship changed = before.with(side, changed(before.end(side), first, bothSaid, true))
+                    .with(side.other(), changed(before.end(side.other()), second, true, bothSaid));
+            edits.add(names.changeRelationship(options.applyTo(changed, side)));
         } else {
-            edits.add(names.addRelationship(Relationship.between(
-                    ids.next(IdKind.RELATIONSHIP),
-                    new End(first.id(), verb, ofFirst, ""),
-                    new End(second.id(), inverse.orElse(""), ofSecond, ""))));
+            Relationship made = about.map(r -> r.with(Side.FIRST, first).with(Side.SECOND, second))
+                    .orElseGet(() -> Relationship.between(ids.next(IdKind.RELATIONSHIP), first, second));
+            edits.add(names.addRelationship(options.applyTo(made, Side.FIRST)));
         }
         String name = edits.get(edits.size() - 1).name();
         return new Understanding.Understood(
-                edits.size() == 1 ? edits.get(0) : new Several(name, edits), gist(name), Optional.of(first.id()));
+                edits.size() == 1 ? edits.get(0) : new Several(name, edits), gist(name), Optional.of(first.entity()));
+    }
+
+    private static End changed(End before, End said, boolean numberSaid, boolean verbSaid) {
+        End end = numberSaid ? before.withCardinality(said.cardinality()) : before;
+        return (verbSaid ? end.withVerb(said.verb()) : end).withEntity(said.entity());
     }
 
     private String gist(String name) {
@@ -101,27 +114,37 @@ final class RelationshipSentence {
         return design;
     }
 
-    private Optional<Relationship> known(Entity first, Entity second, String verb) {
-        return design.relationships().stream()
-                .filter(r -> r.first().entity().equals(first.id())
-                        && r.second().entity().equals(second.id())
-                        && r.first().verb().equalsIgnoreCase(verb))
-                .findFirst();
+    /**
+     * The relationship that these ends are said of: the one with both verbs, else the one with the first verb of which
+     * the other reading has not been said.
+     */
+    private Optional<Relationship> known(End first, End second, boolean bothSaid) {
+        List<Relationship> alike = design.relationships().stream()
+                .filter(r -> r.first().entity().equals(first.entity())
+                        && r.second().entity().equals(second.entity())
+                        && r.first().verb().equalsIgnoreCase(first.verb()))
+                .toList();
+        return alike.stream()
+                .filter(r -> r.second().verb().equalsIgnoreCase(second.verb()))
+                .findFirst()
+                .or(() -> alike.stream()
+                        .filter(r -> !bothSaid || r.second().verb().isEmpty())
+                        .findFirst());
     }
 
-    private Clause clause(String text, int start, int end) {
+    private Clause clause(String text, String masked, int start, int end) {
         if (!text.regionMatches(true, start, "each ", 0, 5)) {
             throw new Misunderstanding(start, endOfWord(text, start), "the other reading begins with 'each' too");
         }
         int from = start + 5;
         String whole = text.substring(0, end);
-        Quantity.Found quantity = Quantity.find(whole, from)
+        Quantity.Found quantity = Quantity.find(masked.substring(0, end), from)
                 .orElseThrow(
                         () -> new Misunderstanding(
                                 from,
                                 end,
                                 "how many? expected words such as 'exactly one', 'at most one', 'at least one' or 'any number of'"));
-        requireNoSlip(text, from, quantity.start());
+        requireNoSlip(text, masked, from, quantity.start());
         String object = whole.substring(quantity.end())
                 .strip()
                 .replaceFirst("\\.+$", "")
@@ -138,8 +161,8 @@ final class RelationshipSentence {
     }
 
     /** The form of a noun that a text begins with: its singular where the noun is a plural. */
-    private static Optional<String> said(String text, String noun) {
-        return Nouns.singulars(noun).stream()
+    private Optional<String> said(String text, String noun) {
+        return nouns.singulars(noun).stream()
                 .filter(form ->
                         text.regionMatches(true, 0, form, 0, form.length()) && text.startsWith(" ", form.length()))
                 .findFirst();
@@ -147,20 +170,23 @@ final class RelationshipSentence {
 
     private String leadingNoun(Clause clause) {
         String text = clause.subjectAndVerb();
-        Optional<Entity> known = Nouns.leading(design, text);
-        if (known.isPresent()) {
-            return text.substring(0, Nouns.leadingLength(text, known.get().name()));
+        int known = nouns.leadingLength(text);
+        if (known > 0) {
+            return text.substring(0, known);
         }
-        int space = text.indexOf(' ');
+        int quoted = Quoted.end(text, 0);
+        int space = quoted > 0 ? quoted : text.indexOf(' ');
         return space < 0 ? text : text.substring(0, space);
     }
 
     /** Points at a word before the number that is nearly, but not quite, one of the words for how many. */
-    private static void requireNoSlip(String text, int from, int end) {
-        String before = text.substring(from, end).stripTrailing();
+    private static void requireNoSlip(String text, String masked, int from, int end) {
+        String before = masked.substring(from, end).stripTrailing();
         if (before.isBlank()) {
             throw new Misunderstanding(
-                    from, end == from ? end + 1 : end, "expected an entity and a verb before the number");
+                    from,
+                    Math.min(text.length(), end == from ? end + 1 : end),
+                    "expected an entity and a verb before the number");
         }
         int start = before.lastIndexOf(' ') + 1;
         String word = before.substring(start).toLowerCase(Locale.ROOT);
@@ -181,31 +207,34 @@ final class RelationshipSentence {
             throw new Misunderstanding(
                     clause.start(), clause.start() + subject.length(), "expected a verb behind '" + subject + "'");
         }
-        return verb;
+        return verb.equalsIgnoreCase(UNSAID_VERB) ? "" : Quoted.plain(verb);
     }
 
     private String inverse(Clause back, Entity first, Entity second) {
-        int length = Nouns.leadingLength(back.subjectAndVerb(), second.name());
-        if (length == 0) {
+        String text = back.subjectAndVerb();
+        int length = nouns.leadingLength(text);
+        if (length == 0
+                || nouns.entity(text.substring(0, length))
+                        .filter(e -> e.id().equals(second.id()))
+                        .isEmpty()) {
             throw new Misunderstanding(
-                    back.start(),
-                    back.start() + back.subjectAndVerb().length(),
-                    "the other reading is about each " + second.name());
+                    back.start(), back.start() + text.length(), "the other reading is about each " + second.name());
         }
-        if (!Nouns.means(back.object(), first.name())) {
+        if (!nouns.means(back.object(), first.name())) {
             throw new Misunderstanding(
                     back.objectStart(),
                     back.objectStart() + back.object().length(),
                     "the other reading leads back to " + first.name() + ", not to " + back.object());
         }
-        return verb(back, back.subjectAndVerb().substring(0, length));
+        return verb(back, text.substring(0, length));
     }
 
     /** The entity that a noun means, or a new one by the first of these names. */
     private Entity entity(String noun, List<String> names) {
-        return Nouns.entity(withNew(), noun).orElseGet(() -> {
+        return nouns.entity(noun).orElseGet(() -> {
             Entity entity = Entity.named(ids.next(IdKind.ENTITY), Nouns.asName(names.get(0)));
             edits.add(new AddEntity(entity, Optional.empty()));
+            nouns = new Nouns(withNew());
             return entity;
         });
     }

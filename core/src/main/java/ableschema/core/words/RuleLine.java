@@ -1,31 +1,27 @@
 package ableschema.core.words;
 
-import ableschema.core.design.Body;
 import ableschema.core.design.Design;
-import ableschema.core.design.Entity;
-import ableschema.core.design.EntityKind;
 import ableschema.core.design.Id;
 import ableschema.core.design.IdSource;
-import ableschema.core.edit.Edits;
-import java.util.Locale;
+import ableschema.core.design.Relationship;
 import java.util.Optional;
+import java.util.function.Supplier;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
 /**
- * Understands one typed line:
+ * Understands one typed line; the whole grammar stands in docs/words.md:
  *
  * <pre>
  * Each hive stands in exactly one apiary; each apiary shelters any number of hives.
  * Each hive has code (key), colour, installed on: date.
- * An apiary is a place.
+ * Each hive is told by its apiary and stand no.
+ * An apiary is a place: A spot where hives stand.
  * hive code, visited on -> keeper no
  * </pre>
  */
 public final class RuleLine {
 
-    private static final Pattern KIND =
-            Pattern.compile("(?:an? |the )?(.+?) is an? ([\\p{L} ]+?)\\.?", Pattern.CASE_INSENSITIVE);
     private static final Pattern HAS = Pattern.compile("each (.+?) has (?=\\S)", Pattern.CASE_INSENSITIVE);
 
     private final Design design;
@@ -41,14 +37,12 @@ public final class RuleLine {
 
     /** Reads a line; never throws, as what is wrong with it is in the answer. */
     public Understanding read(String text) {
-        if (text.isBlank()) {
-            return new Understanding.Nothing();
-        }
-        try {
-            return sentence(text);
-        } catch (Misunderstanding e) {
-            return e.toUnderstanding();
-        }
+        return attempt(text, () -> sentence(text, Optional.empty()));
+    }
+
+    /** Reads a line in place of the sentence that says this entity or relationship now; the thing stays the same thing. */
+    public Understanding readInstead(Id about, String text) {
+        return attempt(text, () -> sentence(text, Optional.of(about)));
     }
 
     /**
@@ -56,36 +50,38 @@ public final class RuleLine {
      * text 20 (optional)}.
      */
     public Understanding readAttributes(Id owner, String list) {
-        if (list.isBlank()) {
+        return attempt(list, () -> new AttributeSentence(design, ids).readInto(owner, list, 0));
+    }
+
+    private static Understanding attempt(String text, Supplier<Understanding> reading) {
+        if (text.isBlank()) {
             return new Understanding.Nothing();
         }
         try {
-            return new AttributeSentence(design, ids)
-                    .readInto(owner, design.nameOf(owner), design.body(owner).orElse(Body.EMPTY), list, 0);
+            return reading.get();
         } catch (Misunderstanding e) {
             return e.toUnderstanding();
         }
     }
 
-    /** sentence = attributes | relationship | dependency | kind */
-    private Understanding sentence(String text) {
+    /** sentence = attributes | relationship | dependency | statement */
+    private Understanding sentence(String text, Optional<Id> about) {
         int start = text.length() - text.stripLeading().length();
-        if (text.contains("->")) {
+        String masked = Quoted.masked(text);
+        Optional<Understanding> stated = new Statement(design, ids).read(text, masked);
+        if (stated.isPresent()) {
+            return stated.get();
+        }
+        if (masked.contains("->")) {
             return new DependencyLine(design, chosen, ids).read(text);
         }
         if (text.regionMatches(true, start, "each ", 0, 5)) {
-            Matcher has = HAS.matcher(text).region(start, text.length());
+            Matcher has = HAS.matcher(masked).region(start, text.length());
             boolean attributes = has.lookingAt()
-                    && Quantity.find(text, has.end())
+                    && Quantity.find(masked, has.end())
                             .filter(q -> q.start() == has.end())
                             .isEmpty();
-            return attributes
-                    ? new AttributeSentence(design, ids).read(text, has.start(1), has.end(1), has.end())
-                    : new RelationshipSentence(design, ids).read(text, start);
-        }
-        Matcher kind = KIND.matcher(text.strip());
-        if (kind.matches()) {
-            return kind(text, kind.group(1), kind.group(2));
+            return attributes ? attributes(text, has, about) : relationship(text, start, about);
         }
         int end = text.indexOf(' ', start);
         throw new Misunderstanding(
@@ -94,15 +90,14 @@ public final class RuleLine {
                 "a rule begins with 'Each', as in: Each hive stands in exactly one apiary.");
     }
 
-    private Understanding kind(String text, String noun, String kind) {
-        Entity entity = Nouns.entity(design, noun).orElseThrow(() -> {
-            int at = text.indexOf(noun);
-            return new Misunderstanding(at, at + noun.length(), "there is no entity called " + noun + " yet");
-        });
-        return new Understanding.Understood(
-                new Edits(design, ids)
-                        .setKind(entity, new EntityKind(kind.strip().toLowerCase(Locale.ROOT))),
-                entity.name() + " is a " + kind,
-                Optional.of(entity.id()));
+    private Understanding attributes(String text, Matcher has, Optional<Id> about) {
+        var sentence = new AttributeSentence(design, ids);
+        return about.map(owner -> sentence.readInstead(owner, text, has.end()))
+                .orElseGet(() -> sentence.read(text, has.start(1), has.end(1), has.end()));
+    }
+
+    private Understanding relationship(String text, int start, Optional<Id> about) {
+        Optional<Relationship> relationship = about.flatMap(design::relationship);
+        return new RelationshipSentence(design, relationship, ids).read(text, start);
     }
 }

@@ -1,30 +1,47 @@
 package ableschema.core.words;
 
 import ableschema.core.design.Attribute;
-import ableschema.core.design.Body;
 import ableschema.core.design.ColumnRef;
 import ableschema.core.design.Design;
 import ableschema.core.design.End;
 import ableschema.core.design.Entity;
 import ableschema.core.design.KeyPart;
-import ableschema.core.design.Plural;
 import ableschema.core.design.Relationship;
 import ableschema.core.design.Side;
+import ableschema.core.design.SubtypeLayout;
 import java.util.List;
 import java.util.Locale;
+import java.util.regex.Pattern;
 
 /** Says a design in plain sentences. */
 public final class Sentences {
 
+    private static final Pattern VERB = Pattern.compile("[\\p{L}\\p{N}'’-]+(?: [\\p{L}\\p{N}'’-]+)*");
+
+    /** What would be taken for another sentence, or for a slip of the words for how many. */
+    private static final Pattern MISLEADING = Pattern.compile(
+            "\\beach\\b|^has | has\\b|^is told by|^is an? kind of|\\bat \\S{3,6}$|\\b[ex]x?\\S*c\\S*t\\S*$|^"
+                    + RelationshipSentence.UNSAID_VERB + "$",
+            Pattern.CASE_INSENSITIVE);
+
     private final Design design;
+    private final Nouns nouns;
 
     public Sentences(Design design) {
         this.design = design;
+        this.nouns = new Nouns(design);
     }
 
     /** Both readings of a relationship: "Each hive stands in exactly one apiary; each apiary shelters any number of hives." */
     public String of(Relationship relationship) {
-        return "Each " + reading(relationship, Side.FIRST) + "; each " + reading(relationship, Side.SECOND) + ".";
+        return relationship.isSubtype()
+                ? kindOf(relationship)
+                : "Each " + reading(relationship, Side.FIRST) + "; each " + reading(relationship, Side.SECOND) + ".";
+    }
+
+    private String kindOf(Relationship relationship) {
+        String said = "Each " + name(relationship.second()) + " is a kind of " + name(relationship.first());
+        return said + (relationship.subtype() == SubtypeLayout.ONE_TABLE ? " (in one table)." : ".");
     }
 
     /** One reading, from the entity at an end: "hive stands in exactly one apiary". */
@@ -41,39 +58,45 @@ public final class Sentences {
 
     /** The entity at an end as the object of a sentence, in the number that its cardinality asks for. */
     public String noun(End end) {
-        String name = name(end);
-        return end.cardinality().isMany() ? Plural.of(name) : name;
+        return end.cardinality().isMany() ? nouns.many(design.at(end)) : name(end);
     }
 
-    private static String verb(End end) {
-        return end.verb().isEmpty() ? "is related to" : end.verb();
+    private String verb(End subject) {
+        String verb = subject.verb();
+        if (verb.isEmpty()) {
+            return RelationshipSentence.UNSAID_VERB;
+        }
+        String name = name(subject);
+        boolean noLongerName = nouns.leadingLength(name + " " + verb) == name.length();
+        return VERB.matcher(verb).matches()
+                        && !MISLEADING.matcher(verb).find()
+                        && Quantity.find(verb, 0).isEmpty()
+                        && noLongerName
+                ? verb
+                : Quoted.of(verb);
     }
 
     private String name(End end) {
-        return Nouns.inSentence(design.at(end).name());
+        return nouns.one(design.at(end));
     }
 
     /** What tells one instance from another: "Each hive is told by its apiary and stand no."; empty without a key. */
     public String key(Entity entity) {
-        List<String> parts = entity.body().key().stream().map(this::called).toList();
-        return parts.isEmpty()
+        List<KeyPart> key = entity.body().key();
+        return key.isEmpty()
                 ? ""
-                : "Each " + Nouns.inSentence(entity.name()) + " is told by its " + listed(parts) + ".";
+                : "Each " + nouns.one(entity) + " is told by its "
+                        + new PartNames(design, entity.id())
+                                .listed(key)
+                                .orElseGet(() ->
+                                        listed(key.stream().map(this::called).toList()))
+                        + ".";
     }
 
-    /** The attributes: "Each hive has colour, installed on."; empty without attributes. */
+    /** The attributes with all that is said of them; empty without attributes. */
     public String attributes(Entity entity) {
-        Body body = entity.body();
-        List<String> names = body.attributes().stream().map(a -> said(body, a)).toList();
-        return names.isEmpty()
-                ? ""
-                : "Each " + Nouns.inSentence(entity.name()) + " has " + String.join(", ", names) + ".";
-    }
-
-    private static String said(Body body, Attribute attribute) {
-        boolean alone = body.key().equals(List.of(attribute.ref()));
-        String flag = alone ? " (key)" : attribute.optional() ? " (optional)" : "";
-        return attribute.name() + flag;
+        List<String> said = new AttributeWords(entity.body()).said();
+        return said.isEmpty() ? "" : "Each " + nouns.one(entity) + " has " + String.join(", ", said) + ".";
     }
 
     /** What a part of a key is called. */
@@ -83,7 +106,9 @@ public final class Sentences {
         }
         return part.through()
                 .flatMap(end -> design.relationship(end.relationship()).map(r -> r.end(end.side())))
-                .map(end -> end.role().isEmpty() ? name(end) : end.role().toLowerCase(Locale.ROOT))
+                .map(end -> end.role().isEmpty()
+                        ? Nouns.inSentence(design.at(end).name())
+                        : end.role().toLowerCase(Locale.ROOT))
                 .orElse("?");
     }
 

@@ -218,7 +218,7 @@ class DesignTest {
             whole    | greater than 0        | {a:000001} > 0                 | 1          | 0
             whole    | <= 5                  | {a:000001} <= 5                | 5          | 6
             whole    | other than 3          | {a:000001} <> 3                | 2          | 3
-            decimal 6,2 | at least 0.5       | {a:000001} >= 0.50             | 0.50       | 0.49
+            decimal 6,2 | at least 0.5       | {a:000001} >= 0.5              | 0.50       | 0.49
             text 20  | one of it's, white    | {a:000001} in ('it''s', 'white') | it's     | sage
             date     | at least 1990-01-01   | {a:000001} >= '1990-01-01'     | 2027-01-01 | 1989-12-31
             yes/no   | equal to yes          | {a:000001} = true              | yes        | no

@@ -93,7 +93,10 @@ class HistoryTest {
         edits.add(d -> new MoveCards(
                 Map.of(d.design().entity("Apiary").orElseThrow().id(), new Position(40, 80)), "move Apiary"));
         edits.add(d -> new ChangeRules(
-                new HouseRules(new NamingRules(NameStyle.CAMEL, true, false), "h2"), "name another way"));
+                HouseRules.USUAL
+                        .withNaming(new NamingRules(NameStyle.CAMEL, true, false))
+                        .withDialect("h2"),
+                "name another way"));
         edits.add(d -> new ChangeDiagram(d.diagram().withNotation(Notation.CHEN), "draw the ends as Chen"));
         edits.add(d -> new Edits(d.design(), IDS)
                 .remove(List.of(attribute(d, "Colony", "colour").id())));

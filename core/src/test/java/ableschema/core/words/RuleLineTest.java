@@ -141,7 +141,7 @@ class RuleLineTest {
         fails(design(), "Each hive stands in at ^lest^ one apiary.", "'at least one'");
         fails(design(), "^Hives^ stand in one apiary.", "begins with 'Each'");
         fails(design(SHELTERS), "Each hive has code: ^txt 4^.", "'txt 4' is no type");
-        fails(design(SHELTERS), "Each hive has code (^kee^).", "expected key, optional or unique");
+        fails(design(SHELTERS), "Each hive has code (^kee^).", "expected key, optional, unique");
         fails(design(SHELTERS), "Each hive stands in exactly one apiary; ^and^ so on.", "begins with 'each' too");
         fails(
                 design(SHELTERS),

@@ -63,7 +63,7 @@ class SentencesTest {
         assertThat(new Sentences(weak.design()).key(weak.entity("Hive")))
                 .isEqualTo("Each hive is told by its apiary and stand no.");
         assertThat(new Sentences(made.design()).attributes(made.entity("Hive")))
-                .isEqualTo("Each hive has stand no (key), colour.");
+                .isEqualTo("Each hive has stand no: whole (key), colour.");
         assertThat(new Sentences(design("Each hive has colour.").design())
                         .key(design("Each hive has colour.").entity("Hive")))
                 .isEmpty();
@@ -81,7 +81,10 @@ class SentencesTest {
         "forage plants, forage plant"
     })
     void the_likeliest_singular_comes_first(String plural, String singular) {
-        assertThat(Nouns.singulars(plural).get(0)).isEqualTo(singular);
+        assertThat(new Nouns(ableschema.core.design.Design.EMPTY)
+                        .singulars(plural)
+                        .get(0))
+                .isEqualTo(singular);
     }
 
     @Test

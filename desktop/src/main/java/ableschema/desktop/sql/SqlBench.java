@@ -87,8 +87,7 @@ public final class SqlBench extends VBox {
     private void chooseDialect(Dialect dialect) {
         HouseRules rules = workspace.document().rules();
         if (!rules.dialect().equals(dialect.name())) {
-            workspace.apply(
-                    new ChangeRules(new HouseRules(rules.naming(), dialect.name()), "write for " + dialect.label()));
+            workspace.apply(new ChangeRules(rules.withDialect(dialect.name()), "write for " + dialect.label()));
         }
     }
 

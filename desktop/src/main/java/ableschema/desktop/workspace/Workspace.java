@@ -165,14 +165,10 @@ public final class Workspace {
             before = schema;
             schema = next.schema();
         }
-        if (chosen.get().filter(id -> !exists(next.design(), id)).isPresent()) {
+        if (chosen.get().filter(id -> !next.design().knows(id)).isPresent()) {
             chosen.set(Optional.empty());
         }
         document.set(next);
-    }
-
-    private static boolean exists(Design design, Id id) {
-        return design.body(id).isPresent() || design.attribute(id).isPresent();
     }
 
     /** Puts another document in place, with a history of its own. */
@@ -208,7 +204,7 @@ public final class Workspace {
 
     /** Chooses an entity, a relationship or an attribute. */
     public void choose(Id thing) {
-        chosen.set(Optional.of(thing).filter(id -> exists(design(), id)));
+        chosen.set(Optional.of(thing).filter(id -> design().knows(id)));
     }
 
     public void chooseNothing() {

@@ -1,0 +1,80 @@
+package ableschema.cli;
+
+import ableschema.core.document.Document;
+import ableschema.core.store.DocumentFile;
+import ableschema.core.store.FileProblem;
+import ableschema.core.store.SafeFile;
+import ableschema.core.words.DesignReader;
+import ableschema.core.words.DesignText;
+import java.nio.file.Path;
+import java.util.Objects;
+import java.util.concurrent.Callable;
+import org.jspecify.annotations.Nullable;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.ParameterException;
+import picocli.CommandLine.Parameters;
+import picocli.CommandLine.Spec;
+
+/** {@code able words}: a design as sentences, or sentences as a design. */
+@Command(
+        name = "words",
+        description = "Says a design in plain sentences, or makes a design of sentences.",
+        mixinStandardHelpOptions = true)
+final class WordsCommand implements Callable<Integer> {
+
+    @Parameters(arity = "0..1", paramLabel = "FILE", description = "The design to say.")
+    private @Nullable Path file;
+
+    @Option(names = "--from", paramLabel = "TEXTFILE", description = "Sentences to make a design of.")
+    private @Nullable Path from;
+
+    @Option(
+            names = "-o",
+            paramLabel = "OUT",
+            description = "The file to write; without it, standard output. With --from, the design.")
+    private @Nullable Path out;
+
+    @Spec
+    private CommandSpec spec = CommandSpec.create();
+
+    @Override
+    public Integer call() throws FileProblem {
+        if ((file == null) == (from == null)) {
+            throw new ParameterException(
+                    spec.commandLine(), "name either a design to say, or --from and a text to read");
+        }
+        return from == null ? say(DocumentFile.read(Objects.requireNonNull(file))) : read(from);
+    }
+
+    private int say(Document document) throws FileProblem {
+        DesignText text = DesignText.of(document.design());
+        write(text.text());
+        text.omissions().ifPresent(spec.commandLine().getErr()::println);
+        return Exit.DONE;
+    }
+
+    private int read(Path text) throws FileProblem {
+        DesignReader.Result result =
+                DesignReader.read(DocumentFile.readText(text, "check that it is a text of sentences"));
+        if (!result.problems().isEmpty()) {
+            DesignReader.Problem first = result.problems().get(0);
+            int more = result.problems().size() - 1;
+            throw new Refusal(
+                    Exit.WRONG_USE,
+                    "cannot read " + text + ", " + first + (more == 0 ? "" : " (and " + more + " more)")
+                            + "; nothing was written");
+        }
+        write(DocumentFile.print(result.document()));
+        return Exit.DONE;
+    }
+
+    private void write(String text) throws FileProblem {
+        if (out == null) {
+            spec.commandLine().getOut().print(text);
+        } else {
+            SafeFile.write(out, text);
+        }
+    }
+}

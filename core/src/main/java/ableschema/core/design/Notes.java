@@ -1,0 +1,70 @@
+package ableschema.core.design;
+
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/**
+ * What is kept with a design beside its meaning: the brief, why choices were made, and what was said of its sentences.
+ *
+ * @param reasons why a thing is as it is, by what the reason is for
+ * @param plurals plurals that the rules of English do not give, by the singular
+ */
+public record Notes(Brief brief, Map<Topic, String> reasons, List<Judgement> judgements, Map<String, String> plurals) {
+
+    public static final Notes NONE = new Notes(Brief.EMPTY, Map.of(), List.of(), Map.of());
+
+    public Notes {
+        reasons = Collections.unmodifiableMap(new LinkedHashMap<>(reasons));
+        judgements = List.copyOf(judgements);
+        plurals = Collections.unmodifiableMap(new LinkedHashMap<>(plurals));
+    }
+
+    /** Why something is as it is; empty where nobody said. */
+    public String reason(Topic topic) {
+        return reasons.getOrDefault(topic, "");
+    }
+
+    /** What was said of a sentence in exactly these words. */
+    public Optional<Judgement> judgement(Id about, String sentence) {
+        return judgements.stream()
+                .filter(j -> j.about().equals(about) && j.sentence().equals(sentence))
+                .findFirst();
+    }
+
+    public Notes with(Brief brief) {
+        return new Notes(brief, reasons, judgements, plurals);
+    }
+
+    /** Returns these notes with a reason; an empty one takes it away. */
+    public Notes withReason(Topic topic, String reason) {
+        var changed = new LinkedHashMap<>(reasons);
+        if (reason.isEmpty()) {
+            changed.remove(topic);
+        } else {
+            changed.put(topic, reason);
+        }
+        return new Notes(brief, changed, judgements, plurals);
+    }
+
+    /** Returns these notes with a judgement in place of what was said of that sentence before. */
+    public Notes with(Judgement judgement) {
+        Notes rest = withoutJudgement(judgement.about(), judgement.sentence());
+        return new Notes(brief, reasons, Lists.plus(rest.judgements, judgement), plurals);
+    }
+
+    public Notes withoutJudgement(Id about, String sentence) {
+        var kept = new ArrayList<>(judgements);
+        kept.removeIf(j -> j.about().equals(about) && j.sentence().equals(sentence));
+        return new Notes(brief, reasons, kept, plurals);
+    }
+
+    public Notes withPlural(String singular, String plural) {
+        var changed = new LinkedHashMap<>(plurals);
+        changed.put(singular, plural);
+        return new Notes(brief, reasons, judgements, changed);
+    }
+}

@@ -1,0 +1,116 @@
+package ableschema.core.words;
+
+import ableschema.core.design.Attribute;
+import ableschema.core.design.Body;
+import ableschema.core.design.Check;
+import ableschema.core.design.Condition;
+import ableschema.core.design.Expression;
+import ableschema.core.design.IdKind;
+import ableschema.core.design.IdSource;
+import ableschema.core.design.Lists;
+import ableschema.core.design.Pins;
+import ableschema.core.design.Unique;
+import java.util.ArrayList;
+import java.util.List;
+
+/**
+ * What stands in brackets behind an attribute:
+ *
+ * <pre>
+ * flags = flag { ("," | ";") flag }
+ * flag  = "key" | "optional" | "unique" | "default" VALUE | condition
+ * </pre>
+ *
+ * A list of values ends at a semicolon, as its values stand between commas.
+ */
+final class AttributeFlags {
+
+    private final List<Condition> conditions = new ArrayList<>();
+    private Attribute attribute;
+    private boolean key;
+    private boolean unique;
+
+    /** @param at where the flags begin in the whole line */
+    AttributeFlags(Attribute attribute, String flags, int at) {
+        this.attribute = attribute;
+        String masked = Quoted.masked(flags);
+        int from = 0;
+        while (from <= flags.length()) {
+            int end = endOfFlag(masked, from);
+            String flag = flags.substring(from, end);
+            int start = at + from + flag.length() - flag.stripLeading().length();
+            read(flag.strip(), start, Math.max(at + end, start));
+            from = end + 1;
+        }
+    }
+
+    private static int endOfFlag(String masked, int from) {
+        int semicolon = masked.indexOf(';', from);
+        int last = semicolon < 0 ? masked.length() : semicolon;
+        boolean list = masked.substring(from).stripLeading().startsWith("one of ");
+        int comma = masked.indexOf(',', from);
+        return list || comma < 0 ? last : Math.min(comma, last);
+    }
+
+    private void read(String flag, int start, int end) {
+        switch (flag) {
+            case "key" -> key = true;
+            case "optional" -> attribute = attribute.withOptional(true);
+            case "unique" -> unique = true;
+            default -> readValue(flag, start, end);
+        }
+    }
+
+    private void readValue(String flag, int start, int end) {
+        try {
+            if (flag.startsWith("default ")) {
+                attribute = attribute.withDefault(
+                        ConditionText.readDefault(attribute, flag.substring("default ".length())));
+                return;
+            }
+            conditions.add(ConditionText.read(attribute, flag)
+                    .orElseThrow(() -> new IllegalArgumentException("expected something between the brackets")));
+        } catch (IllegalArgumentException e) {
+            boolean value = flag.contains(" ") || flag.matches("[<>=].*");
+            throw new Misunderstanding(
+                    start,
+                    end,
+                    value
+                            ? String.valueOf(e.getMessage())
+                            : "expected key, optional, unique, a default or a rule, not '" + flag + "'");
+        }
+    }
+
+    boolean isKey() {
+        return key;
+    }
+
+    Attribute attribute() {
+        return attribute;
+    }
+
+    /** The body with what was said of unique values, and with these conditions in place of those it had on the attribute. */
+    Body rulesFor(Body body, IdSource ids) {
+        Body with = body;
+        if (unique && !with.isUnique(attribute)) {
+            with = with.withUniques(Lists.plus(
+                    with.uniques(), new Unique(ids.next(IdKind.UNIQUE), List.of(attribute.ref()), Pins.NONE)));
+        }
+        if (conditions.isEmpty()) {
+            return with;
+        }
+        var checks = new ArrayList<>(with.checks());
+        checks.removeIf(check -> isOnAttribute(check));
+        for (Condition condition : conditions) {
+            Expression expression = condition.expression(attribute.type());
+            checks.add(new Check(ids.next(IdKind.CHECK), expression, Pins.NONE));
+        }
+        return with.withChecks(checks);
+    }
+
+    private boolean isOnAttribute(Check check) {
+        return Condition.read(check.expression())
+                .filter(condition -> condition.column().equals(attribute.ref()))
+                .isPresent();
+    }
+}

@@ -1,0 +1,102 @@
+package ableschema.core.words;
+
+import ableschema.core.design.Attribute;
+import ableschema.core.design.Body;
+import ableschema.core.design.Check;
+import ableschema.core.design.ColumnRef;
+import ableschema.core.design.Condition;
+import ableschema.core.design.DataTypes;
+import ableschema.core.design.Pins;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Stream;
+
+/** Says the attributes of a body in the short notation: {@code stand no: whole 500 (key; greater than 0)}. */
+final class AttributeWords {
+
+    private final Body body;
+
+    AttributeWords(Body body) {
+        this.body = body;
+    }
+
+    List<String> said() {
+        return attributes().map(this::said).toList();
+    }
+
+    /** The attributes that have words; another of the same name would be taken for the first. */
+    private Stream<Attribute> attributes() {
+        return body.attributes().stream()
+                .filter(a -> body.attribute(a.name()).filter(a::equals).isPresent());
+    }
+
+    int unsaid() {
+        return body.attributes().size() - (int) attributes().count();
+    }
+
+    /** Whether the key is said by marks on the attributes alone. */
+    boolean saysKey() {
+        List<ColumnRef> marked = attributes()
+                .map(Attribute::ref)
+                .filter(ref -> body.key().contains(ref))
+                .toList();
+        return !marked.isEmpty() && body.key().equals(marked);
+    }
+
+    /** Whether a check is said as a rule on its attribute. */
+    boolean says(Check check) {
+        return check.pins().equals(Pins.NONE)
+                && attributes().anyMatch(a -> condition(a, check).isPresent());
+    }
+
+    boolean saysDefault(Attribute attribute) {
+        return !attribute.defaultValue().isPresent()
+                || ConditionText.saidDefault(attribute).isPresent();
+    }
+
+    private Optional<Condition> condition(Attribute attribute, Check check) {
+        return Condition.read(check.expression())
+                .filter(condition -> condition.column().equals(attribute.ref())
+                        && condition.expression(attribute.type()).equals(check.expression())
+                        && readsBack(attribute, condition));
+    }
+
+    private static boolean readsBack(Attribute attribute, Condition condition) {
+        try {
+            return ConditionText.read(attribute, ConditionText.said(condition))
+                    .filter(condition::equals)
+                    .isPresent();
+        } catch (IllegalArgumentException e) {
+            return false; // it names a value that the type has not
+        }
+    }
+
+    private String said(Attribute attribute) {
+        String name = Nouns.listed(attribute.name());
+        String type = attribute.type().equals(DataTypes.UNDECIDED) ? "" : ": " + attribute.type();
+        List<String> flags = flags(attribute);
+        return (attribute.optional() ? "[" + name + "]" : name)
+                + type
+                + (flags.isEmpty() ? "" : " (" + String.join("; ", flags) + ")");
+    }
+
+    private List<String> flags(Attribute attribute) {
+        var flags = new ArrayList<String>();
+        if (saysKey() && body.key().contains(attribute.ref())) {
+            flags.add("key");
+        }
+        if (body.isUnique(attribute)) {
+            flags.add("unique");
+        }
+        if (attribute.defaultValue().isPresent()) {
+            ConditionText.saidDefault(attribute).ifPresent(text -> flags.add("default " + text));
+        }
+        for (Check check : body.checks()) {
+            if (check.pins().equals(Pins.NONE)) {
+                condition(attribute, check).map(ConditionText::said).ifPresent(flags::add);
+            }
+        }
+        return flags;
+    }
+}

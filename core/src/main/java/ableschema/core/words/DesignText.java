@@ -1,0 +1,293 @@
+package ableschema.core.words;
+
+import static java.util.stream.Collectors.joining;
+
+import ableschema.core.design.Attribute;
+import ableschema.core.design.Body;
+import ableschema.core.design.Cardinality;
+import ableschema.core.design.ColumnRef;
+import ableschema.core.design.Dependency;
+import ableschema.core.design.Design;
+import ableschema.core.design.End;
+import ableschema.core.design.Entity;
+import ableschema.core.design.Id;
+import ableschema.core.design.KeyPart;
+import ableschema.core.design.Pins;
+import ableschema.core.design.Plural;
+import ableschema.core.design.ReferenceAction;
+import ableschema.core.design.Relationship;
+import ableschema.core.design.Unique;
+import ableschema.core.edit.SubtypeEdits;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+
+/**
+ * Says a whole design, and counts what words cannot say. The sentences, read one after the other into an empty design,
+ * give one of the same meaning but for what was counted.
+ */
+public final class DesignText {
+
+    private final Design design;
+    private final Sentences sentences;
+    private final Nouns nouns;
+    private final Owners owners;
+    private final List<Said> said = new ArrayList<>();
+    private final Map<String, Integer> notSaid = new LinkedHashMap<>();
+    /** The design with only those relationships that have words, so that no key is said through another. */
+    private Design sayable;
+
+    private final List<Relationship> readBefore = new ArrayList<>();
+
+    private DesignText(Design design) {
+        this.design = design;
+        this.sayable = design;
+        this.sentences = new Sentences(design);
+        this.nouns = new Nouns(design);
+        this.owners = new Owners(design, nouns);
+    }
+
+    public static DesignText of(Design design) {
+        var text = new DesignText(design);
+        text.sayAll();
+        return text;
+    }
+
+    /** All sentences, part after part. */
+    public List<Said> sentences() {
+        return said.stream().sorted(Comparator.comparing(Said::part)).toList();
+    }
+
+    /** How many things of each sort there are no words for. */
+    public Map<String, Integer> notSaid() {
+        return Map.copyOf(notSaid);
+    }
+
+    /** "not said in words: 3 indexes, 42 rows"; empty where everything is said. */
+    public Optional<String> omissions() {
+        return notSaid.isEmpty()
+                ? Optional.empty()
+                : Optional.of("not said in words: "
+                        + notSaid.entrySet().stream()
+                                .map(e -> e.getValue() + " "
+                                        + (e.getValue() == 1 ? e.getKey() : Plural.ENGLISH.of(e.getKey())))
+                                .collect(joining(", ")));
+    }
+
+    /** The sentences one a line, under a heading for each part. */
+    public String text() {
+        var text = new StringBuilder();
+        Said.Part part = null;
+        for (Said each : sentences()) {
+            if (each.part() != part) {
+                part = each.part();
+                text.append(text.isEmpty() ? "" : "\n")
+                        .append("# ")
+                        .append(part.title())
+                        .append('\n');
+            }
+            text.append(each.text()).append('\n');
+        }
+        return text.toString();
+    }
+
+    private void say(Id about, Said.Part part, String text) {
+        said.add(new Said(about, part, text));
+    }
+
+    private void count(String sort, int number) {
+        if (number > 0) {
+            notSaid.merge(sort, number, Integer::sum);
+        }
+    }
+
+    private void sayAll() {
+        design.entities().forEach(this::sayEntity);
+        design.relationships().forEach(this::sayRelationship);
+        sayable = Design.of(design.entities(), sayable.relationships());
+        design.entities().forEach(entity -> sayBody(entity.id(), entity.body()));
+        design.relationships().forEach(r -> sayBody(r.id(), r.body()));
+        count("question", design.notes().brief().questions().size());
+        count("purpose", design.notes().brief().purpose().isEmpty() ? 0 : 1);
+        count("reason", design.notes().reasons().size());
+        count("judgement", design.notes().judgements().size());
+    }
+
+    private void sayEntity(Entity entity) {
+        String kind = entity.kind().name();
+        String saidKind = kind.isEmpty() ? "entity" : isPlainKind(kind) ? kind : Quoted.of(kind);
+        String article = "aeiou".indexOf(Character.toLowerCase(saidKind.charAt(0))) >= 0 ? " is an " : " is a ";
+        String name = nouns.declared(entity);
+        String plural = design.notes().plurals().get(entity.name().toLowerCase(Locale.ROOT));
+        if (plural != null) {
+            say(
+                    entity.id(),
+                    Said.Part.ENTITIES,
+                    "The plural of " + Nouns.listed(Nouns.inSentence(entity.name())) + " is " + Nouns.listed(plural)
+                            + ".");
+        }
+        String definition = entity.definition();
+        say(
+                entity.id(),
+                Said.Part.ENTITIES,
+                name + article + saidKind + (definition.isEmpty() ? "." : ": " + text(definition)));
+        if (entity.parked()) {
+            say(entity.id(), Said.Part.ENTITIES, name + " is set aside.");
+        }
+        count("pinned name", entity.pins().equals(Pins.NONE) ? 0 : 1);
+    }
+
+    private static boolean isPlainKind(String kind) {
+        return kind.matches("\\p{Ll}+(?:[ -]\\p{Ll}+)*")
+                && Nouns.isPlain(kind)
+                && !kind.equals("entity")
+                && !kind.startsWith("kind of ");
+    }
+
+    /** A text at the end of a line, between quotes where it could be taken for something else. */
+    private static String text(String text) {
+        boolean plain = text.equals(text.strip())
+                && text.chars().noneMatch(c -> c == '"' || c == '\n' || c == '\r')
+                && !text.contains("->")
+                && !text.contains(" kind of ")
+                && !text.contains(" is set aside");
+        return plain ? text : Quoted.of(text);
+    }
+
+    private void sayRelationship(Relationship r) {
+        count("pinned name", r.pins().equals(Pins.NONE) ? 0 : 1);
+        count("note on a column", r.carried().size());
+        if (r.isSubtype()) {
+            if (isUsualSubtype(r)) {
+                say(r.id(), Said.Part.KINDS, sentences.of(r));
+            } else {
+                leaveOut(r, "subtype");
+            }
+        } else if (readBefore.stream().anyMatch(before -> wouldBeTakenFor(before, r))) {
+            leaveOut(r, "relationship");
+        } else {
+            String both = sentences.of(r);
+            String options = RelationshipOptions.said(r);
+            say(r.id(), Said.Part.RELATIONSHIPS, both.substring(0, both.length() - 1) + options + ".");
+        }
+        readBefore.add(r);
+    }
+
+    private void leaveOut(Relationship r, String sort) {
+        count(sort, 1);
+        sayable = sayable.withoutRelationship(r.id());
+    }
+
+    private boolean isUsualSubtype(Relationship r) {
+        End usualFirst = new End(r.first().entity(), SubtypeEdits.MAY_BE, Cardinality.EXACTLY_ONE, "");
+        End usualSecond = new End(r.second().entity(), SubtypeEdits.IS, Cardinality.AT_MOST_ONE, "");
+        return r.first().equals(usualFirst)
+                && r.second().equals(usualSecond)
+                && r.noun().isEmpty()
+                && r.onDelete() == ReferenceAction.RESTRICT
+                && r.onUpdate() == ReferenceAction.RESTRICT
+                && !design.at(r.second()).body().key().isEmpty();
+    }
+
+    private static boolean wouldBeTakenFor(Relationship before, Relationship r) {
+        return likened(before, r.first(), r.second()) || likened(before, r.second(), r.first());
+    }
+
+    private static boolean likened(Relationship before, End first, End second) {
+        return before.first().entity().equals(first.entity())
+                && before.second().entity().equals(second.entity())
+                && before.first().verb().equalsIgnoreCase(first.verb())
+                && (before.second().verb().isEmpty() || before.second().verb().equalsIgnoreCase(second.verb()));
+    }
+
+    private void sayBody(Id owner, Body body) {
+        count("index", body.indexes().size());
+        count("row", body.rows().size());
+        Optional<String> called = owners.called(owner).filter(noun -> design.relationship(owner)
+                .filter(r -> !r.isManyToMany())
+                .isEmpty());
+        var words = new AttributeWords(body);
+        if (called.isEmpty()) {
+            count("attribute", body.attributes().size());
+            count("key", body.key().isEmpty() ? 0 : 1);
+            count(
+                    "rule",
+                    body.uniques().size()
+                            + body.checks().size()
+                            + body.dependencies().size());
+            return;
+        }
+        List<String> attributes = words.said();
+        if (!attributes.isEmpty()) {
+            Said.Part part = design.entity(owner).isPresent() ? Said.Part.ATTRIBUTES : Said.Part.PAIRINGS;
+            say(owner, part, "Each " + called.get() + " has " + String.join(", ", attributes) + ".");
+        }
+        count("attribute", words.unsaid());
+        count("rule", (int) body.checks().stream().filter(c -> !words.says(c)).count());
+        for (Attribute attribute : body.attributes()) {
+            count("default", words.saysDefault(attribute) ? 0 : 1);
+            count("pinned name", attribute.pins().equals(Pins.NONE) ? 0 : 1);
+        }
+        sayKeys(owner, body, called.get(), words);
+        body.dependencies().forEach(dependency -> sayDependency(owner, called.get(), dependency));
+        body.attributes().forEach(attribute -> sayComment(owner, called.get(), attribute));
+    }
+
+    private void sayKeys(Id owner, Body body, String called, AttributeWords words) {
+        var names = new PartNames(sayable, owner);
+        if (!body.key().isEmpty() && !words.saysKey()) {
+            names.listed(body.key())
+                    .ifPresentOrElse(
+                            parts -> say(owner, Said.Part.KEYS, "Each " + called + " is told by its " + parts + "."),
+                            () -> count("key", 1));
+        }
+        for (Unique unique : body.uniques()) {
+            count("pinned name", unique.pins().equals(Pins.NONE) ? 0 : 1);
+            if (isFlag(unique, body)) {
+                continue;
+            }
+            String several = design.entity(owner).map(nouns::many).orElse(called);
+            names.listed(unique.parts())
+                    .ifPresentOrElse(
+                            parts -> say(owner, Said.Part.KEYS, "No two " + several + " share their " + parts + "."),
+                            () -> count("rule", 1));
+        }
+    }
+
+    /** Whether a unique is said by the mark on its attribute: the first that is on this attribute alone. */
+    private static boolean isFlag(Unique unique, Body body) {
+        List<KeyPart> parts = unique.parts();
+        return parts.size() == 1
+                && parts.get(0) instanceof ColumnRef.Own
+                && body.uniques().stream()
+                        .filter(u -> u.parts().equals(parts))
+                        .findFirst()
+                        .filter(u -> u == unique)
+                        .isPresent();
+    }
+
+    private void sayDependency(Id owner, String called, Dependency dependency) {
+        var names = new PartNames(sayable, owner);
+        Optional<String> from = names.withCommas(dependency.from());
+        Optional<String> to = names.withCommas(dependency.to());
+        if (from.isPresent() && to.isPresent()) {
+            String start = Character.toUpperCase(called.charAt(0)) + called.substring(1);
+            say(owner, Said.Part.DEPENDENCIES, start + ": " + from.get() + " -> " + to.get());
+        } else {
+            count("dependency", 1);
+        }
+    }
+
+    private void sayComment(Id owner, String called, Attribute attribute) {
+        if (!attribute.comment().isEmpty()) {
+            say(
+                    owner,
+                    Said.Part.COMMENTS,
+                    "About " + Nouns.listed(attribute.name()) + " of " + called + ": " + text(attribute.comment()));
+        }
+    }
+}

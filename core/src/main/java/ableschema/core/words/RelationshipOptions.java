@@ -1,0 +1,112 @@
+package ableschema.core.words;
+
+import ableschema.core.design.End;
+import ableschema.core.design.ReferenceAction;
+import ableschema.core.design.Relationship;
+import ableschema.core.design.Side;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+
+/**
+ * What stands in brackets behind a relationship's sentences: {@code (called application; first as mentor; second as
+ * pupil; on delete cascade; on update set null)}.
+ *
+ * @param before the sentence without them
+ */
+record RelationshipOptions(String before, List<Option> options) {
+
+    private static final String EXPECTED =
+            "expected 'called', 'first as', 'second as', 'on delete' or 'on update' with what belongs to it";
+    private static final List<String> STARTS =
+            List.of("called ", "first as ", "second as ", "on delete ", "on update ");
+
+    /** One option and where it stands in the line. */
+    record Option(String start, String rest, int at, int end) {}
+
+    static RelationshipOptions cutFrom(String text) {
+        String masked = Quoted.masked(text);
+        int open = masked.lastIndexOf('(');
+        int close = masked.lastIndexOf(')');
+        if (open < 0 || close < open || !masked.substring(close + 1).matches("[\\s.]*")) {
+            return new RelationshipOptions(text, List.of());
+        }
+        var options = new ArrayList<Option>();
+        int at = open + 1;
+        while (at <= close) {
+            int semicolon = masked.indexOf(';', at);
+            int end = semicolon < 0 || semicolon > close ? close : semicolon;
+            options.add(option(text, at, end));
+            at = end + 1;
+        }
+        return new RelationshipOptions(text.substring(0, open), options);
+    }
+
+    private static Option option(String text, int at, int end) {
+        String given = text.substring(at, end);
+        int start = at + given.length() - given.stripLeading().length();
+        String option = STARTS.stream()
+                .filter(each -> text.regionMatches(true, start, each, 0, each.length()))
+                .findFirst()
+                .orElseThrow(() -> new Misunderstanding(start, Math.max(end, start + 1), EXPECTED));
+        return new Option(
+                option.strip(), text.substring(start + option.length(), end).strip(), start, end);
+    }
+
+    /** @param side the end of the relationship that the sentence names first */
+    Relationship applyTo(Relationship relationship, Side side) {
+        Relationship changed = relationship;
+        for (Option option : options) {
+            changed = applied(changed, side, option);
+        }
+        return changed;
+    }
+
+    private static Relationship applied(Relationship r, Side side, Option option) {
+        String said = Quoted.plain(option.rest());
+        return switch (option.start()) {
+            case "called" -> r.withNoun(said);
+            case "first as" -> r.with(side, r.end(side).withRole(said));
+            case "second as" -> r.with(side.other(), r.end(side.other()).withRole(said));
+            case "on delete" -> r.withActions(action(option), r.onUpdate());
+            default -> r.withActions(r.onDelete(), action(option));
+        };
+    }
+
+    private static ReferenceAction action(Option option) {
+        String said = option.rest().toLowerCase(Locale.ROOT).replaceAll("\\s+", " ");
+        for (ReferenceAction action : ReferenceAction.values()) {
+            if (words(action).equals(said)) {
+                return action;
+            }
+        }
+        throw new Misunderstanding(
+                option.at(), option.end(), "expected restrict, cascade, set null or set default, not '" + said + "'");
+    }
+
+    private static String words(ReferenceAction action) {
+        return action.name().toLowerCase(Locale.ROOT).replace('_', ' ');
+    }
+
+    /** The options of a relationship in brackets, with a space before; empty where there is nothing to say. */
+    static String said(Relationship r) {
+        var said = new ArrayList<String>();
+        if (!r.noun().isEmpty()) {
+            said.add("called " + Nouns.listed(r.noun()));
+        }
+        role(r.first()).ifPresent(role -> said.add("first as " + role));
+        role(r.second()).ifPresent(role -> said.add("second as " + role));
+        if (r.onDelete() != ReferenceAction.RESTRICT) {
+            said.add("on delete " + words(r.onDelete()));
+        }
+        if (r.onUpdate() != ReferenceAction.RESTRICT) {
+            said.add("on update " + words(r.onUpdate()));
+        }
+        return said.isEmpty() ? "" : " (" + String.join("; ", said) + ")";
+    }
+
+    private static Optional<String> role(End end) {
+        return Optional.of(end.role()).filter(role -> !role.isEmpty()).map(Nouns::listed);
+    }
+}

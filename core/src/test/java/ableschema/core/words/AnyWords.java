@@ -1,0 +1,245 @@
+package ableschema.core.words;
+
+import ableschema.core.design.Attribute;
+import ableschema.core.design.Body;
+import ableschema.core.design.Cardinality;
+import ableschema.core.design.Check;
+import ableschema.core.design.Condition;
+import ableschema.core.design.DataType;
+import ableschema.core.design.DataTypes;
+import ableschema.core.design.Dependency;
+import ableschema.core.design.Design;
+import ableschema.core.design.End;
+import ableschema.core.design.EndRef;
+import ableschema.core.design.Entity;
+import ableschema.core.design.EntityKind;
+import ableschema.core.design.Expression;
+import ableschema.core.design.IdKind;
+import ableschema.core.design.IdSource;
+import ableschema.core.design.KeyPart;
+import ableschema.core.design.Pins;
+import ableschema.core.design.ReferenceAction;
+import ableschema.core.design.Relationship;
+import ableschema.core.design.SubtypeLayout;
+import ableschema.core.design.Unique;
+import ableschema.core.document.Document;
+import ableschema.core.edit.SubtypeEdits;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Random;
+
+/** Makes designs that use all that words can say, with names that are easy and names that are traps. */
+final class AnyWords {
+
+    private static final List<String> ENTITIES = List.of(
+            "Hive",
+            "Hive box",
+            "hive tool",
+            "Keeper",
+            "Keepers",
+            "Apiary",
+            "Bill of honey",
+            "box",
+            "Queen",
+            "Each one",
+            "A has B",
+            "Say \"bee\"",
+            "one",
+            "Datum",
+            "Sheep",
+            "Swarm; or cast",
+            "Æther",
+            "Kind of wax");
+    private static final List<String> ATTRIBUTES = List.of(
+            "code",
+            "stand no",
+            "colour",
+            "weight, kg",
+            "moisture %",
+            "done at",
+            "is ripe",
+            "(note)",
+            "a \"b\"",
+            "one",
+            "x -> y",
+            "hive",
+            "keeper",
+            "set up on",
+            "share of honey",
+            "end.",
+            "key",
+            "back\\slash",
+            "two\nlines");
+    private static final List<String> VERBS = List.of(
+            "stands in",
+            "shelters",
+            "is headed by",
+            "has",
+            "has seen",
+            "is",
+            "",
+            "is related to",
+            "box keeps",
+            "exactly",
+            "gives; takes",
+            "looked at",
+            "is a kind of",
+            "is told by its",
+            "\"quotes\"",
+            "each",
+            "number 3 of");
+    private static final List<String> TYPES = List.of(
+            "text 40",
+            "text",
+            "whole",
+            "whole 300",
+            "counted 500 by 2",
+            "decimal 8,3",
+            "real",
+            "yes/no",
+            "year",
+            "date",
+            "time",
+            "moment",
+            "moment anywhere",
+            "uuid",
+            "undecided");
+    private static final List<String> TEXTS = List.of(
+            "", "A spot.", " spaced ", "It is a kind of box.", "12\" wide", "one -> two", "first\nsecond", "a: b; (c)");
+
+    private final Random random;
+    private final IdSource ids;
+    private Design design = Design.EMPTY;
+
+    private AnyWords(long seed) {
+        this.random = new Random(seed);
+        this.ids = IdSource.seeded(seed);
+    }
+
+    static Design of(long seed) {
+        var made = new AnyWords(seed);
+        made.makeEntities();
+        made.makeRelationships();
+        made.makeKeys();
+        return made.design;
+    }
+
+    private <T> T one(List<T> of) {
+        return of.get(random.nextInt(of.size()));
+    }
+
+    private void makeEntities() {
+        var names = new ArrayList<>(ENTITIES);
+        for (int i = 2 + random.nextInt(5); i > 0; i--) {
+            String name = names.remove(random.nextInt(names.size()));
+            Entity entity = Entity.named(ids.next(IdKind.ENTITY), name)
+                    .withKind(new EntityKind(one(List.of("", "person", "place", "entity", "odd Kind", "kind of tool"))))
+                    .withDefinition(one(TEXTS))
+                    .withParked(random.nextInt(8) == 0)
+                    .withBody(attributes());
+            design = design.with(entity);
+        }
+        if (random.nextInt(3) == 0) {
+            design = design.with(design.notes().withPlural("datum", "data").withPlural("hive", "hives of bees"));
+        }
+    }
+
+    private Body attributes() {
+        Body body = Body.EMPTY;
+        var names = new ArrayList<>(ATTRIBUTES);
+        for (int i = random.nextInt(6); i > 0; i--) {
+            Attribute attribute = Attribute.named(
+                            ids.next(IdKind.ATTRIBUTE), names.remove(random.nextInt(names.size())))
+                    .withType(DataTypes.parse(one(TYPES)))
+                    .withOptional(random.nextBoolean())
+                    .withComment(random.nextInt(3) == 0 ? one(TEXTS) : "");
+            body = ruled(body.with(withDefault(attribute)), attribute);
+        }
+        List<KeyPart> all = new ArrayList<>(
+                body.attributes().stream().map(a -> (KeyPart) a.ref()).toList());
+        if (all.size() > 1) {
+            body = body.withDependencies(List.of(
+                    new Dependency(ids.next(IdKind.DEPENDENCY), all.subList(0, 1), all.subList(1, all.size()))));
+            body = body.withUniques(
+                    List.of(new Unique(ids.next(IdKind.UNIQUE), all.subList(0, 1 + random.nextInt(2)), Pins.NONE)));
+        }
+        return body;
+    }
+
+    private Attribute withDefault(Attribute attribute) {
+        String value = attribute.type() instanceof DataType.Text ? one(List.of("white", "today", "a, b", "(x)")) : "";
+        if (attribute.type() == DataType.Simple.DATE) {
+            return attribute.withDefault(ConditionText.function("today"));
+        }
+        return value.isEmpty() || random.nextBoolean()
+                ? attribute
+                : attribute.withDefault(
+                        Expression.of(new Expression.Text(Expression.literal(attribute.type(), value))));
+    }
+
+    private Body ruled(Body body, Attribute attribute) {
+        if (random.nextBoolean()) {
+            return body;
+        }
+        Condition condition;
+        if (attribute.type() instanceof DataType.Text) {
+            condition = new Condition.OneOf(attribute.ref(), List.of("white", "sage; mint", "a or b", "c, d", "(e)"));
+        } else if (attribute.type().isNumeric()) {
+            condition = random.nextBoolean()
+                    ? new Condition.Comparison(attribute.ref(), one(List.of(Condition.Operator.values())), "5")
+                    : new Condition.Range(attribute.ref(), "1", "10");
+        } else {
+            return body;
+        }
+        var checks = new ArrayList<>(body.checks());
+        checks.add(new Check(ids.next(IdKind.CHECK), condition.expression(attribute.type()), Pins.NONE));
+        return body.withChecks(checks);
+    }
+
+    private void makeRelationships() {
+        for (int i = random.nextInt(6); i > 0; i--) {
+            End first = end();
+            End second = end();
+            Relationship made = Relationship.between(ids.next(IdKind.RELATIONSHIP), first, second)
+                    .withActions(one(List.of(ReferenceAction.values())), one(List.of(ReferenceAction.values())));
+            if (made.isManyToMany()) {
+                made = made.withNoun(one(List.of("", "pairing " + i, "application", "a; b")))
+                        .withBody(attributes());
+            }
+            design = design.with(made);
+        }
+        Entity special = one(design.entities());
+        Entity general = one(design.entities());
+        if (random.nextBoolean() && !special.equals(general)) {
+            var edit = new SubtypeEdits(design, ids)
+                    .makeKindOf(special, general, one(List.of(SubtypeLayout.OWN_TABLE, SubtypeLayout.ONE_TABLE)));
+            design = edit.applyTo(Document.EMPTY.with(design)).design();
+        }
+    }
+
+    private End end() {
+        var cardinality = one(List.of(
+                Cardinality.EXACTLY_ONE,
+                Cardinality.AT_MOST_ONE,
+                Cardinality.AT_LEAST_ONE,
+                Cardinality.ANY_NUMBER,
+                new Cardinality(2, 14)));
+        return new End(
+                one(design.entities()).id(), one(VERBS), cardinality, one(List.of("", "", "mentor", "the (other)")));
+    }
+
+    private void makeKeys() {
+        for (Entity entity : design.entities()) {
+            Body body = design.entity(entity.id()).orElseThrow().body();
+            var parts = new ArrayList<KeyPart>();
+            body.attributes().forEach(a -> parts.add(a.ref()));
+            for (EndRef end : design.referencesOf(entity.id())) {
+                parts.add(random.nextInt(parts.size() + 1), new KeyPart.WholeReference(end));
+            }
+            if (body.key().isEmpty() && !parts.isEmpty()) {
+                design = design.withBody(
+                        entity.id(), body.withKey(parts.subList(0, 1 + random.nextInt(Math.min(3, parts.size())))));
+            }
+        }
+    }
+}

@@ -1,0 +1,161 @@
+package ableschema.core.words;
+
+import static ableschema.core.DesignFixture.design;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import ableschema.core.DesignFixture;
+import ableschema.core.design.Design;
+import ableschema.core.design.Relationship;
+import ableschema.core.design.SubtypeLayout;
+import ableschema.core.store.DocumentFile;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Optional;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import net.jqwik.api.constraints.LongRange;
+import org.junit.jupiter.api.Test;
+
+/** What is said of a design gives the design again. */
+class DesignTextTest {
+
+    @Property(tries = 1500)
+    void a_design_said_and_read_means_the_same(@ForAll @LongRange(min = 0, max = 1_000_000) long seed) {
+        Design design = AnyWords.of(seed);
+        DesignText text = DesignText.of(design);
+        DesignReader.Result read = DesignReader.read(text.text());
+
+        assertThat(read.problems()).as(text.text()).isEmpty();
+        if (text.notSaid().isEmpty()) {
+            assertThat(read.document().design().sameMeaning(design))
+                    .as(text.text())
+                    .isEmpty();
+        }
+    }
+
+    @Test
+    void most_designs_are_said_without_omission() {
+        long whole = 0;
+        for (long seed = 0; seed < 200; seed++) {
+            whole += DesignText.of(AnyWords.of(seed)).notSaid().isEmpty() ? 1 : 0;
+        }
+        assertThat(whole).isGreaterThan(120);
+    }
+
+    @Test
+    void the_demo_is_said_but_for_its_rows_and_indexes() throws Exception {
+        Design demo =
+                DocumentFile.read(Path.of("../demo/alder-valley.able.json")).design();
+        DesignText text = DesignText.of(demo);
+
+        assertThat(text.text()).contains("\nEach hive is told by its apiary and stand no.\n");
+        assertThat(text.omissions().orElseThrow()).matches("not said in words: .*\\d+ rows.*");
+        assertThat(text.notSaid().keySet()).isSubsetOf("row", "index", "question", "purpose", "reason", "judgement");
+    }
+
+    @Test
+    void the_grammars_examples_are_understood() throws Exception {
+        String page = Files.readString(Path.of("../docs/words.md"));
+        var text = new StringBuilder();
+        var block = java.util.regex.Pattern.compile("```able\n(.*?)```", java.util.regex.Pattern.DOTALL)
+                .matcher(page);
+        while (block.find()) {
+            text.append(block.group(1));
+        }
+        DesignReader.Result read = DesignReader.read(text.toString());
+
+        assertThat(text).isNotEmpty();
+        assertThat(read.problems()).isEmpty();
+    }
+
+    @Test
+    void what_is_not_understood_is_named_by_line_and_column() {
+        DesignReader.Result read =
+                DesignReader.read("# Bees\nHive is a thing.\n\nEach hive stands in exctly one apiary.");
+
+        assertThat(read.problems()).hasSize(1);
+        assertThat(read.problems().get(0).toString()).startsWith("line 4, column 21: expected words for how many");
+        assertThat(read.document().design().entity("Hive")).isPresent();
+    }
+
+    @Test
+    void several_sentences_may_stand_on_one_line_but_a_definition_runs_to_its_end() {
+        DesignReader.Result read = DesignReader.read(
+                "Each hive has code (key). Each hive stands in exactly one apiary.\nApiary is a place: A spot. Each has room.");
+
+        assertThat(read.problems()).isEmpty();
+        assertThat(read.document().design().relationships()).hasSize(1);
+        assertThat(read.document().design().entity("Apiary").orElseThrow().definition())
+                .isEqualTo("A spot. Each has room.");
+    }
+
+    @Test
+    void the_same_text_gives_the_same_file_and_a_changed_line_leaves_the_other_ids() {
+        String text = "Hive is a thing.\nEach hive has code: text 6 (key), colour.\nQueen is a thing.\n";
+        String once = DocumentFile.print(DesignReader.read(text).document());
+        String changed = DocumentFile.print(DesignReader.read(text.replace("Hive is a thing", "Hive is a place"))
+                .document());
+
+        assertThat(DocumentFile.print(DesignReader.read(text).document())).isEqualTo(once);
+        assertThat(changed.lines().filter(line -> !once.contains(line)).count()).isEqualTo(2);
+    }
+
+    @Test
+    void a_relationships_sentence_said_anew_changes_that_relationship() {
+        DesignFixture made = design(
+                "Each hive stands in exactly one apiary; each apiary shelters any number of hives.",
+                "Each hive was founded in exactly one apiary; each apiary founded any number of hives.");
+        Relationship first = made.design().relationships().get(0);
+        Understanding reading = new RuleLine(made.design(), Optional.empty(), made.ids())
+                .readInstead(
+                        first.id(), "Each hive rests in at most one apiary; each apiary keeps any number of hives.");
+
+        DesignFixture changed = made.with(((Understanding.Understood) reading).edit());
+        assertThat(changed.design().relationships()).hasSize(2);
+        assertThat(new Sentences(changed.design())
+                        .of(changed.design().relationship(first.id()).orElseThrow()))
+                .isEqualTo("Each hive rests in at most one apiary; each apiary keeps any number of hives.");
+    }
+
+    @Test
+    void the_attributes_said_anew_are_renamed_reordered_and_left_out() {
+        DesignFixture made = design("Each hive has code: text 6 (key), colour: text 20, weight.");
+        var line = new RuleLine(made.design(), Optional.empty(), made.ids());
+        Understanding renamed = line.readInstead(made.entity("Hive").id(), "Each hive has weight, code, paint.");
+        Understanding shorter = line.readInstead(made.entity("Hive").id(), "Each hive has colour: text 30.");
+
+        DesignFixture after = made.with(((Understanding.Understood) renamed).edit());
+        assertThat(after.entity("Hive").body().attributes())
+                .extracting(a -> a.name() + " " + a.type())
+                .containsExactly("weight undecided", "code text 6", "paint text 20");
+        assertThat(after.attribute("Hive", "paint").id())
+                .isEqualTo(made.attribute("Hive", "colour").id());
+        assertThat(made.with(((Understanding.Understood) shorter).edit())
+                        .entity("Hive")
+                        .body()
+                        .attributes())
+                .extracting(a -> a.name() + " " + a.type())
+                .containsExactly("colour text 30");
+    }
+
+    @Test
+    void a_kind_shares_the_key_of_what_it_is_a_kind_of() {
+        DesignFixture made = design(
+                "Each hive has code: text 6 (key).",
+                "Each nuc has no of frames: whole.",
+                "A nuc is a kind of hive (in one table).");
+
+        assertThat(made.design().relationships().get(0).subtype()).isEqualTo(SubtypeLayout.ONE_TABLE);
+        assertThat(new Sentences(made.design()).key(made.entity("Nuc"))).isEqualTo("Each nuc is told by its hive.");
+    }
+
+    @Test
+    void a_plural_that_was_taught_is_understood() {
+        DesignFixture made = design("The plural of varroa mite is mites.", "Varroa mite is a thing.")
+                .with("Each hive suffers any number of mites; each varroa mite sits in exactly one hive.");
+
+        assertThat(made.design().entities()).hasSize(2);
+        assertThat(new Sentences(made.design()).of(made.design().relationships().get(0)))
+                .contains("any number of mites");
+    }
+}
