@@ -10,6 +10,8 @@ import ableschema.diagram.picture.Card;
 import ableschema.diagram.picture.Contents;
 import ableschema.diagram.picture.Link;
 import ableschema.diagram.picture.View;
+import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -63,8 +65,28 @@ public final class AutoLayout {
             }
         }
         new RecursiveGraphLayoutEngine().layout(root, new BasicProgressMonitor());
+        return apart(nodes);
+    }
+
+    /** Moves cards down that stand closer below others than lines need; the engine packs some of them tighter than asked. */
+    private static Map<Id, Position> apart(Map<Id, ElkNode> nodes) {
+        var placed = new ArrayList<Area>();
         var positions = new LinkedHashMap<Id, Position>();
-        nodes.forEach((id, node) -> positions.put(id, new Position(snapped(node.getX()), snapped(node.getY()))));
+        List<Map.Entry<Id, ElkNode>> downwards = nodes.entrySet().stream()
+                .sorted(Comparator.comparingDouble(e -> e.getValue().getY()))
+                .toList();
+        for (Map.Entry<Id, ElkNode> each : downwards) {
+            ElkNode node = each.getValue();
+            Area area = new Area(snapped(node.getX()), snapped(node.getY()), node.getWidth(), node.getHeight());
+            for (Area above : placed) {
+                boolean below = area.x() < above.right() && above.x() < area.right();
+                if (below && area.y() < above.bottom() + BETWEEN_CARDS) {
+                    area = new Area(area.x(), snapped(above.bottom() + BETWEEN_CARDS), area.width(), area.height());
+                }
+            }
+            placed.add(area);
+            positions.put(each.getKey(), new Position(area.x(), area.y()));
+        }
         return positions;
     }
 
@@ -94,6 +116,7 @@ public final class AutoLayout {
         root.setProperty(CoreOptions.DIRECTION, Direction.RIGHT);
         root.setProperty(CoreOptions.EDGE_ROUTING, EdgeRouting.ORTHOGONAL);
         root.setProperty(CoreOptions.SPACING_NODE_NODE, BETWEEN_CARDS);
+        root.setProperty(CoreOptions.SPACING_COMPONENT_COMPONENT, BETWEEN_CARDS);
         root.setProperty(CoreOptions.PADDING, new ElkPadding(MARGIN));
         root.setProperty(LayeredOptions.SPACING_NODE_NODE_BETWEEN_LAYERS, BETWEEN_LAYERS);
         root.setProperty(LayeredOptions.RANDOM_SEED, 1);

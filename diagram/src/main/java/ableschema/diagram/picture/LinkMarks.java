@@ -9,12 +9,9 @@ import ableschema.diagram.picture.Picture.DrawnLink;
 import ableschema.diagram.route.Route;
 import ableschema.diagram.text.Face;
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
-import java.util.function.Function;
 import java.util.stream.DoubleStream;
-import java.util.stream.IntStream;
 import java.util.stream.Stream;
 
 /** Draws a link along its route: the line, its ends in the notation, and its verb where there is room. */
@@ -24,8 +21,10 @@ final class LinkMarks {
     private static final double WIDTH = 1.4;
     private static final double FOOT = 12;
     private static final double VERB_SIZE = 12;
-    private static final double ENDS = 26;
-    private static final Function<Area, Spot> SIDE = area -> new Spot(area, false);
+    private static final double SMALL_DIAMOND = 14;
+
+    /** The widths to which a verb is shortened, one after the other, until there is room for it. */
+    private static final double[] VERB_WIDTHS = {160, 72, 44};
 
     private final Link link;
     private final List<Point> points;
@@ -42,8 +41,12 @@ final class LinkMarks {
         this.room = room;
     }
 
-    /** @param room where nothing may be written; grows by what is written */
-    static DrawnLink of(Link link, Route route, Notation notation, Room room) {
+    /**
+     * Draws the line and its ends; {@link #named} adds the verb when the ends of all lines stand.
+     *
+     * @param room where nothing may be written; grows by what is written
+     */
+    static LinkMarks of(Link link, Route route, Notation notation, Room room) {
         var drawing = new LinkMarks(link, route, room);
         drawing.line(drawing.points, BEND);
         int last = drawing.points.size() - 1;
@@ -54,8 +57,13 @@ final class LinkMarks {
                 drawing.points.get(last - 1),
                 notation,
                 link.first().cardinality().isMany() ? "m" : "n");
-        drawing.verb(notation == Notation.CHEN);
-        return new DrawnLink(link, drawing.points, drawing.marks);
+        return drawing;
+    }
+
+    /** Writes the verb where there is room and gives all marks. */
+    DrawnLink named(Notation notation) {
+        verb(notation == Notation.CHEN);
+        return new DrawnLink(link, points, marks);
     }
 
     private void line(List<Point> through, double radius) {
@@ -109,45 +117,115 @@ final class LinkMarks {
         line(List.of(axis.at(along, 5), axis.at(along, -5)), 0);
     }
 
+    /** Writes beside the end of a line, on the side of it where there is room. */
     private void note(String text, Axis axis) {
         double width = Face.REGULAR.width(text, Card.NOTE_SIZE);
-        Point corner = axis.dx() != 0
-                ? new Point(
-                        axis.dx() > 0 ? axis.card().x() + 5 : axis.card().x() - 5 - width,
-                        axis.card().y() - 5)
-                : new Point(
-                        axis.card().x() + 5,
-                        axis.dy() > 0 ? axis.card().y() + 14 : axis.card().y() - 6);
-        var label = new Mark.Label(id, corner, text, Face.REGULAR, Card.NOTE_SIZE, Ink.MUTED);
+        Room.Near near = room.near(route);
+        List<Mark.Label> places = notePlaces(axis, width)
+                .map(start -> new Mark.Label(id, start, text, Face.REGULAR, Card.NOTE_SIZE, Ink.MUTED))
+                .toList();
+        Mark.Label label = places.stream()
+                .filter(place -> near.isFree(place.area()) && near.isOffLines(place.area()))
+                .findFirst()
+                .orElseGet(() -> onLine(text, axis, width, near));
         room.take(label.area());
         marks.add(label);
     }
 
+    /** Where lines leave a card close to each other, the line is broken for what is written at its end. */
+    private Mark.Label onLine(String text, Axis axis, double width, Room.Near near) {
+        double half = (axis.dx() == 0 ? Card.NOTE_SIZE : width) / 2;
+        List<Mark.Label> places = DoubleStream.of(4, 1, 7, 10)
+                .mapToObj(away -> axis.at(away + half, 0))
+                .map(middle -> new Point(middle.x() - width / 2, middle.y() + 4))
+                .map(start -> new Mark.Label(id, start, text, Face.REGULAR, Card.NOTE_SIZE, Ink.MUTED))
+                .toList();
+        Mark.Label label = places.stream()
+                .filter(place -> near.isOffLines(place.area()))
+                .findFirst()
+                .orElse(places.get(0));
+        Area ground = new Area(label.start().x() - 1, label.start().y() - 10, width + 2, 12);
+        marks.add(new Mark.Box(id, ground, 0, Optional.of(Ink.PAPER), Optional.empty(), 0));
+        return label;
+    }
+
+    private static Stream<Point> notePlaces(Axis axis, double width) {
+        double x = axis.card().x();
+        double y = axis.card().y();
+        if (axis.dx() != 0) {
+            double left = axis.dx() > 0 ? x + 5 : x - 5 - width;
+            double further = left + axis.dx() * FOOT;
+            return Stream.of(
+                    new Point(left, y - 5),
+                    new Point(left, y + 14),
+                    new Point(further, y - 5),
+                    new Point(further, y + 14));
+        }
+        double base = axis.dy() > 0 ? y + 14 : y - 6;
+        return Stream.of(base, base + axis.dy() * FOOT)
+                .flatMap(b -> Stream.of(new Point(x + 5, b), new Point(x - 5 - width, b)));
+    }
+
+    /** What stands along a line, so wide at most. */
+    private record Written(String verb, String detail) {
+        static Written of(Link link, boolean forward, double most) {
+            String verb = forward || link.inverse().isEmpty() ? link.verb() : link.inverse();
+            return new Written(
+                    Face.ITALIC.fitting(verb, VERB_SIZE, most),
+                    Face.REGULAR.fitting(link.detail(), Card.NOTE_SIZE, most + 20));
+        }
+
+        boolean isEmpty() {
+            return verb.isEmpty() && detail.isEmpty();
+        }
+
+        double width() {
+            return Math.max(Face.ITALIC.width(verb, VERB_SIZE), Face.REGULAR.width(detail, Card.NOTE_SIZE));
+        }
+
+        double height() {
+            return detail.isEmpty() ? 16 : 30;
+        }
+    }
+
+    /** A verb that finds no place even when shortened is left out; choosing the line tells it. */
     private void verb(boolean diamond) {
         Point start = points.get(0);
         Point end = points.get(points.size() - 1);
         boolean forward = start.x() < end.x() || (start.x() == end.x() && start.y() <= end.y());
-        String verb = forward || link.inverse().isEmpty() ? link.verb() : link.inverse();
-        String shown = Face.ITALIC.fitting(verb, VERB_SIZE, 160);
-        String detail = Face.REGULAR.fitting(link.detail(), Card.NOTE_SIZE, 180);
-        double width = Math.max(Face.ITALIC.width(shown, VERB_SIZE), Face.REGULAR.width(detail, Card.NOTE_SIZE));
-        if (shown.isEmpty() && detail.isEmpty() && !diamond) {
-            return;
+        var spots = new Spots(points, link.isLoop(), room.near(route));
+        for (double most : VERB_WIDTHS) {
+            Written written = Written.of(link, forward, most);
+            if (written.isEmpty() && !diamond) {
+                return;
+            }
+            double width = diamond ? written.width() * 1.5 + 12 : written.width() + 8;
+            double height = diamond ? written.height() * 2 + 4 : written.height();
+            Optional<Spots.Spot> spot = spots.free(width, height, diamond);
+            if (spot.isPresent()) {
+                write(written, spot.get(), diamond);
+                return;
+            }
         }
-        double height = detail.isEmpty() ? 16 : 30;
-        Spot spot = freeSpot(diamond ? width * 1.3 + 36 : width + 8, diamond ? height * 1.3 + 16 : height, diamond);
+        if (diamond) {
+            // with no room for a diamond around the verb, a small one stands on the line and the verb beside it
+            spots.free(SMALL_DIAMOND * 1.4, SMALL_DIAMOND, true)
+                    .ifPresent(spot -> write(new Written("", ""), spot, true));
+            verb(false);
+        }
+    }
+
+    private void write(Written written, Spots.Spot spot, boolean diamond) {
         Area place = spot.area();
         room.take(place);
         if (diamond) {
             diamond(place);
-        }
-        boolean grounded = spot.onLine() && !diamond;
-        double top = place.centreY() - (detail.isEmpty() ? 0 : 7);
-        if (grounded) {
+        } else if (spot.onLine()) {
             marks.add(new Mark.Box(id, place, 0, Optional.of(Ink.PAPER), Optional.empty(), 0));
         }
-        label(shown, Face.ITALIC, VERB_SIZE, place.centreX(), top + 4);
-        label(detail, Face.REGULAR, Card.NOTE_SIZE, place.centreX(), top + 18);
+        double top = place.centreY() - (written.detail().isEmpty() ? 0 : 7);
+        label(written.verb(), Face.ITALIC, VERB_SIZE, place.centreX(), top + 4);
+        label(written.detail(), Face.REGULAR, Card.NOTE_SIZE, place.centreX(), top + 18);
     }
 
     private void label(String text, Face face, double size, double centre, double base) {
@@ -165,58 +243,5 @@ final class LinkMarks {
                 new Point(place.centreX(), place.bottom()),
                 new Point(place.x(), place.centreY()));
         marks.add(new Mark.Line(id, corners, 0, Ink.MUTED, WIDTH, Optional.of(Ink.PAPER)));
-    }
-
-    /** A place for a text, and whether the line runs behind it. */
-    private record Spot(Area area, boolean onLine) {}
-
-    /** A place that touches nothing: the longest stretches first, each from its middle outwards, on the line or beside it. */
-    private Spot freeSpot(double width, double height, boolean onlyOnLine) {
-        List<Spot> spots = IntStream.range(1, points.size())
-                .boxed()
-                .sorted(Comparator.comparingDouble(i -> -length(i)))
-                .flatMap(i -> DoubleStream.of(0.5, 0.4, 0.6, 0.3, 0.7)
-                        .boxed()
-                        .flatMap(along -> spots(i, along, width, height, onlyOnLine)))
-                .toList();
-        Room.Near near = room.near(route);
-        return spots.stream()
-                .filter(spot -> near.isFree(spot.area()) && near.isOffLines(spot.area()))
-                .findFirst()
-                .or(() ->
-                        spots.stream().filter(spot -> near.isFree(spot.area())).findFirst())
-                .or(() -> spots.stream()
-                        .filter(spot -> near.isOffCards(spot.area()))
-                        .findFirst())
-                .orElse(spots.get(0));
-    }
-
-    private Stream<Spot> spots(int segment, double along, double width, double height, boolean onlyOnLine) {
-        Point a = points.get(segment - 1);
-        Point b = points.get(segment);
-        double x = a.x() + (b.x() - a.x()) * along;
-        double y = a.y() + (b.y() - a.y()) * along;
-        boolean flat = a.y() == b.y();
-        var on = new Spot(new Area(x - width / 2, y - height / 2, width, height), true);
-        // the ends need their stretch of the line for their own marks
-        boolean roomOnLine = length(segment) >= (flat ? width : height) + 2 * ENDS;
-        if (onlyOnLine) {
-            // a loop is too small to hold a diamond and the signs of its ends, so the diamond hangs below it
-            return Stream.of(link.isLoop() ? new Spot(new Area(x - width / 2, y - 2, width, height), true) : on);
-        }
-        Stream<Spot> beside = flat
-                ? Stream.of(y - height - 3, y + 5, y - height - 18, y + 20)
-                        .map(top -> new Area(x - width / 2, top, width, height))
-                        .map(SIDE)
-                : Stream.of(x + 4, x - width - 4)
-                        .map(left -> new Area(left, y - height / 2, width, height))
-                        .map(SIDE);
-        return roomOnLine ? Stream.concat(Stream.of(on), beside) : beside;
-    }
-
-    private double length(int segment) {
-        Point a = points.get(segment - 1);
-        Point b = points.get(segment);
-        return Math.abs(a.x() - b.x()) + Math.abs(a.y() - b.y());
     }
 }

@@ -65,10 +65,10 @@ public final class PictureMaker {
         List<Route> routes = new Router(areas)
                 .routes(links.stream().map(PictureMaker::wanted).toList(), areas(before.cards()), known);
         var room = new Room(areas.values(), routes);
-        var drawn = new ArrayList<DrawnLink>();
+        var ends = new ArrayList<LinkMarks>();
         for (int i = 0; i < links.size(); i++) {
-            drawn.add(LinkMarks.of(links.get(i), routes.get(i), notation, room));
+            ends.add(LinkMarks.of(links.get(i), routes.get(i), notation, room));
         }
-        return drawn;
+        return ends.stream().map(marks -> marks.named(notation)).toList();
     }
 }

@@ -15,10 +15,13 @@ final class Grid {
 
     private static final double CLEARANCE = 10;
     private static final double[] LANES = {14, 24, 34};
+    private static final double[] FINE_LANES = {11, 18, 25, 32, 39, 46, 53, 60, 67};
     private static final double REACH = 320;
+    private static final double WIDE_REACH = 700;
     private static final double TOO_NEAR = 6;
     private static final double CROSSING_COST = 25;
-    private static final double SHARING_COST = 600;
+    static final double END_CROSSING_COST = 1500;
+    private static final double SHARING_COST = 2500;
 
     private final double[] xs;
     private final double[] ys;
@@ -27,15 +30,25 @@ final class Grid {
     /** The same from (x, y) to (x, y + 1). */
     private final double[][] steep;
 
-    Grid(Point from, Point to, Collection<Area> cards, List<Segment> taken) {
+    /** The lanes that most lines find their way on. */
+    static Grid near(Point from, Point to, Collection<Area> cards, List<Segment> taken) {
+        return new Grid(from, to, cards, taken, LANES, REACH);
+    }
+
+    /** More lanes, and farther around. */
+    static Grid wide(Point from, Point to, Collection<Area> cards, List<Segment> taken) {
+        return new Grid(from, to, cards, taken, FINE_LANES, WIDE_REACH);
+    }
+
+    private Grid(Point from, Point to, Collection<Area> cards, List<Segment> taken, double[] lanes, double around) {
         var x = new TreeSet<>(List.of(from.x(), to.x(), Math.rint((from.x() + to.x()) / 2)));
         var y = new TreeSet<>(List.of(from.y(), to.y(), Math.rint((from.y() + to.y()) / 2)));
         Area reach = new Area(from.x(), from.y(), 0, 0)
                 .union(new Area(to.x(), to.y(), 0, 0))
-                .grown(REACH);
+                .grown(around);
         List<Area> near = cards.stream().filter(reach::meets).toList();
         for (Area card : near) {
-            for (double lane : LANES) {
+            for (double lane : lanes) {
                 x.add(card.x() - lane);
                 x.add(card.right() + lane);
                 y.add(card.y() - lane);
@@ -86,7 +99,7 @@ final class Grid {
         if (row + 1 < across.length && across[row] <= segment.level() && segment.level() < across[row + 1]) {
             for (int i = start; i < along.length && along[i] < segment.high(); i++) {
                 if (along[i] > segment.low()) {
-                    add(isFlat ? steep : flat, isFlat, i, row, CROSSING_COST);
+                    add(isFlat ? steep : flat, isFlat, i, row, segment.end() ? END_CROSSING_COST : CROSSING_COST);
                 }
             }
         }

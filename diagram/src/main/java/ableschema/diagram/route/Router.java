@@ -6,8 +6,10 @@ import ableschema.diagram.geometry.Point;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.stream.IntStream;
 
 /**
@@ -17,8 +19,11 @@ import java.util.stream.IntStream;
  */
 public final class Router {
 
+    private static final int ROUNDS = 3;
+
     private final Map<Id, Area> cards;
     private final List<Segment> taken = new ArrayList<>();
+    private final Set<Integer> crowded = new HashSet<>();
 
     public Router(Map<Id, Area> cards) {
         this.cards = Map.copyOf(cards);
@@ -40,30 +45,63 @@ public final class Router {
         List<Area> changed = changed(before);
         Route[] routes = new Route[lines.size()];
         for (int i = 0; i < lines.size(); i++) {
+            Ports.Pair pair = ports.get(i);
+            taken.add(new Segment(pair.first().edge(), pair.first().out(), true));
+            taken.add(new Segment(pair.second().edge(), pair.second().out(), true));
             Route route = known.get(lines.get(i));
             if (route != null
-                    && route.connects(
-                            ports.get(i).first().edge(), ports.get(i).second().edge())
+                    && route.connects(pair.first().edge(), pair.second().edge())
                     && changed.stream().noneMatch(route::runsThrough)) {
                 routes[i] = route;
                 lay(route);
-            } else {
-                taken.add(new Segment(
-                        ports.get(i).first().edge(), ports.get(i).first().out()));
-                taken.add(new Segment(
-                        ports.get(i).second().edge(), ports.get(i).second().out()));
             }
         }
-        IntStream.range(0, lines.size())
+        List<Integer> open = IntStream.range(0, lines.size())
                 .filter(i -> routes[i] == null)
                 .boxed()
                 .sorted(Comparator.comparingDouble(i -> distance(
                         ports.get(i).first().out(), ports.get(i).second().out())))
-                .forEach(i -> {
-                    routes[i] = route(ports.get(i));
-                    lay(routes[i]);
-                });
+                .toList();
+        for (int i : open) {
+            routes[i] = route(ports.get(i));
+            lay(routes[i]);
+        }
+        for (int round = 0; round < ROUNDS && mend(open, ports, routes); round++) {
+            // lines that were in the way may have moved aside
+        }
         return Arrays.asList(routes);
+    }
+
+    /** Takes up the lines that run along others, or over their ends, and lays them anew; says whether there were any. */
+    private boolean mend(List<Integer> open, List<Ports.Pair> ports, Route[] routes) {
+        List<Integer> bad = open.stream()
+                .filter(i -> !crowded.contains(i) && isInTheWay(routes[i]))
+                .toList();
+        for (int i : bad) {
+            taken.removeAll(segments(routes[i]));
+            Route again = route(ports.get(i));
+            if (again.equals(routes[i])) {
+                crowded.add(i);
+            }
+            routes[i] = again;
+            lay(again);
+        }
+        return !bad.isEmpty();
+    }
+
+    private boolean isInTheWay(Route route) {
+        List<Segment> own = segments(route);
+        return own.stream().anyMatch(segment -> taken.stream()
+                .anyMatch(other -> segment.crossesEnd(other)
+                        || (!other.end() && !own.contains(other) && segment.runsAlong(other))));
+    }
+
+    private static List<Segment> segments(Route route) {
+        var segments = new ArrayList<Segment>();
+        for (int i = 1; i < route.points().size(); i++) {
+            segments.add(new Segment(route.points().get(i - 1), route.points().get(i), false));
+        }
+        return segments;
     }
 
     /** Where cards stand now that stood elsewhere, or nowhere, before. */
@@ -79,9 +117,7 @@ public final class Router {
     }
 
     private void lay(Route route) {
-        for (int i = 1; i < route.points().size(); i++) {
-            taken.add(new Segment(route.points().get(i - 1), route.points().get(i)));
-        }
+        taken.addAll(segments(route));
     }
 
     private Route route(Ports.Pair pair) {
@@ -89,10 +125,19 @@ public final class Router {
         Point to = pair.second().out();
         var path = new ArrayList<Point>();
         path.add(pair.first().edge());
-        path.addAll(new Search(new Grid(from, to, cards.values(), taken), from, to)
-                .path(pair.first().side().isFlat()));
+        path.addAll(way(from, to, pair.first().side().isFlat()));
         path.add(pair.second().edge());
         return new Route(withoutStraight(path));
+    }
+
+    /** Looks near the two ends first; where that finds no way that is its own, farther and on finer lanes. */
+    private List<Point> way(Point from, Point to, boolean startsFlat) {
+        Search.Found found = new Search(Grid.near(from, to, cards.values(), taken), from, to).path(startsFlat);
+        if (!found.isClear()) {
+            Search.Found wider = new Search(Grid.wide(from, to, cards.values(), taken), from, to).path(startsFlat);
+            return wider.cost() < found.cost() ? wider.points() : found.points();
+        }
+        return found.points();
     }
 
     /** Leaves out points that lie on the way between their neighbours. */

@@ -30,15 +30,28 @@ final class Search {
         Arrays.fill(best, Double.MAX_VALUE);
     }
 
-    /** Returns the points of the path; straight through everything where there is no way around. */
-    List<Point> path(boolean startsFlat) {
+    /** The points of a path and what it costs; infinite where it goes straight through cards. */
+    record Found(List<Point> points, double cost) {
+        /** Whether it goes through no card along no other line and over no end. */
+        boolean isClear() {
+            double length = 0;
+            for (int i = 1; i < points.size(); i++) {
+                length += Math.abs(points.get(i).x() - points.get(i - 1).x())
+                        + Math.abs(points.get(i).y() - points.get(i - 1).y());
+            }
+            return cost - length < Grid.END_CROSSING_COST;
+        }
+    }
+
+    /** Returns the cheapest path; straight through everything where there is no way around. */
+    Found path(boolean startsFlat) {
         push(grid.column(from.x()), grid.row(from.y()), startsFlat, 0, null);
         int column = grid.column(to.x());
         int row = grid.row(to.y());
         while (!open.isEmpty()) {
             Step step = open.poll();
             if (step.x() == column && step.y() == row) {
-                return points(step);
+                return new Found(points(step), step.cost());
             }
             if (step.cost() <= best[key(step.x(), step.y(), step.flat())]) {
                 move(step, step.x() - 1, step.y(), true);
@@ -47,7 +60,7 @@ final class Search {
                 move(step, step.x(), step.y() + 1, false);
             }
         }
-        return List.of(from, new Point(to.x(), from.y()), to);
+        return new Found(List.of(from, new Point(to.x(), from.y()), to), Double.POSITIVE_INFINITY);
     }
 
     private void move(Step step, int x, int y, boolean flat) {
