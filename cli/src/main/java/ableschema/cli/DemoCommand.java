@@ -14,6 +14,7 @@ import ableschema.desktop.app.MainWindow;
 import ableschema.desktop.tour.Tour;
 import ableschema.desktop.workspace.Workspace;
 import ableschema.diagram.export.PictureFile;
+import ableschema.diagram.export.Print;
 import ableschema.diagram.layout.AutoLayout;
 import ableschema.diagram.picture.Picture;
 import ableschema.diagram.picture.PictureMaker;
@@ -125,7 +126,7 @@ final class DemoCommand implements Callable<Integer> {
         for (View view : View.values()) {
             Picture picture = PictureMaker.of(placed, view, placed.diagram().notation());
             String name = view == View.CONCEPT ? "alder-valley-concept.svg" : "alder-valley-tables.svg";
-            SafeFile.write(folder.resolve(name), PictureFile.svg(picture, Detail.EVERYTHING));
+            SafeFile.write(folder.resolve(name), PictureFile.svg(Print.of(picture, Detail.EVERYTHING)));
         }
     }
 }

@@ -1,17 +1,22 @@
 package ableschema.cli;
 
+import ableschema.core.design.Design;
 import ableschema.core.document.Detail;
+import ableschema.core.document.Diagram;
 import ableschema.core.document.Document;
 import ableschema.core.document.Notation;
 import ableschema.core.store.DocumentFile;
 import ableschema.core.store.FileProblem;
 import ableschema.core.store.SafeFile;
+import ableschema.core.words.Sentences;
 import ableschema.diagram.export.PictureFile;
+import ableschema.diagram.export.Print;
 import ableschema.diagram.layout.AutoLayout;
 import ableschema.diagram.picture.Picture;
 import ableschema.diagram.picture.PictureMaker;
 import ableschema.diagram.picture.View;
 import java.nio.file.Path;
+import java.util.List;
 import java.util.Locale;
 import java.util.concurrent.Callable;
 import org.jspecify.annotations.Nullable;
@@ -20,13 +25,13 @@ import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
 
 /** {@code able draw}: the picture of a design as a file. */
-@Command(name = "draw", description = "Draws a design as SVG or PNG.", mixinStandardHelpOptions = true)
+@Command(name = "draw", description = "Draws a design as SVG, PNG or PDF.", mixinStandardHelpOptions = true)
 final class DrawCommand implements Callable<Integer> {
 
     @Parameters(paramLabel = "FILE", description = "The design.")
     private Path file = Path.of("");
 
-    @Option(names = "-o", paramLabel = "OUT", required = true, description = "The picture; .svg or .png.")
+    @Option(names = "-o", paramLabel = "OUT", required = true, description = "The picture; .svg, .png or .pdf.")
     private Path out = Path.of("");
 
     @Option(names = "--view", paramLabel = "V", description = "concept (entities) or tables")
@@ -35,26 +40,65 @@ final class DrawCommand implements Callable<Integer> {
     @Option(names = "--notation", paramLabel = "N", description = "crowsfoot, minmax or chen; else as in the design")
     private @Nullable Notation notation;
 
+    @Option(names = "--detail", paramLabel = "L", description = "names, keys or everything; else as in the design")
+    private @Nullable Detail detail;
+
+    @Option(names = "--picture", paramLabel = "NAME", description = "The part-picture to draw; else the whole design.")
+    private @Nullable String part;
+
+    @Option(names = "--sentences", description = "Adds the sentences of what is drawn under the picture.")
+    private boolean sentences;
+
     @Override
     public Integer call() throws FileProblem {
-        Document read = DocumentFile.read(file);
-        Document document = read.moved(AutoLayout.forUnplaced(read));
-        Notation drawn = notation == null ? document.diagram().notation() : notation;
-        Picture picture = PictureMaker.of(document, view, drawn);
-        SafeFile.write(out, bytes(picture));
+        Document document = viewed(DocumentFile.read(file));
+        Diagram diagram = document.diagram();
+        Document placed = document.moved(AutoLayout.forUnplaced(document));
+        Picture picture = PictureMaker.of(placed, view, notation == null ? diagram.notation() : notation);
+        SafeFile.write(
+                out,
+                bytes(new Print(
+                        picture,
+                        detail == null ? diagram.detail() : detail,
+                        sentences ? said(document.design(), picture) : List.of())));
         return Exit.DONE;
     }
 
-    private byte[] bytes(Picture picture) {
+    private Document viewed(Document document) {
+        if (part == null) {
+            return document;
+        }
+        if (document.diagram(part).isEmpty()) {
+            List<String> names = document.diagrams().stream().map(Diagram::name).toList();
+            throw new Refusal(
+                    Exit.WRONG_USE, file + " has no picture called '" + part + "'; it has " + String.join(", ", names));
+        }
+        return document.viewing(part);
+    }
+
+    private static List<String> said(Design design, Picture picture) {
+        var words = new Sentences(design);
+        return picture.lines().stream()
+                .map(line -> line.link().relationship())
+                .distinct()
+                .flatMap(id -> design.relationship(id).stream())
+                .map(words::of)
+                .toList();
+    }
+
+    private byte[] bytes(Print print) {
         String name = out.toString().toLowerCase(Locale.ROOT);
         if (name.endsWith(".svg")) {
-            return PictureFile.svg(picture, Detail.EVERYTHING);
+            return PictureFile.svg(print);
         }
         if (name.endsWith(".png")) {
-            return PictureFile.png(picture, Detail.EVERYTHING);
+            return PictureFile.png(print);
+        }
+        if (name.endsWith(".pdf")) {
+            return PictureFile.pdf(print);
         }
         throw new Refusal(
                 Exit.WRONG_USE,
-                "cannot draw " + out + ": its name must end in .svg or .png, the formats that are written");
+                "cannot draw " + out + ": its name must end in .svg, .png or .pdf, the formats that are written");
     }
 }

@@ -172,7 +172,7 @@ class CommandsTest {
         refused(able("sql", WORKED, "--dialect", "postgre"), "unknown dialect 'postgre'", "did you mean 'postgresql'?");
         refused(able("sql", WORKED, "--dialect", "db"), "the dialects are postgresql, sqlite, h2");
         refused(able("sql"), "FILE");
-        refused(able("draw", WORKED, "-o", "x.gif"), "x.gif", ".svg or .png");
+        refused(able("draw", WORKED, "-o", "x.gif"), "x.gif", ".svg, .png or .pdf");
         refused(able("draw", WORKED, "-o", "x.svg", "--notation", "arrows"), "arrows");
         refused(able("sqll", WORKED), "sqll");
         refused(able("sql", WORKED, "--dialect", "h2", "--row"), "--row");

@@ -1,9 +1,8 @@
 package ableschema.diagram.export;
 
-import ableschema.core.document.Detail;
 import ableschema.diagram.geometry.Area;
 import ableschema.diagram.picture.Ink;
-import ableschema.diagram.picture.Picture;
+import de.rototor.pdfbox.graphics2d.PdfBoxGraphics2D;
 import java.awt.Color;
 import java.awt.Dimension;
 import java.awt.Graphics2D;
@@ -19,6 +18,10 @@ import javax.xml.parsers.DocumentBuilderFactory;
 import javax.xml.parsers.ParserConfigurationException;
 import org.apache.batik.svggen.SVGGeneratorContext;
 import org.apache.batik.svggen.SVGGraphics2D;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.pdmodel.PDPage;
+import org.apache.pdfbox.pdmodel.PDPageContentStream;
+import org.apache.pdfbox.pdmodel.common.PDRectangle;
 import org.w3c.dom.Document;
 
 /** Writes a picture as the bytes of a file. */
@@ -31,13 +34,13 @@ public final class PictureFile {
     private PictureFile() {}
 
     /** The picture as SVG, whose texts stay texts. */
-    public static byte[] svg(Picture picture, Detail detail) {
-        Area area = picture.bounds().grown(MARGIN);
+    public static byte[] svg(Print print) {
+        Area area = print.area().grown(MARGIN);
         SVGGeneratorContext context = SVGGeneratorContext.createDefault(emptyDocument());
         context.setComment("Able Schema");
         var graphics = new SVGGraphics2D(context, false);
         graphics.setSVGCanvasSize(new Dimension((int) Math.ceil(area.width()), (int) Math.ceil(area.height())));
-        paint(picture, detail, area, graphics);
+        paint(print, area, graphics);
         try (var writer = new StringWriter()) {
             graphics.stream(writer, true);
             return writer.toString().getBytes(StandardCharsets.UTF_8);
@@ -58,8 +61,8 @@ public final class PictureFile {
     }
 
     /** The picture as PNG at twice its size, so that it is sharp in print; a very large one at less. */
-    public static byte[] png(Picture picture, Detail detail) {
-        Area area = picture.bounds().grown(MARGIN);
+    public static byte[] png(Print print) {
+        Area area = print.area().grown(MARGIN);
         double scale = Math.min(SHARPNESS, LARGEST_SIDE / Math.max(area.width(), area.height()));
         var image = new BufferedImage(
                 (int) Math.ceil(area.width() * scale),
@@ -71,7 +74,7 @@ public final class PictureFile {
         graphics.setRenderingHint(RenderingHints.KEY_FRACTIONALMETRICS, RenderingHints.VALUE_FRACTIONALMETRICS_ON);
         graphics.setRenderingHint(RenderingHints.KEY_STROKE_CONTROL, RenderingHints.VALUE_STROKE_PURE);
         graphics.scale(scale, scale);
-        paint(picture, detail, area, graphics);
+        paint(print, area, graphics);
         graphics.dispose();
         var bytes = new ByteArrayOutputStream();
         try {
@@ -82,11 +85,33 @@ public final class PictureFile {
         return bytes.toByteArray();
     }
 
-    private static void paint(Picture picture, Detail detail, Area area, Graphics2D graphics) {
+    /** The picture as PDF, on one page of its size. */
+    public static byte[] pdf(Print print) {
+        Area area = print.area().grown(MARGIN);
+        var width = (float) area.width();
+        var height = (float) area.height();
+        try (var document = new PDDocument();
+                var bytes = new ByteArrayOutputStream()) {
+            var page = new PDPage(new PDRectangle(width, height));
+            document.addPage(page);
+            var graphics = new PdfBoxGraphics2D(document, width, height);
+            paint(print, area, graphics);
+            graphics.dispose();
+            try (var content = new PDPageContentStream(document, page)) {
+                content.drawForm(graphics.getXFormObject());
+            }
+            document.save(bytes);
+            return bytes.toByteArray();
+        } catch (IOException e) {
+            throw new UncheckedIOException("while writing PDF to memory", e);
+        }
+    }
+
+    private static void paint(Print print, Area area, Graphics2D graphics) {
         graphics.setColor(Color.decode(Ink.PAPER.hex()));
         graphics.fillRect(0, 0, (int) Math.ceil(area.width()), (int) Math.ceil(area.height()));
         graphics.translate(-area.x(), -area.y());
         var painter = new MarkPainter(graphics);
-        picture.marks(detail).forEach(painter::paint);
+        print.marks().forEach(painter::paint);
     }
 }

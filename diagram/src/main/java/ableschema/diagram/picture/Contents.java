@@ -8,9 +8,11 @@ import ableschema.core.design.Design;
 import ableschema.core.design.End;
 import ableschema.core.design.Entity;
 import ableschema.core.design.EntityKind;
+import ableschema.core.design.Id;
 import ableschema.core.design.Relationship;
 import ableschema.core.design.Side;
 import ableschema.core.document.Document;
+import ableschema.core.schema.Built;
 import ableschema.core.schema.Column;
 import ableschema.core.schema.Schema;
 import ableschema.core.schema.Table;
@@ -20,6 +22,7 @@ import ableschema.diagram.picture.Card.Entry;
 import ableschema.diagram.picture.Link.LinkEnd;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Set;
 import java.util.stream.Collectors;
 
 /** The cards and links that a view of a document shows, before anything has a place. */
@@ -31,7 +34,28 @@ public record Contents(List<Card> cards, List<Link> links) {
     }
 
     public static Contents of(Document document, View view) {
-        return view == View.CONCEPT ? concept(document.design()) : tables(document);
+        Contents all = view == View.CONCEPT ? concept(document.design().inScope()) : tables(document);
+        return document.diagram().isWhole()
+                ? all
+                : all.only(Set.copyOf(document.diagram().part()), document.design());
+    }
+
+    /** These entities, and the many-to-many between them. */
+    public Contents only(Set<Id> entities, Design design) {
+        List<Card> shown = cards.stream()
+                .filter(card -> entities.contains(card.id())
+                        || design.relationship(card.id())
+                                .filter(r -> entities.contains(r.first().entity())
+                                        && entities.contains(r.second().entity()))
+                                .isPresent())
+                .toList();
+        Set<Id> ids = shown.stream().map(Card::id).collect(Collectors.toSet());
+        return new Contents(
+                shown,
+                links.stream()
+                        .filter(link -> ids.contains(link.first().card())
+                                && ids.contains(link.second().card()))
+                        .toList());
     }
 
     private static Contents concept(Design design) {
@@ -83,7 +107,8 @@ public record Contents(List<Card> cards, List<Link> links) {
                 end(r.second()),
                 r.first().verb(),
                 r.second().verb(),
-                detail);
+                detail,
+                r.isSubtype());
     }
 
     private static LinkEnd end(End end) {
@@ -92,13 +117,13 @@ public record Contents(List<Card> cards, List<Link> links) {
 
     private static Contents tables(Document document) {
         Schema schema = document.schema();
+        Design design = Built.of(document.design());
         Dialect dialect = Dialects.named(document.rules().dialect()).orElse(Dialects.STANDARD);
         var cards = new ArrayList<Card>();
         var links = new ArrayList<Link>();
         for (Table table : schema.tables()) {
-            cards.add(card(document.design(), table, dialect));
+            cards.add(card(design, table, dialect));
             // also where a key is still missing, so that there is no foreign key yet
-            Design design = document.design();
             design.referencesOf(table.origin()).forEach(end -> design.relationship(end.relationship())
                     .ifPresent(r -> links.add(link(design, table, r, end.side()))));
         }
@@ -137,6 +162,7 @@ public record Contents(List<Card> cards, List<Link> links) {
                 new LinkEnd(table.origin(), children),
                 target.verb(),
                 relationship.end(referred.other()).verb(),
-                "");
+                "",
+                relationship.isSubtype());
     }
 }

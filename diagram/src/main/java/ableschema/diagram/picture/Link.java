@@ -10,8 +10,10 @@ import ableschema.core.design.Id;
  * @param verb         what the first does to the second
  * @param inverse      what the second does to the first
  * @param detail       what the relationship holds of its own, such as its attributes; empty for nothing
+ * @param kind         whether the second is a kind of the first
  */
-public record Link(Id relationship, LinkEnd first, LinkEnd second, String verb, String inverse, String detail) {
+public record Link(
+        Id relationship, LinkEnd first, LinkEnd second, String verb, String inverse, String detail, boolean kind) {
 
     /** The card at an end, and how many of it one of the other card has. */
     public record LinkEnd(Id card, Cardinality cardinality) {}

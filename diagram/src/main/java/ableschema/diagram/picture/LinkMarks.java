@@ -49,6 +49,10 @@ final class LinkMarks {
     static LinkMarks of(Link link, Route route, Notation notation, Room room) {
         var drawing = new LinkMarks(link, route, room);
         drawing.line(drawing.points, BEND);
+        if (link.kind()) {
+            drawing.fork();
+            return drawing;
+        }
         int last = drawing.points.size() - 1;
         drawing.end(link.first().cardinality(), drawing.points.get(0), drawing.points.get(1), notation, "n");
         drawing.end(
@@ -86,6 +90,15 @@ final class LinkMarks {
         } else {
             note(notation == Notation.MINMAX ? cardinality.toString() : cardinality.isMany() ? many : "1", axis);
         }
+    }
+
+    /** What is a kind of something hangs from it by a fork. */
+    private void fork() {
+        Point card = points.get(0);
+        Point towards = points.get(1);
+        var axis = new Axis(card, Math.signum(towards.x() - card.x()), Math.signum(towards.y() - card.y()));
+        room.take(axis.at(0, -7).to(axis.at(16, 7)));
+        line(List.of(axis.at(0, 6), axis.at(FOOT, 6), axis.at(FOOT, -6), axis.at(0, -6)), 0);
     }
 
     private static boolean isUsual(Cardinality cardinality) {

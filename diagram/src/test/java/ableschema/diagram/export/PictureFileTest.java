@@ -9,6 +9,7 @@ import ableschema.core.design.DataTypes;
 import ableschema.core.design.Design;
 import ableschema.core.design.End;
 import ableschema.core.design.Entity;
+import ableschema.core.design.Id;
 import ableschema.core.design.IdKind;
 import ableschema.core.design.IdSource;
 import ableschema.core.design.Relationship;
@@ -23,6 +24,7 @@ import ableschema.diagram.picture.View;
 import java.io.ByteArrayInputStream;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.stream.Stream;
 import javax.imageio.ImageIO;
 import javax.xml.parsers.DocumentBuilderFactory;
 import org.junit.jupiter.api.Test;
@@ -54,8 +56,8 @@ class PictureFileTest {
     @Test
     void an_svg_holds_every_name_as_text() throws Exception {
         Document demo = DocumentFile.read(Path.of("../demo/alder-valley.able.json"));
-        String concept = texts(PictureFile.svg(picture(demo, View.CONCEPT), Detail.EVERYTHING));
-        String tables = texts(PictureFile.svg(picture(demo, View.TABLES), Detail.EVERYTHING));
+        String concept = texts(PictureFile.svg(Print.of(picture(demo, View.CONCEPT), Detail.EVERYTHING)));
+        String tables = texts(PictureFile.svg(Print.of(picture(demo, View.TABLES), Detail.EVERYTHING)));
 
         demo.design().entities().forEach(entity -> assertThat(concept).contains(entity.name()));
         demo.design().relationships().forEach(r -> assertThat(concept)
@@ -91,9 +93,9 @@ class PictureFileTest {
 
         for (View view : View.values()) {
             Picture picture = picture(document, view);
-            var svg = parsed(PictureFile.svg(picture, Detail.EVERYTHING));
+            var svg = parsed(PictureFile.svg(Print.of(picture, Detail.EVERYTHING)));
             assertThat(svg.getElementsByTagName("script").getLength()).isZero();
-            byte[] png = PictureFile.png(picture, Detail.EVERYTHING);
+            byte[] png = PictureFile.png(Print.of(picture, Detail.EVERYTHING));
             assertThat(ImageIO.read(new ByteArrayInputStream(png)).getWidth()).isGreaterThan(100);
         }
     }
@@ -102,7 +104,41 @@ class PictureFileTest {
     void an_empty_design_gives_an_empty_picture() throws Exception {
         Picture empty = picture(Document.EMPTY, View.CONCEPT);
 
-        assertThat(texts(PictureFile.svg(empty, Detail.EVERYTHING))).isEmpty();
-        assertThat(PictureFile.png(empty, Detail.EVERYTHING)).isNotEmpty();
+        assertThat(texts(PictureFile.svg(Print.of(empty, Detail.EVERYTHING)))).isEmpty();
+        assertThat(PictureFile.png(Print.of(empty, Detail.EVERYTHING))).isNotEmpty();
+    }
+
+    @Test
+    void a_pdf_is_one_page_of_the_size_of_the_picture_with_its_sentences() throws Exception {
+        Document demo = DocumentFile.read(Path.of("../demo/alder-valley.able.json"));
+        Picture picture = picture(demo, View.CONCEPT);
+        var print = new Print(picture, Detail.EVERYTHING, List.of("Each hive stands in exactly one apiary."));
+
+        try (var pdf = org.apache.pdfbox.Loader.loadPDF(PictureFile.pdf(print))) {
+            assertThat(pdf.getNumberOfPages()).isEqualTo(1);
+            assertThat((double) pdf.getPage(0).getMediaBox().getWidth())
+                    .isCloseTo(picture.bounds().width() + 48, org.assertj.core.data.Offset.offset(1.0));
+            var image = new org.apache.pdfbox.rendering.PDFRenderer(pdf).renderImage(0);
+            assertThat(Stream.iterate(0, x -> x + 1)
+                            .limit(image.getWidth())
+                            .filter(x -> image.getRGB(x, image.getHeight() - 30) != image.getRGB(2, 2))
+                            .count())
+                    .as("the sentence below leaves ink")
+                    .isGreaterThan(10);
+        }
+        assertThat(texts(PictureFile.svg(print))).contains("Each hive stands in exactly one apiary.");
+    }
+
+    @Test
+    void a_part_picture_shows_its_entities_and_what_pairs_them() throws Exception {
+        Document demo = DocumentFile.read(Path.of("../demo/alder-valley.able.json"));
+        List<Id> part = Stream.of("Inspection", "Treatment")
+                .map(name -> demo.design().entity(name).orElseThrow().id())
+                .toList();
+        Document viewed = demo.with(demo.diagram().withPart(part));
+
+        assertThat(picture(viewed, View.CONCEPT).cards()).hasSize(2);
+        assertThat(picture(viewed, View.TABLES).cards()).hasSize(3);
+        assertThat(picture(viewed, View.TABLES).lines()).hasSize(2);
     }
 }
