@@ -13,6 +13,11 @@ import java.util.Optional;
  * @param parts the attributes and references concerned; empty if it is about the whole
  */
 public record Place(Id owner, Optional<Id> row, List<KeyPart> parts) {
+    /** An entity or relationship as a whole. */
+    public static Place of(Id owner) {
+        return new Place(owner, Optional.empty(), List.of());
+    }
+
     public Place {
         parts = List.copyOf(parts);
     }

@@ -10,7 +10,9 @@ public enum Rule {
             "{table}, row {row}: {column} {value} stands in row {other} already, and no two rows may share it."),
     PARENT_MISSING(
             Severity.MUST_MEND, "{table}, row {row}: it refers to {parent} {value}, and there is no such {parent}."),
-    CHECK_FAILED(Severity.MUST_MEND, "{table}, row {row}: {column} is {value}, but it must be {rule}.");
+    CHECK_FAILED(Severity.MUST_MEND, "{table}, row {row}: {column} is {value}, but it must be {rule}."),
+    EVENT_WITHOUT_MOMENT(Severity.OPEN, "{entity} is an event, but no attribute says when it happened."),
+    EVENT_WITHOUT_PARTICIPANT(Severity.OPEN, "{entity} is an event, but nothing says who or what took part in it.");
 
     private final Severity severity;
     private final String sentence;

@@ -28,13 +28,18 @@ public final class RowTable {
 
     /** Reads rows to be put behind existing ones; an {@link IllegalArgumentException} says where the text is no table. */
     public Reading read(String text, boolean tabs, List<Row> existing) {
+        return rows(records(text, tabs), existing);
+    }
+
+    /** The cells of a text, line by line; an {@link IllegalArgumentException} says where the text is no table. */
+    public static List<List<String>> records(String text, boolean tabs) {
         CSVFormat format = tabs
                 ? CSVFormat.TDF
                 : CSVFormat.RFC4180.builder().setDelimiter(delimiter(text)).get();
         CSVFormat lenient =
                 format.builder().setIgnoreEmptyLines(true).setTrim(true).get();
         try (CSVParser parser = CSVParser.parse(text.replace("\uFEFF", ""), lenient)) {
-            return rows(parser.getRecords(), existing);
+            return parser.getRecords().stream().map(CSVRecord::toList).toList();
         } catch (IOException e) {
             throw new IllegalArgumentException("the text is no table: " + e.getMessage(), e);
         }
@@ -45,7 +50,7 @@ public final class RowTable {
         return first.indexOf(';') >= 0 && first.indexOf(',') < 0 ? ";" : ",";
     }
 
-    private Reading rows(List<CSVRecord> records, List<Row> existing) {
+    private Reading rows(List<List<String>> records, List<Row> existing) {
         if (records.isEmpty()) {
             return new Reading(List.of(), List.of());
         }
@@ -57,7 +62,7 @@ public final class RowTable {
                 : entry.columns().stream().map(Optional::of).toList();
         var rows = new ArrayList<Row>();
         var all = new ArrayList<>(existing);
-        for (CSVRecord record : records.subList(hasHeading ? 1 : 0, records.size())) {
+        for (List<String> record : records.subList(hasHeading ? 1 : 0, records.size())) {
             Row row = entry.newRow(all);
             for (int i = 0; i < Math.min(columns.size(), record.size()); i++) {
                 Optional<KeyPart> column = columns.get(i);

@@ -89,8 +89,8 @@ final class OneTable {
     private Body withSpecial(Body body, Attribute says) {
         Body own = special.body().withoutReference(kind.id());
         var attributes = new ArrayList<>(body.attributes());
-        attributes.removeIf(a -> a.id().equals(says.id()));
-        attributes.add(says);
+        boolean known = attributes.removeIf(a -> a.id().equals(says.id()));
+        attributes.add(known ? place(body, says) : attributes.size(), says);
         own.attributes().forEach(a -> attributes.add(a.withOptional(true).withDefault(Expression.NONE)));
         var uniques = new ArrayList<>(body.uniques());
         uniques.addAll(own.uniques());
@@ -104,6 +104,10 @@ final class OneTable {
                 .withUniques(uniques)
                 .withIndexes(indexes)
                 .withChecks(checks(body, own, says));
+    }
+
+    private static int place(Body body, Attribute says) {
+        return body.attributes().stream().map(Attribute::id).toList().indexOf(says.id());
     }
 
     private List<Check> checks(Body body, Body own, Attribute says) {

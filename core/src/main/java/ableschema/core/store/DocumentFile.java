@@ -49,6 +49,17 @@ public final class DocumentFile {
         }
     }
 
+    /** Reads the text of a document that {@link #print} made; an {@link IllegalArgumentException} says if it is none. */
+    public static Document parse(String text) {
+        try {
+            var root = new Node(MAPPER.readTree(text), "");
+            root.version();
+            return DocumentReader.read(root);
+        } catch (JsonProcessingException | Node.Misfit e) {
+            throw new IllegalArgumentException("the text is no design: " + e.getMessage(), e);
+        }
+    }
+
     /** Writes a document; a {@link FileProblem} says why it could not, and then the old file is untouched. */
     public static void write(Path file, Document document) throws FileProblem {
         SafeFile.write(file, print(document));

@@ -92,6 +92,11 @@ public final class Nouns {
         return alone && isPlain(name) && asName(name).equals(name) ? name : Quoted.of(name);
     }
 
+    /** Whether a noun is an entity of the design. */
+    public boolean knows(String noun) {
+        return entity(noun).isPresent();
+    }
+
     /** The entity that a noun means, in the singular or plural, whatever its letter case. */
     Optional<Entity> entity(String noun) {
         String token = noun.strip();

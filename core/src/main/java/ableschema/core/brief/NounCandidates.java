@@ -1,0 +1,111 @@
+package ableschema.core.brief;
+
+import ableschema.core.design.Design;
+import ableschema.core.design.EntityKind;
+import ableschema.core.words.Nouns;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Set;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+
+/**
+ * Finds the words of plain sentences that may be entities, in the singular and in their order, each with the kind that
+ * its form suggests. Which of them are, only the designer knows.
+ */
+public final class NounCandidates {
+
+    private static final Pattern WORD = Pattern.compile("\\p{L}[\\p{L}'’-]*|[.;:?!,()]");
+    private static final Set<String> NO_NOUNS = Set.of(
+            ("a about above after again all also although an and any are around as at away back be because been before being"
+                            + " below between both but by came can cannot come comes could did do does done down during each either else"
+                            + " even ever every few find first for found from gave get gets give given gives go goes got had has have he"
+                            + " her here his how i if in into is it its just keep keeps kept know knows known last later least less let"
+                            + " like made make makes many may me might more most much must my need needs never new next no none nor not"
+                            + " now of off often old on once one only onto or other our out over own per put puts same say says see"
+                            + " seen several shall she should since so some soon still such take taken takes tell tells than that the"
+                            + " their them then there these they this those three through time times to together too took two under"
+                            + " until up upon us use used uses using very want wants was we went were what when where which while who"
+                            + " whom whose why will with within without would write writes written yes yet you your belongs belong"
+                            + " stands stand called happens happen holds hold looks look shelters visits visited lives moved sold")
+                    .split(" "));
+    private static final Set<String> PLACES = Set.of(
+            "place", "site", "yard", "house", "garden", "room", "station", "apiary", "field", "store", "shop", "hall",
+            "town", "address");
+    private static final Set<String> PERSONS =
+            Set.of("person", "member", "people", "friend", "guest", "staff", "child", "parent", "woman", "man");
+    private static final Set<String> EVENTS = Set.of(
+            "event",
+            "visit",
+            "harvest",
+            "sale",
+            "purchase",
+            "swarm",
+            "meeting",
+            "course",
+            "order",
+            "payment",
+            "treatment",
+            "handover");
+
+    private NounCandidates() {}
+
+    /** A word that may be an entity, and the kind that its form suggests. */
+    public record Candidate(String noun, EntityKind kind, boolean known) {}
+
+    /** The candidates of a text, each once; {@code known} says that the design has such an entity already. */
+    public static List<Candidate> of(String text, Design design) {
+        var nouns = new Nouns(design);
+        Map<String, Candidate> found = new LinkedHashMap<>();
+        String before = "";
+        for (String word : words(text)) {
+            String small = word.toLowerCase(Locale.ROOT);
+            if (mayBeNoun(small)) {
+                String noun = nouns.singulars(small).get(0);
+                boolean known = nouns.knows(noun);
+                found.putIfAbsent(noun, new Candidate(noun, kind(noun), known));
+                if (isPairOfNouns(before, small)) {
+                    String pair = before + " " + noun;
+                    found.putIfAbsent(pair, new Candidate(pair, kind(noun), nouns.knows(pair)));
+                }
+            }
+            before = mayBeNoun(small) ? small : "";
+        }
+        return List.copyOf(found.values());
+    }
+
+    private static List<String> words(String text) {
+        var words = new ArrayList<String>();
+        Matcher matcher = WORD.matcher(text);
+        while (matcher.find()) {
+            words.add(matcher.group());
+        }
+        return words;
+    }
+
+    private static boolean mayBeNoun(String word) {
+        return word.length() > 2
+                && Character.isLetter(word.charAt(0))
+                && !NO_NOUNS.contains(word)
+                && !word.endsWith("ly")
+                && !(word.endsWith("ed") && word.length() > 4);
+    }
+
+    private static boolean isPairOfNouns(String before, String word) {
+        return !before.isEmpty() && !before.endsWith("s") && !word.equals(before);
+    }
+
+    private static EntityKind kind(String noun) {
+        if (PERSONS.contains(noun)
+                || noun.matches(".*(?:[^dt]er|[^aeiou]or|ist|ian|keeper)") && !PLACES.contains(noun)) {
+            return EntityKind.PERSON;
+        }
+        if (PLACES.contains(noun) || noun.endsWith("yard")) {
+            return EntityKind.PLACE;
+        }
+        return EVENTS.contains(noun) || noun.matches(".*(?:tion|sion|ing)") ? EntityKind.EVENT : EntityKind.THING;
+    }
+}

@@ -1,0 +1,89 @@
+package ableschema.core.edit;
+
+import ableschema.core.design.Design;
+import ableschema.core.design.Entity;
+import ableschema.core.design.Id;
+import ableschema.core.design.IdSource;
+import ableschema.core.design.Relationship;
+import ableschema.core.document.Document;
+import ableschema.core.document.Edit;
+import ableschema.core.document.Position;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+
+/**
+ * Entities taken out of a design, with the relationships among them and their places, to be put into this or another
+ * design. It is a document itself, so that it can be written as text.
+ */
+public final class Fragment {
+
+    private static final Pattern ID = Pattern.compile("[eaurcidw]:[0-9a-hjkmnp-tv-z]{6}");
+    private static final double ASIDE = 32;
+
+    private Fragment() {}
+
+    /** A document of only these entities. */
+    public static Document of(Document document, Set<Id> entities) {
+        Design design = document.design();
+        for (Entity each : document.design().entities()) {
+            if (!entities.contains(each.id())) {
+                design = design.withoutEntity(each.id());
+            }
+        }
+        var positions = new LinkedHashMap<Id, Position>();
+        for (Id id : entities) {
+            document.position(id).ifPresent(at -> positions.put(id, at));
+        }
+        return Document.EMPTY.with(design).moved(positions);
+    }
+
+    /** Returns the text of a document in which every id is a new one, the same for the same. */
+    public static String withNewIds(String printed, IdSource ids) {
+        Map<String, String> renewed = new HashMap<>();
+        return ID.matcher(printed)
+                .replaceAll(id -> Matcher.quoteReplacement(renewed.computeIfAbsent(
+                        id.group(), old -> ids.next(Id.parse(old).kind()).toString())));
+    }
+
+    /** Puts a fragment with ids of its own beside what is there; a name that is taken gets a number. */
+    public static Edit paste(Document fragment, Document into) {
+        var edits = new ArrayList<Edit>();
+        Map<Id, Position> places = new LinkedHashMap<>();
+        var taken = new ArrayList<String>();
+        into.design().entities().forEach(e -> taken.add(e.name()));
+        List<Entity> entities = fragment.design().entities();
+        for (Entity entity : entities) {
+            String name = free(entity.name(), taken);
+            taken.add(name);
+            edits.add(new AddEntity(entity.withName(name), Optional.empty()));
+            fragment.position(entity.id())
+                    .ifPresent(at -> places.put(entity.id(), new Position(at.x() + ASIDE, at.y() + ASIDE)));
+        }
+        for (Relationship each : fragment.design().relationships()) {
+            edits.add(new PutRelationship(each, "paste"));
+        }
+        edits.add(new MoveCards(places, "paste"));
+        String first = entities.isEmpty() ? "nothing" : entities.get(0).name();
+        return new Several(
+                "paste " + first + (entities.size() > 1 ? " and " + (entities.size() - 1) + " more" : ""), edits);
+    }
+
+    private static String free(String name, List<String> taken) {
+        String free = name;
+        for (int i = 2; contains(taken, free); i++) {
+            free = name + " " + i;
+        }
+        return free;
+    }
+
+    private static boolean contains(List<String> taken, String name) {
+        return taken.stream().anyMatch(name::equalsIgnoreCase);
+    }
+}

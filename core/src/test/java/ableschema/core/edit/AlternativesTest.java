@@ -1,0 +1,119 @@
+package ableschema.core.edit;
+
+import static ableschema.core.DesignFixture.design;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import ableschema.core.DesignFixture;
+import ableschema.core.design.Id;
+import ableschema.core.design.SubtypeLayout;
+import ableschema.core.document.Document;
+import ableschema.core.document.Position;
+import ableschema.core.schema.Column;
+import ableschema.core.schema.Table;
+import ableschema.core.sql.Dialects;
+import ableschema.core.sql.ScriptWriter;
+import ableschema.core.store.DocumentFile;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import org.junit.jupiter.api.Test;
+
+class AlternativesTest {
+
+    private static final DesignFixture HIVES = design(
+            "Each apiary has code: text 6 (key).",
+            "Each hive has no: whole (key).",
+            "Each apiary shelters any number of hives; each hive stands in exactly one apiary (called stay).");
+
+    @Test
+    void each_rule_is_shown_with_its_tables_and_changing_back_loses_nothing() {
+        var relationship = HIVES.design().relationships().get(0);
+        List<Alternatives.Alternative> all = new Alternatives(HIVES.document(), HIVES.ids()).of(relationship);
+
+        assertThat(all)
+                .extracting(a -> a.label() + ": "
+                        + String.join(
+                                ", ",
+                                a.tables().stream().map(AlternativesTest::said).toList()))
+                .containsExactly(
+                        "one Apiary · many Hive: apiary(code), hive(no apiary_code)",
+                        "many Apiary · one Hive: apiary(code hive_no), hive(no)",
+                        "one Apiary · one Hive: apiary(code), hive(no apiary_code)",
+                        "many Apiary · many Hive: apiary(code), hive(no), stay(apiary_code hive_no)");
+        assertThat(all).filteredOn(Alternatives.Alternative::current).hasSize(1);
+        Document many = all.get(3).edit().applyTo(HIVES.document());
+        assertThat(all.get(0).edit().applyTo(many)).isEqualTo(HIVES.document());
+    }
+
+    private static String said(Table table) {
+        return table.name() + "("
+                + String.join(" ", table.columns().stream().map(Column::name).toList()) + ")";
+    }
+
+    private static final DesignFixture KINDS = design(
+            "Each colony has code: text 6 (key), set up on: date.",
+            "Each nuc has frames: whole 10.",
+            "Each swarm has [taken at]: text 40.",
+            "A nuc is a kind of colony.",
+            "A swarm is a kind of colony.",
+            "Each keeper has no: whole (key).",
+            "Each swarm was caught by exactly one keeper; each keeper caught any number of swarms.");
+
+    @Test
+    void kinds_have_a_table_each_or_lie_in_one_with_what_is_mandatory_checked() {
+        Id colony = KINDS.entity("Colony").id();
+        List<Alternatives.Alternative> both = new Alternatives(KINDS.document(), KINDS.ids()).ofKinds(colony);
+
+        assertThat(both.get(0).tables())
+                .extracting(AlternativesTest::said)
+                .containsExactly(
+                        "colony(code set_up_on)", "nuc(colony_code frames)", "swarm(colony_code taken_at keeper_no)");
+        assertThat(both.get(1).tables())
+                .extracting(AlternativesTest::said)
+                .containsExactly("colony(code set_up_on kind frames taken_at keeper_no)");
+        Document one = both.get(1).edit().applyTo(KINDS.document());
+        String sql = ScriptWriter.definitions(one.schema(), Dialects.POSTGRESQL)
+                .text()
+                .replaceAll("\\s+", " ");
+        assertThat(sql)
+                .contains("kind <> 'Nuc' or frames is not null")
+                .contains("kind in ('Colony', 'Nuc', 'Swarm')")
+                .contains("FOREIGN KEY (keeper_no) REFERENCES keeper");
+        assertThat(both.get(0).edit().applyTo(one)).isEqualTo(KINDS.document());
+        assertThat(one.design().relationships().get(0).subtype()).isEqualTo(SubtypeLayout.ONE_TABLE);
+    }
+
+    @Test
+    void what_is_copied_is_pasted_with_ids_of_its_own_beside_what_is_there() throws Exception {
+        Document demo = DocumentFile.read(Path.of("../demo/alder-valley.able.json"));
+        Set<Id> copied = Set.of(
+                demo.design().entity("Apiary").orElseThrow().id(),
+                demo.design().entity("Hive").orElseThrow().id());
+        Document fragment = Fragment.of(demo, copied);
+        String renewed = Fragment.withNewIds(DocumentFile.print(fragment), HIVES.ids());
+        Document twice = Fragment.paste(DocumentFile.parse(renewed), demo).applyTo(demo);
+        Document elsewhere =
+                Fragment.paste(DocumentFile.parse(renewed), Document.EMPTY).applyTo(Document.EMPTY);
+
+        assertThat(twice.design().entities()).hasSize(11);
+        assertThat(twice.design().entity("Hive 2")).isPresent();
+        assertThat(twice.design().relationships()).hasSize(11);
+        assertThat(elsewhere.design().sameMeaning(fragment.design())).isEmpty();
+        assertThat(elsewhere.schema().table("hive").orElseThrow().columns()).hasSize(5);
+    }
+
+    @Test
+    void a_part_picture_keeps_its_own_places_and_undo_returns_to_it() {
+        Document start = HIVES.document().moved(Map.of(HIVES.entity("Hive").id(), new Position(10, 10)));
+        Id hive = HIVES.entity("Hive").id();
+        Document part = ChangeDiagrams.add(start, "hives", List.of(hive)).applyTo(start);
+        Document moved = new MoveCards(Map.of(hive, new Position(200, 0)), "move Hive").applyTo(part);
+
+        assertThat(part.diagram().name()).isEqualTo("hives");
+        assertThat(moved.viewing("whole").position(hive)).contains(new Position(10, 10));
+        assertThat(moved.position(hive)).contains(new Position(200, 0));
+        assertThat(moved.design()).isSameAs(start.design());
+        assertThat(ChangeDiagrams.remove(moved).applyTo(moved).diagrams()).hasSize(1);
+    }
+}
