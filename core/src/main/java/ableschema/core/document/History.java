@@ -32,6 +32,17 @@ public final class History {
         }
     }
 
+    /** Carries out an edit as part of the one before; undo takes both back. */
+    public void amend(Edit edit) {
+        present = edit.applyTo(present);
+        undone.clear();
+    }
+
+    /** Looks at the present document another way, which is nothing that could be undone. */
+    public void look(Document another) {
+        present = another;
+    }
+
     /** The name of what {@link #undo} would take back. */
     public Optional<String> undoable() {
         return Optional.ofNullable(done.peek()).map(Step::name);

@@ -81,6 +81,11 @@ public final class Edits {
                 "move " + attribute.name() + " of " + called(owner));
     }
 
+    /** Replaces all attributes of an owner, in their order; the name says what was changed. */
+    public Edit setAttributes(Id owner, List<Attribute> attributes, String name) {
+        return new ChangeBody(owner, body(owner).withAttributes(attributes), name);
+    }
+
     public Edit setUnique(Attribute attribute, boolean unique) {
         Id owner = ownerOf(attribute);
         Body body = body(owner);

@@ -54,6 +54,22 @@ public final class SubtypeEdits {
                         new ChangeBody(special.id(), sharingKey(special.body(), known), name)));
     }
 
+    /** Turns a relationship that is there into one that says a kind; its verbs and numbers become those of kinds. */
+    public Edit turnIntoKind(Relationship relationship, SubtypeLayout layout) {
+        Entity general = design.at(relationship.first());
+        Entity special = design.at(relationship.second());
+        String name = "make " + special.name() + " a kind of " + general.name();
+        Relationship changed = relationship
+                .with(Side.FIRST, new End(general.id(), MAY_BE, Cardinality.EXACTLY_ONE, ""))
+                .with(Side.SECOND, new End(special.id(), IS, Cardinality.AT_MOST_ONE, ""))
+                .withSubtype(layout);
+        return new Several(
+                name,
+                List.of(
+                        new PutRelationship(changed, name),
+                        new ChangeBody(special.id(), sharingKey(special.body(), changed), name)));
+    }
+
     private Body sharingKey(Body body, Relationship relationship) {
         List<KeyPart> shared = List.of(new KeyPart.WholeReference(relationship.ref(Side.FIRST)));
         if (body.key().equals(shared)) {

@@ -25,6 +25,8 @@ public final class AbleApp extends Application {
     public void start(Stage stage) {
         var workspace = new Workspace(Document.EMPTY, IdSource.random());
         workspace.open(first, from);
-        new MainWindow(stage, workspace).show();
+        var window = new MainWindow(stage, workspace);
+        window.show();
+        window.keepChanges();
     }
 }

@@ -1,9 +1,11 @@
 package ableschema.desktop.app;
 
-import ableschema.core.document.Notation;
-import ableschema.core.edit.ChangeDiagram;
-import ableschema.core.edit.MoveCards;
-import ableschema.desktop.controls.Controls;
+import ableschema.core.design.Id;
+import ableschema.core.document.Detail;
+import ableschema.desktop.actions.Actions;
+import ableschema.desktop.brief.BriefBench;
+import ableschema.desktop.find.FindView;
+import ableschema.desktop.find.ShortcutSheet;
 import ableschema.desktop.forms.FormsBench;
 import ableschema.desktop.gloss.GlossView;
 import ableschema.desktop.keys.KeysBench;
@@ -15,20 +17,22 @@ import ableschema.desktop.sheet.SheetView;
 import ableschema.desktop.sql.SqlBench;
 import ableschema.desktop.workspace.Step;
 import ableschema.desktop.workspace.Workspace;
-import ableschema.diagram.layout.AutoLayout;
 import ableschema.diagram.picture.View;
+import java.util.EnumMap;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Objects;
+import java.util.Optional;
 import javafx.css.PseudoClass;
+import javafx.geometry.Insets;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.Scene;
-import javafx.scene.control.Button;
-import javafx.scene.control.Label;
+import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyCombination;
 import javafx.scene.layout.BorderPane;
-import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import javafx.stage.Stage;
@@ -36,13 +40,16 @@ import javafx.stage.Stage;
 /** The window: the route at the left, the step's work in the middle, the gloss at the right, the rule line at the foot. */
 public final class MainWindow {
 
-    private static final PseudoClass CHOSEN = PseudoClass.getPseudoClass("chosen");
-
     private final Stage stage;
     private final Workspace workspace;
     private final FileActions files;
+    private final Autosave autosave;
     private final SheetView sheet;
     private final RowsGrid rows;
+    private final SheetHeader header;
+    private final Actions actions = new Actions();
+    private final StackPane layers = new StackPane();
+    private final RecoveryBar recovery;
     private final Scene scene;
 
     public MainWindow(Stage stage, Workspace workspace) {
@@ -50,20 +57,37 @@ public final class MainWindow {
         this.stage = stage;
         this.workspace = workspace;
         this.files = new FileActions(workspace, stage);
+        this.autosave = new Autosave(workspace, Autosave.usualFolder());
         this.sheet = new SheetView(workspace);
         this.rows = new RowsGrid(workspace);
-        this.scene = new Scene(parts(), 1280, 800);
+        this.header = new SheetHeader(workspace, sheet);
+        this.recovery = new RecoveryBar(workspace, autosave);
+        this.scene = new Scene(layers(), 1280, 800);
         scene.getStylesheets()
                 .add(Objects.requireNonNull(MainWindow.class.getResource("able.css"), "able.css")
                         .toExternalForm());
-        installKeys();
+        listActions();
+        actions.installIn(scene);
+        scene.getAccelerators().put(KeyCombination.valueOf("Shortcut+Y"), workspace::redo);
+        workspace
+                .darkProperty()
+                .addListener(
+                        (o, before, dark) -> layers.pseudoClassStateChanged(PseudoClass.getPseudoClass("dark"), dark));
         stage.setScene(scene);
         stage.setTitle("Able Schema");
         stage.setOnCloseRequest(event -> {
-            if (!files.mayLeave()) {
+            if (files.mayLeave()) {
+                autosave.forget();
+            } else {
                 event.consume();
             }
         });
+    }
+
+    /** Keeps each change in a file of its own until the next save, and offers what an earlier run left. */
+    public void keepChanges() {
+        recovery.offer();
+        autosave.begin();
     }
 
     public void show() {
@@ -87,133 +111,129 @@ public final class MainWindow {
         return sheet;
     }
 
+    public Actions actions() {
+        return actions;
+    }
+
+    private StackPane layers() {
+        layers.getChildren().add(parts());
+        layers.setAlignment(Pos.TOP_CENTER);
+        return layers;
+    }
+
     private BorderPane parts() {
         var root = new BorderPane();
         root.getStyleClass().add("window");
         root.setLeft(new RouteView(workspace));
         root.setCenter(middle());
         root.setRight(new GlossView(workspace));
-        root.setBottom(new RuleLineView(workspace));
+        root.setBottom(new VBox(recovery, new RuleLineView(workspace)));
         return root;
     }
 
     private Node middle() {
-        var drawing = new VBox(sheetHeader(), sheet, rows);
+        var drawing = new VBox(header, sheet, rows);
         VBox.setVgrow(sheet, Priority.ALWAYS);
-        var keys = new KeysBench(workspace);
-        var forms = new FormsBench(workspace);
-        var sql = new SqlBench(workspace);
-        var middle = new StackPane(drawing, keys, forms, sql);
+        Map<Step, Node> benches = new EnumMap<>(Step.class);
+        benches.put(Step.BRIEF, new BriefBench(workspace));
+        benches.put(Step.DRAW, drawing);
+        benches.put(Step.KEYS, new KeysBench(workspace));
+        benches.put(Step.FORMS, new FormsBench(workspace));
+        benches.put(Step.SQL, new SqlBench(workspace));
+        var middle = new StackPane();
+        middle.getChildren().addAll(benches.values());
         middle.getStyleClass().add("middle");
-        Runnable showStep = () -> {
-            Step step = workspace.stepProperty().get();
-            drawing.setVisible(step == Step.DRAW);
-            keys.setVisible(step == Step.KEYS);
-            forms.setVisible(step == Step.FORMS);
-            sql.setVisible(step == Step.SQL);
-        };
+        Runnable showStep = () -> benches.forEach((step, bench) ->
+                bench.setVisible(step == workspace.stepProperty().get()));
         workspace.stepProperty().addListener((o, before, now) -> showStep.run());
         showStep.run();
         return middle;
     }
 
-    private Node sheetHeader() {
-        var concept = viewButton("Concept", View.CONCEPT);
-        var tables = viewButton("Tables", View.TABLES);
-        var space = Controls.space();
-        var notation = headerButton("notation", "", this::nextNotation);
-        var zoom = new Label();
-        zoom.getStyleClass().add("note");
-        Runnable say = () -> {
-            notation.setText(words(workspace.document().diagram().notation()));
-            zoom.setText(Math.round(sheet.zoom() * 100) + " %");
-        };
-        workspace.documentProperty().addListener((o, before, now) -> say.run());
-        sheet.onZoom(say);
-        say.run();
-        var header = new HBox(
-                10,
-                concept,
-                tables,
-                space,
-                notation,
-                headerButton("tidy", "tidy up", this::tidy),
-                headerButton("fit", "fit", sheet::fit),
-                zoom);
-        header.setAlignment(Pos.CENTER_LEFT);
-        header.getStyleClass().add("sheet-header");
-        return header;
-    }
-
-    private Button viewButton(String label, View view) {
-        Button button = headerButton("view-" + label.toLowerCase(Locale.ROOT), label, () -> workspace
-                .viewProperty()
-                .set(view));
-        Runnable light = () ->
-                button.pseudoClassStateChanged(CHOSEN, workspace.viewProperty().get() == view);
-        workspace.viewProperty().addListener((o, before, now) -> light.run());
-        light.run();
-        return button;
-    }
-
-    private static Button headerButton(String id, String label, Runnable action) {
-        Button button = Controls.button(id, label, action);
-        button.getStyleClass().setAll("header-button");
-        return button;
-    }
-
-    private static String words(Notation notation) {
-        return switch (notation) {
-            case CROWSFOOT -> "crow's foot";
-            case MINMAX -> "min..max";
-            case CHEN -> "Chen";
-        };
-    }
-
-    private void nextNotation() {
-        Notation[] all = Notation.values();
-        Notation next = all[(workspace.document().diagram().notation().ordinal() + 1) % all.length];
-        workspace.apply(new ChangeDiagram(
-                workspace.document().diagram().withNotation(next), "draw the ends as " + words(next)));
-    }
-
-    private void tidy() {
-        var document = workspace.document();
-        workspace
-                .background()
-                .run(
-                        "placing the cards",
-                        () -> AutoLayout.of(document),
-                        positions -> {
-                            workspace.apply(new MoveCards(positions, "tidy up"));
-                            sheet.fit();
-                        },
-                        failure -> workspace.complain("the cards could not be placed: " + failure.getMessage()));
-    }
-
-    /** The keys of the whole window; what a text field understands itself never comes here. */
-    private void installKeys() {
-        on("Shortcut+Z", workspace::undo);
-        on("Shortcut+Shift+Z", workspace::redo);
-        on("Shortcut+Y", workspace::redo);
-        on("Shortcut+S", files::save);
-        on("Shortcut+Shift+S", files::chooseAndSave);
-        on("Shortcut+O", files::chooseAndOpen);
-        on("Shortcut+N", files::begin);
-        on("Shortcut+0", sheet::fit);
-        on("Shortcut+EQUALS", sheet::zoomIn);
-        on("Shortcut+MINUS", sheet::zoomOut);
-        on("Shortcut+L", () -> scene.lookup("#rule-line").requestFocus());
-        on("Shortcut+E", sheet::requestFocus);
-        on("Shortcut+R", rows::toggle);
+    /** Everything that can be done by name, and the keys that work wherever the focus is. */
+    private void listActions() {
+        actions.add("find or do anything", "Shortcut+K", this::find);
+        actions.add("all shortcuts", "F1", () -> showOver(new ShortcutSheet(actions)));
+        actions.add("undo", "Shortcut+Z", workspace::undo);
+        actions.add("do again", "Shortcut+Shift+Z", workspace::redo);
+        actions.add("save", "Shortcut+S", files::save);
+        actions.add("save as another file", "Shortcut+Shift+S", files::chooseAndSave);
+        actions.add("open a design", "Shortcut+O", files::chooseAndOpen);
+        actions.add("begin a new design", "Shortcut+N", files::begin);
         for (Step step : Step.values()) {
-            on(
-                    "Shortcut+" + (step.ordinal() + 1),
-                    () -> workspace.stepProperty().set(step));
+            actions.add("go to " + step.label(), "Shortcut+" + (step.ordinal() + 1), () -> workspace
+                    .stepProperty()
+                    .set(step));
         }
+        actions.add("go to the rule line", "Shortcut+L", () -> scene.lookup("#rule-line")
+                .requestFocus());
+        actions.add("go to the sheet", "Shortcut+E", sheet::requestFocus);
+        actions.add("show or hide the rows", "Shortcut+R", rows::toggle);
+        actions.add("bring everything into view", "Shortcut+0", sheet::fit);
+        actions.add("nearer", "Shortcut+EQUALS", sheet::zoomIn);
+        actions.add("farther", "Shortcut+MINUS", sheet::zoomOut);
+        actions.add("concept or tables", "Shortcut+T", this::otherView);
+        for (Detail detail : Detail.values()) {
+            actions.add(
+                    "show " + detail.name().toLowerCase(Locale.ROOT) + " on the cards",
+                    "Alt+" + (detail.ordinal() + 1),
+                    () -> header.setDetail(detail));
+        }
+        actions.add("overview", "Shortcut+M", sheet::toggleOverview);
+        actions.add("tidy up", "Shortcut+U", header::tidy);
+        actions.add("another notation for the ends", header::nextNotation);
+        actions.add("make a part-picture of what is chosen", "Shortcut+P", header::addPart);
+        actions.add("light or dark", "Shortcut+Shift+D", () -> workspace
+                .darkProperty()
+                .set(!workspace.darkProperty().get()));
+        actions.add("set the chosen entity aside for now", () -> workspace
+                .chosenEntity()
+                .ifPresent(entity -> workspace.apply(workspace.edits().setParked(entity, true))));
+        actions.add("stop what is being worked out", workspace.background()::stop);
+        sheet.list(actions);
     }
 
-    private void on(String keys, Runnable action) {
-        scene.getAccelerators().put(KeyCombination.valueOf(keys), action);
+    private void otherView() {
+        View other = workspace.viewProperty().get() == View.CONCEPT ? View.TABLES : View.CONCEPT;
+        workspace.viewProperty().set(other);
+    }
+
+    private void find() {
+        var find = new FindView(workspace, actions, this::goTo, this::closeOver);
+        showOver(find);
+        find.begin();
+    }
+
+    /** Chooses a thing and brings it into the middle of the sheet. */
+    private void goTo(Id thing) {
+        workspace.stepProperty().set(Step.DRAW);
+        workspace.focusProperty().set(Optional.empty());
+        workspace.choose(thing);
+        sheet.centre(thing);
+        sheet.requestFocus();
+    }
+
+    private void showOver(Node node) {
+        closeOver();
+        StackPane.setMargin(node, new Insets(70, 0, 0, 0));
+        var shade = new Region();
+        shade.getStyleClass().add("shade");
+        shade.setOnMousePressed(event -> closeOver());
+        layers.getChildren().addAll(shade, node);
+        node.setFocusTraversable(true);
+        node.requestFocus();
+        node.setOnKeyPressed(event -> {
+            if (event.getCode() == KeyCode.ESCAPE) {
+                closeOver();
+                event.consume();
+            }
+        });
+    }
+
+    private void closeOver() {
+        if (layers.getChildren().size() > 1) {
+            layers.getChildren().remove(1, layers.getChildren().size());
+            sheet.requestFocus();
+        }
     }
 }

@@ -8,6 +8,7 @@ import ableschema.core.design.DataTypes;
 import ableschema.core.design.Expression;
 import ableschema.core.design.TypedValue;
 import ableschema.core.words.ConditionText;
+import ableschema.desktop.controls.Fields;
 import ableschema.desktop.workspace.Workspace;
 import java.util.Optional;
 import javafx.scene.Node;

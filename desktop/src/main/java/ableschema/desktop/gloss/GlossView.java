@@ -5,13 +5,16 @@ import ableschema.core.design.Entity;
 import ableschema.core.design.EntityKind;
 import ableschema.core.design.Id;
 import ableschema.core.design.Relationship;
+import ableschema.core.schema.ForeignKey;
 import ableschema.core.schema.Schema;
 import ableschema.core.schema.Table;
 import ableschema.core.sql.Line;
 import ableschema.core.sql.ScriptWriter;
 import ableschema.core.words.Nouns;
 import ableschema.core.words.Sentences;
+import ableschema.desktop.controls.Choice;
 import ableschema.desktop.controls.Controls;
+import ableschema.desktop.controls.Fields;
 import ableschema.desktop.workspace.Workspace;
 import java.util.ArrayList;
 import java.util.List;
@@ -20,6 +23,7 @@ import java.util.Set;
 import javafx.application.Platform;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
+import javafx.scene.control.Button;
 import javafx.scene.control.Hyperlink;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
@@ -116,7 +120,21 @@ public final class GlossView extends VBox {
                 typed -> workspace.apply(workspace.edits().define(entity, typed))));
         add(section("WORDS", ""));
         words(entity).forEach(this::add);
-        workspace.schema().tableOf(entity.id()).ifPresent(this::columnsAndSql);
+        if (workspace.design().relationships().stream()
+                .anyMatch(r -> r.isSubtype() && r.first().entity().equals(entity.id()))) {
+            add(AlternativesView.ofKinds(workspace, entity.id()));
+        }
+        tableOf(entity.id()).ifPresent(this::columnsAndSql);
+        add(new ReasonFields(workspace, entity.id()));
+        add(new StarterFields(workspace, entity));
+    }
+
+    /** The table of an entity; of a kind that has none, that of the general entity. */
+    private Optional<Table> tableOf(Id entity) {
+        return workspace.schema().tableOf(entity).or(() -> workspace.design().relationships().stream()
+                .filter(r -> r.isSubtype() && r.second().entity().equals(entity))
+                .findFirst()
+                .flatMap(r -> workspace.schema().tableOf(r.first().entity())));
     }
 
     private Node heading(Entity entity) {
@@ -128,7 +146,11 @@ public final class GlossView extends VBox {
                 EntityKind::toString,
                 chosen -> workspace.apply(workspace.edits().setKind(entity, chosen)));
         kind.setId("entity-kind");
-        return baseline(name, kind);
+        String label = entity.parked() ? "take back" : "set aside";
+        Button park = Controls.button(
+                "park", label, () -> workspace.apply(workspace.edits().setParked(entity, !entity.parked())));
+        park.getStyleClass().setAll("header-button");
+        return baseline(name, kind, Controls.space(), park);
     }
 
     private static HBox baseline(Node... nodes) {
@@ -235,8 +257,30 @@ public final class GlossView extends VBox {
         kind.getStyleClass().add("note");
         add(baseline(first, kind), section("WORDS", ""));
         add(new SentenceEditor(workspace, relationship.id()), new RelationshipEditor(workspace, relationship));
+        add(joined(relationship), AlternativesView.of(workspace, relationship));
+        add(new ReasonFields(workspace, relationship.id()));
         Id table = relationship.holder().orElse(relationship.id());
         workspace.schema().tableOf(table).ifPresent(this::columnsAndSql);
+    }
+
+    /** Exactly which columns the relationship joins, in words: "hive.apiary_code = apiary.code". */
+    private Node joined(Relationship relationship) {
+        var lines = new VBox(2);
+        lines.setId("joined-columns");
+        for (Table table : workspace.schema().tables()) {
+            for (ForeignKey key : table.foreignKeys()) {
+                if (key.origin().relationship().equals(relationship.id())) {
+                    for (int i = 0; i < key.columns().size(); i++) {
+                        lines.getChildren()
+                                .add(Controls.text(
+                                        table.name() + "." + key.columns().get(i) + " = " + key.target() + "."
+                                                + key.targetColumns().get(i),
+                                        "type-note"));
+                    }
+                }
+            }
+        }
+        return lines;
     }
 
     private void showNothing() {

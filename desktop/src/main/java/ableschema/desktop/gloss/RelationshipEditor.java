@@ -4,9 +4,13 @@ import ableschema.core.design.End;
 import ableschema.core.design.ReferenceAction;
 import ableschema.core.design.Relationship;
 import ableschema.core.design.Side;
+import ableschema.core.design.SubtypeLayout;
+import ableschema.core.edit.SubtypeEdits;
 import ableschema.core.words.Nouns;
 import ableschema.core.words.RuleLine;
 import ableschema.core.words.Understanding;
+import ableschema.desktop.controls.Choice;
+import ableschema.desktop.controls.Fields;
 import ableschema.desktop.workspace.Workspace;
 import java.util.List;
 import java.util.Optional;
@@ -32,6 +36,9 @@ final class RelationshipEditor extends VBox {
             getChildren().addAll(noun(), newAttribute());
         } else {
             getChildren().addAll(identifying(), onDelete());
+        }
+        if (!relationship.isRecursive() && !relationship.isManyToMany()) {
+            getChildren().add(kind());
         }
     }
 
@@ -102,6 +109,23 @@ final class RelationshipEditor extends VBox {
         box.setDisable(relationship.isRecursive());
         box.setSelected(workspace.design().isIdentifying(relationship));
         box.setOnAction(event -> workspace.apply(workspace.edits().setIdentifying(relationship, box.isSelected())));
+        return box;
+    }
+
+    /** Whether the second entity is a kind of the first, which then shares its key. */
+    private Node kind() {
+        var box = new CheckBox("each " + name(Side.SECOND) + " is a kind of " + name(Side.FIRST));
+        box.setId("is-kind");
+        box.setWrapText(true);
+        box.setSelected(relationship.isSubtype());
+        box.setOnAction(event -> {
+            if (box.isSelected()) {
+                workspace.apply(new SubtypeEdits(workspace.design(), workspace.ids())
+                        .turnIntoKind(relationship, SubtypeLayout.OWN_TABLE));
+            } else {
+                change(relationship.withSubtype(SubtypeLayout.NONE));
+            }
+        });
         return box;
     }
 

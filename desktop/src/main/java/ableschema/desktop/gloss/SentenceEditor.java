@@ -7,6 +7,8 @@ import ableschema.core.design.Relationship;
 import ableschema.core.design.Side;
 import ableschema.core.words.Nouns;
 import ableschema.core.words.Sentences;
+import ableschema.desktop.controls.Choice;
+import ableschema.desktop.controls.Fields;
 import ableschema.desktop.workspace.Workspace;
 import java.util.List;
 import java.util.Optional;
@@ -43,7 +45,13 @@ public final class SentenceEditor extends VBox {
 
     private void build() {
         getChildren().clear();
-        relationship().ifPresent(r -> getChildren().addAll(sentence(r, Side.FIRST), sentence(r, Side.SECOND)));
+        relationship().ifPresent(r -> {
+            if (r.isSubtype()) {
+                getChildren().add(new Label(new Sentences(workspace.design()).of(r)));
+            } else {
+                getChildren().addAll(sentence(r, Side.FIRST), sentence(r, Side.SECOND));
+            }
+        });
     }
 
     private Node sentence(Relationship relationship, Side from) {
@@ -60,6 +68,8 @@ public final class SentenceEditor extends VBox {
                 each -> sentences.quantity(object.withCardinality(each)),
                 chosen -> change(from.other(), object.withCardinality(chosen)));
         quantity.setId("quantity-" + (from.ordinal() + 1));
+        quantity.setOnKeyPressed(event -> byKey(event.getText(), object)
+                .ifPresent(chosen -> change(from.other(), object.withCardinality(chosen))));
         var line = new FlowPane(
                 4,
                 2,
@@ -70,6 +80,18 @@ public final class SentenceEditor extends VBox {
                 new Label(sentences.noun(object) + "."));
         line.getStyleClass().add("sentence");
         return line;
+    }
+
+    /** 0 and 1 set the lowest number; o sets the highest to one, n or m to many. */
+    private static Optional<Cardinality> byKey(String key, End end) {
+        Cardinality now = end.cardinality();
+        return switch (key) {
+            case "0" -> Optional.of(new Cardinality(0, now.max()));
+            case "1" -> Optional.of(new Cardinality(1, now.max()));
+            case "o" -> Optional.of(new Cardinality(Math.min(1, now.min()), 1));
+            case "n", "m" -> Optional.of(new Cardinality(now.min(), Cardinality.MANY));
+            default -> Optional.empty();
+        };
     }
 
     private void change(Side side, End end) {

@@ -1,13 +1,17 @@
 package ableschema.desktop.route;
 
+import ableschema.core.brief.Answer;
+import ableschema.core.brief.Happenings;
 import ableschema.core.design.ColumnRef;
 import ableschema.core.design.Entity;
+import ableschema.core.design.Question;
 import ableschema.core.normalization.EntityTheory;
 import ableschema.core.theory.NormalForm;
 import ableschema.desktop.workspace.Step;
 import ableschema.desktop.workspace.Workspace;
 import java.util.EnumMap;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import javafx.css.PseudoClass;
@@ -46,7 +50,8 @@ public final class RouteView extends VBox {
         var space = new Region();
         VBox.setVgrow(space, Priority.ALWAYS);
         getChildren().add(space);
-        for (String hint : new String[] {"Ctrl+1 … 4  steps", "Ctrl+L  rule line", "Ctrl+Z  undo", "Ctrl+S  save"}) {
+        for (String hint :
+                new String[] {"Ctrl+K  find or do", "F1  all shortcuts", "Ctrl+L  rule line", "Ctrl+S  save"}) {
             var label = new Label(hint);
             label.getStyleClass().add("note");
             getChildren().add(label);
@@ -102,6 +107,7 @@ public final class RouteView extends VBox {
 
     private void count() {
         nameFile();
+        countBrief();
         int entities = workspace.design().entities().size();
         int untyped = (int) workspace.schema().tables().stream()
                 .flatMap(t -> t.columns().stream())
@@ -119,6 +125,22 @@ public final class RouteView extends VBox {
                 Step.SQL,
                 undecided,
                 undecided > 0 ? undecided + " undecided" : workspace.dialect().label());
+    }
+
+    /** Questions that nothing answers, and events that lack their moment or who took part. */
+    private void countBrief() {
+        List<Question> questions = workspace.design().notes().brief().questions();
+        int open = (int) questions.stream()
+                .filter(question -> !Answer.of(question, workspace.schema(), workspace.dialect())
+                        .isJoined())
+                .count();
+        int asked = Happenings.findings(workspace.design()).size();
+        String text = open > 0
+                ? plural(open, "question open", "questions open")
+                : asked > 0
+                        ? plural(asked, "event asked", "events asked")
+                        : plural(questions.size(), "question", "questions");
+        say(Step.BRIEF, open + asked, text);
     }
 
     private void say(Step step, int open, String text) {

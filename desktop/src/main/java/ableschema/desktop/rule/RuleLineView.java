@@ -1,10 +1,14 @@
 package ableschema.desktop.rule;
 
+import ableschema.core.words.Completion;
 import ableschema.core.words.RuleLine;
 import ableschema.core.words.Understanding;
 import ableschema.desktop.workspace.Step;
 import ableschema.desktop.workspace.Workspace;
 import ableschema.desktop.workspace.Workspace.Notice;
+import java.util.List;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import javafx.css.PseudoClass;
 import javafx.geometry.Pos;
 import javafx.scene.control.Label;
@@ -24,6 +28,7 @@ public final class RuleLineView extends HBox {
     private final Workspace workspace;
     private final TextField line = new TextField();
     private final Label answer = new Label();
+    private List<Completion.Proposal> proposed = List.of();
 
     public RuleLineView(Workspace workspace) {
         this.workspace = workspace;
@@ -38,18 +43,44 @@ public final class RuleLineView extends HBox {
         answer.getStyleClass().add("rule-answer");
         answer.setMaxWidth(620);
         getChildren().addAll(sign, line, answer);
-        line.textProperty().addListener((o, before, now) -> understand());
-        line.setOnAction(event -> carryOut());
-        line.addEventHandler(KeyEvent.KEY_PRESSED, event -> {
-            if (event.getCode() == KeyCode.ESCAPE) {
-                line.clear();
-            }
+        line.textProperty().addListener((o, before, now) -> {
+            proposed = now.isBlank() ? List.of() : new Completion(workspace.design()).at(now);
+            understand();
         });
+        line.setOnAction(event -> carryOut());
+        line.addEventFilter(KeyEvent.KEY_PRESSED, this::keyPressed);
         workspace.stepProperty().addListener((o, before, now) -> line.setPromptText(example(now)));
         workspace.noticeProperty().addListener((o, before, now) -> understand());
         workspace.documentProperty().addListener((o, before, now) -> understand());
         workspace.background().runningProperty().addListener((o, before, now) -> understand());
         understand();
+    }
+
+    /** Tab takes the first way to go on, Down brings the next to the front, Escape empties the line. */
+    private void keyPressed(KeyEvent event) {
+        if (event.getCode() == KeyCode.TAB && !proposed.isEmpty()) {
+            line.setText(proposed.get(0).appliedTo(line.getText()));
+            line.positionCaret(line.getText().length());
+            event.consume();
+        } else if (event.getCode() == KeyCode.DOWN && proposed.size() > 1) {
+            proposed = Stream.concat(
+                            proposed.stream().skip(1), proposed.stream().limit(1))
+                    .toList();
+            sayProposed();
+            event.consume();
+        } else if (event.getCode() == KeyCode.ESCAPE) {
+            line.clear();
+        }
+    }
+
+    private void sayProposed() {
+        say(
+                "Tab: "
+                        + proposed.stream()
+                                .map(proposal -> proposal.text().strip())
+                                .limit(4)
+                                .collect(Collectors.joining("  ·  ")),
+                false);
     }
 
     private static String example(Step step) {
@@ -64,6 +95,8 @@ public final class RuleLineView extends HBox {
         Understanding reading = reading();
         if (reading instanceof Understanding.Understood understood) {
             say("Enter: " + understood.gist(), false);
+        } else if (!proposed.isEmpty()) {
+            sayProposed();
         } else if (reading instanceof Understanding.NotUnderstood not) {
             say(pointing(not), true);
         } else {

@@ -15,10 +15,11 @@ import javafx.scene.AccessibleRole;
 import javafx.scene.layout.Pane;
 import javafx.scene.shape.Rectangle;
 
-/** A card on the sheet: one node built from its marks and whose place is its card's. */
+/** A card on the sheet: the place where it is painted, found by tests, style sheets and screen readers; drawn by itself only while it is carried. */
 final class CardNode extends Pane {
 
     private static final PseudoClass CHOSEN = PseudoClass.getPseudoClass("chosen");
+    private static final PseudoClass FADED = PseudoClass.getPseudoClass("faded");
     private static final double EDGE = 7;
     private static final double TITLE_BASE = 28;
 
@@ -31,7 +32,6 @@ final class CardNode extends Pane {
         this.detail = detail;
         getStyleClass().add("entity-card");
         setId("card-" + placed.card().title().toLowerCase(Locale.ROOT).replaceAll("[^\\p{L}\\p{Nd}]+", "-"));
-        buildMarks();
         buildOutline();
         relocate(placed.area().x(), placed.area().y());
         setPrefSize(placed.area().width(), placed.area().height());
@@ -39,10 +39,17 @@ final class CardNode extends Pane {
         setAccessibleText("Entity " + placed.card().title());
     }
 
-    private void buildMarks() {
-        var marks = new FxMarks(false);
-        var own = new Area(0, 0, placed.area().width(), placed.area().height());
-        CardMarks.of(placed.card(), own, detail).forEach(mark -> getChildren().add(marks.node(mark)));
+    /** Draws the card itself, to be carried over the paper, or leaves that to the paper again. */
+    void lift(boolean lifted) {
+        getChildren().setAll(outline);
+        if (lifted) {
+            var marks = new FxMarks(false);
+            var own = new Area(0, 0, placed.area().width(), placed.area().height());
+            CardMarks.of(placed.card(), own, detail)
+                    .forEach(mark -> getChildren().add(marks.node(mark)));
+            toFront();
+        }
+        setCache(lifted);
     }
 
     private void buildOutline() {
@@ -70,6 +77,11 @@ final class CardNode extends Pane {
 
     Detail detail() {
         return detail;
+    }
+
+    /** Whether the paper shows it faded, as nothing that is chosen touches it. */
+    void setFaded(boolean faded) {
+        pseudoClassStateChanged(FADED, faded);
     }
 
     void setChosen(boolean chosen) {

@@ -1,5 +1,7 @@
 package ableschema.desktop.sheet;
 
+import ableschema.core.design.Attribute;
+import ableschema.core.design.Body;
 import ableschema.core.design.Entity;
 import ableschema.core.design.Id;
 import ableschema.core.design.IdKind;
@@ -10,6 +12,7 @@ import ableschema.core.words.RuleLine;
 import ableschema.core.words.Understanding;
 import ableschema.desktop.gloss.SentenceEditor;
 import ableschema.desktop.workspace.Workspace;
+import java.util.List;
 import java.util.Optional;
 import java.util.function.Consumer;
 import javafx.application.Platform;
@@ -94,12 +97,27 @@ final class SheetEntry {
                 new RuleLine(workspace.design(), Optional.of(id), workspace.ids()).readAttributes(id, text);
         if (understanding instanceof Understanding.Understood understood) {
             workspace.apply(understood.edit());
+            behindChosen(id);
             field.clear();
             Point2D below = below(id);
             field.relocate(below.getX(), below.getY());
         } else if (understanding instanceof Understanding.NotUnderstood not) {
             field.complain(not.problem());
             field.select(not.start(), not.end());
+        }
+    }
+
+    /** What was typed while an attribute is chosen belongs behind that one. */
+    private void behindChosen(Id owner) {
+        Optional<Attribute> anchor = workspace.chosenProperty().get().flatMap(workspace.design()::attribute);
+        List<Attribute> all = workspace.design().body(owner).orElse(Body.EMPTY).attributes();
+        if (anchor.filter(all::contains).isPresent() && !all.isEmpty()) {
+            Attribute added = all.get(all.size() - 1);
+            int place = all.indexOf(anchor.get()) + 1;
+            if (place < all.size() - 1) {
+                workspace.amend(workspace.edits().moveAttribute(added, place));
+            }
+            workspace.choose(added.id());
         }
     }
 

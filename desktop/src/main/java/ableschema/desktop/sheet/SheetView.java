@@ -1,29 +1,39 @@
 package ableschema.desktop.sheet;
 
+import ableschema.core.design.Design;
 import ableschema.core.design.Id;
+import ableschema.core.design.Judgement;
 import ableschema.core.design.Relationship;
 import ableschema.core.document.Detail;
 import ableschema.core.document.Document;
 import ableschema.core.document.Notation;
-import ableschema.desktop.marks.FxMarks;
+import ableschema.core.words.DesignText;
+import ableschema.core.words.Said;
+import ableschema.desktop.actions.Actions;
 import ableschema.desktop.workspace.Workspace;
 import ableschema.diagram.geometry.Area;
 import ableschema.diagram.geometry.Point;
-import ableschema.diagram.picture.Mark;
+import ableschema.diagram.paint.Palette;
+import ableschema.diagram.paint.Raster;
+import ableschema.diagram.picture.Contents;
 import ableschema.diagram.picture.Picture;
 import ableschema.diagram.picture.Picture.DrawnLink;
 import ableschema.diagram.picture.Picture.PlacedCard;
 import ableschema.diagram.picture.PictureMaker;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import javafx.geometry.Point2D;
 import javafx.scene.Group;
 import javafx.scene.Node;
+import javafx.scene.control.Label;
 import javafx.scene.layout.Pane;
+import javafx.scene.shape.Line;
 import javafx.scene.shape.Rectangle;
+import org.jspecify.annotations.Nullable;
 
 /** The sheet on which the picture is drawn: shows it, pans and zooms. What is done by hand is in {@link SheetGestures}. */
 public final class SheetView extends Pane {
@@ -33,18 +43,21 @@ public final class SheetView extends Pane {
     private static final double ROOM = 28;
     private static final double READABLE_ROWS = 0.45;
     private static final double READABLE_KEYS = 0.3;
-    private static final double FADED = 0.4;
-    private static final int MANY_CARDS = 120;
 
     private final Workspace workspace;
     private final Pane content = new Pane();
-    private final Group lines = new Group();
-    private final Group words = new Group();
+    private final SheetPaper paper = new SheetPaper();
+    private final Paintings paintings = new Paintings();
+    private final Set<Id> lifted = new HashSet<>();
     private final Group cards = new Group();
+    private final Group marked = new Group();
     private final Group over = new Group();
+    private final Overview overview = new Overview(this);
     private final Map<Id, CardNode> nodes = new LinkedHashMap<>();
+    private final SheetGestures gestures;
     private Picture picture;
     private Optional<Document> drawn = Optional.empty();
+    private Detail drawnDetail = Detail.EVERYTHING;
     private boolean fitted;
     private Runnable zoomed = () -> {};
 
@@ -56,13 +69,15 @@ public final class SheetView extends Pane {
         getStyleClass().add("sheet");
         setFocusTraversable(true);
         setAccessibleText("Sheet");
-        content.getChildren().addAll(lines, words, cards, over);
+        content.getChildren().addAll(cards, marked, over);
         content.setManaged(false);
-        getChildren().add(content);
+        getChildren().addAll(paper, content, overview);
+        paper.onRest(this::rest);
         clipToBounds();
+        gestures = new SheetGestures(this, workspace);
         draw();
         follow();
-        new SheetGestures(this, workspace).install();
+        gestures.install();
     }
 
     private void clipToBounds() {
@@ -77,8 +92,20 @@ public final class SheetView extends Pane {
         workspace.onPlacedWell(this::fit);
         workspace.viewProperty().addListener((o, before, now) -> draw());
         workspace.chosenProperty().addListener((o, before, now) -> light());
-        widthProperty().addListener((o, before, now) -> fitOnce());
-        heightProperty().addListener((o, before, now) -> fitOnce());
+        workspace.groupProperty().addListener((o, before, now) -> light());
+        workspace.focusProperty().addListener((o, before, now) -> {
+            draw();
+            fit();
+        });
+        workspace.darkProperty().addListener((o, before, now) -> light());
+        widthProperty().addListener((o, before, now) -> sized());
+        heightProperty().addListener((o, before, now) -> sized());
+    }
+
+    private void sized() {
+        paper.resize((int) Math.ceil(getWidth()), (int) Math.ceil(getHeight()));
+        overview.relocate(getWidth() - Overview.WIDTH - 12, getHeight() - Overview.HEIGHT - 12);
+        fitOnce();
     }
 
     private void fitOnce() {
@@ -90,18 +117,27 @@ public final class SheetView extends Pane {
 
     private Picture picture() {
         Document document = workspace.document();
+        Contents all = Contents.of(document, workspace.viewProperty().get());
+        Contents shown = workspace
+                .focusProperty()
+                .get()
+                .map(id -> all.only(all.neighbours(id), document.design()))
+                .orElse(all);
         return PictureMaker.after(
                 picture,
-                document,
-                workspace.viewProperty().get(),
+                shown,
+                document.diagram().positions(),
                 document.diagram().notation());
     }
 
     private void draw() {
-        boolean another = drawn.isEmpty() || drawn.get().design().entities().isEmpty();
+        boolean another = drawn.isEmpty()
+                || drawn.get().design().entities().isEmpty()
+                || !drawn.get().inView().equals(workspace.document().inView());
         picture = picture();
         drawn = Optional.of(workspace.document());
         Detail detail = detail();
+        drawnDetail = detail;
         var gone = new HashSet<>(nodes.keySet());
         picture.cards().forEach((id, card) -> {
             gone.remove(id);
@@ -123,8 +159,6 @@ public final class SheetView extends Pane {
                 && known.detail() == detail;
         if (!same) {
             var node = new CardNode(card, detail);
-            // many cards move faster as pictures of themselves; few are sharper drawn anew
-            node.setCache(picture.cards().size() > MANY_CARDS);
             cards.getChildren().remove(known);
             cards.getChildren().add(node);
             nodes.put(id, node);
@@ -143,36 +177,72 @@ public final class SheetView extends Pane {
 
     /** Lights what is chosen; its neighbours stay, the rest fades. */
     private void light() {
-        Optional<Id> chosen = workspace.chosenOwner();
-        Set<Id> near = chosen.map(this::neighbours).orElse(Set.of());
+        Set<Id> chosen = workspace.chosenOwner().isEmpty()
+                ? Set.of()
+                : workspace.groupProperty().get();
+        var near = new HashSet<Id>();
+        chosen.forEach(id -> near.addAll(neighbours(id)));
         nodes.forEach((id, node) -> {
-            node.setChosen(chosen.filter(id::equals).isPresent());
-            node.setOpacity(chosen.isEmpty() || near.contains(id) ? 1 : FADED);
+            node.setChosen(chosen.contains(id));
+            node.setFaded(!near.isEmpty() && !near.contains(id));
         });
-        lines.getChildren().clear();
-        words.getChildren().clear();
-        for (DrawnLink link : picture.lines()) {
-            boolean lit = chosen.filter(id -> id.equals(link.link().relationship()) || touches(link, id))
-                    .isPresent();
-            var under = new Group();
-            var over = new Group();
-            var marks = new FxMarks(
-                    chosen.filter(link.link().relationship()::equals).isPresent());
-            double opacity = chosen.isEmpty() || lit ? 1 : FADED;
-            for (Mark mark : link.marks()) {
-                Node node = marks.node(mark);
-                // the paper behind a word never fades, else the line would show through it
-                node.setOpacity(mark instanceof Mark.Box ? 1 : opacity);
-                (mark.isOverLines() ? over : under).getChildren().add(node);
-            }
-            lines.getChildren().add(under);
-            words.getChildren().add(over);
+        paper.show(paintings.of(picture, detail(), new Paintings.Light(chosen, near, lifted), palette()));
+        markWrong();
+        overview.show(picture);
+        overview.frame(toPicture(0, 0), toPicture(getWidth(), getHeight()));
+    }
+
+    /** Puts a sign at each thing of which a sentence, as it is now, was said to be wrong. */
+    private void markWrong() {
+        marked.getChildren().clear();
+        Design design = workspace.design();
+        if (design.notes().judgements().isEmpty()) {
+            return;
         }
+        for (Said said : DesignText.of(design).sentences()) {
+            design.notes()
+                    .judgement(said.about(), said.text())
+                    .filter(judgement -> judgement.verdict() == Judgement.Verdict.WRONG)
+                    .flatMap(judgement -> signPlace(said.about()))
+                    .ifPresent(place -> marked.getChildren().add(sign(place)));
+        }
+    }
+
+    private Optional<Point2D> signPlace(Id about) {
+        return card(about)
+                .map(node -> new Point2D(node.getLayoutX() + 6, node.getLayoutY() - 20))
+                .or(() -> workspace.design().relationship(about).flatMap(this::middleOf));
+    }
+
+    private static Node sign(Point2D place) {
+        var sign = new Label("said to be wrong");
+        sign.getStyleClass().add("wrong-sign");
+        sign.setMouseTransparent(true);
+        sign.relocate(place.getX(), place.getY());
+        return sign;
     }
 
     private static boolean touches(DrawnLink link, Id id) {
         return link.link().first().card().equals(id)
                 || link.link().second().card().equals(id);
+    }
+
+    private Palette palette() {
+        return workspace.darkProperty().get() ? Palette.DARK : Palette.LIGHT;
+    }
+
+    /** Takes cards off the paper, to be carried. */
+    void lift(Set<Id> ids) {
+        lifted.addAll(ids);
+        ids.forEach(id -> card(id).ifPresent(node -> node.lift(true)));
+        light();
+    }
+
+    /** Puts all cards back on the paper. */
+    void putDown() {
+        lifted.forEach(id -> card(id).ifPresent(node -> node.lift(false)));
+        lifted.clear();
+        light();
     }
 
     private Set<Id> neighbours(Id chosen) {
@@ -221,6 +291,31 @@ public final class SheetView extends Pane {
         return new Point2D(
                 Math.max(least.getX(), Math.min(most.getX(), wanted.getX())),
                 Math.max(least.getY(), Math.min(most.getY(), wanted.getY())));
+    }
+
+    /** Shows a line that a carried card keeps to; nothing for none. */
+    void showGuide(@Nullable Line guide, List<Line> guides) {
+        if (guide != null) {
+            guide.getStyleClass().add("guide");
+            guide.setMouseTransparent(true);
+            guides.add(guide);
+            addOver(guide);
+        }
+    }
+
+    void clearGuides(List<Line> guides) {
+        guides.forEach(this::removeOver);
+        guides.clear();
+    }
+
+    /** Adds what the keys of the sheet do to the list of all actions. */
+    public void list(Actions actions) {
+        gestures.keys().list(actions);
+    }
+
+    /** Pastes entities or a table, as with the keys. */
+    public void paste(String text) {
+        gestures.keys().paste(text);
     }
 
     void removeOver(Node node) {
@@ -275,28 +370,43 @@ public final class SheetView extends Pane {
         return content.getScaleX();
     }
 
-    void pan(double dx, double dy) {
-        content.setTranslateX(Math.rint(content.getTranslateX() + dx));
-        content.setTranslateY(Math.rint(content.getTranslateY() + dy));
+    /** Moves the paper by whole pixels. */
+    public void pan(double dx, double dy) {
+        place(content.getTranslateX() + dx, content.getTranslateY() + dy);
     }
 
-    /** Zooms by a factor, keeping the picture where the pointer is. */
-    void zoom(double factor, double x, double y) {
+    private void place(double x, double y) {
+        content.setTranslateX(Math.rint(x));
+        content.setTranslateY(Math.rint(y));
+        paper.moveTo(stand());
+        overview.frame(toPicture(0, 0), toPicture(getWidth(), getHeight()));
+    }
+
+    private Raster.Stand stand() {
+        Point2D corner = toPicture(0, 0);
+        return new Raster.Stand(corner.getX(), corner.getY(), zoom());
+    }
+
+    /** Zooms by a factor, keeping the picture where the pointer is; it is painted anew when the zoom rests. */
+    public void zoom(double factor, double x, double y) {
         Point2D kept = toPicture(x, y);
         setZoom(zoom() * factor);
-        content.setTranslateX(Math.rint(x - kept.getX() * zoom()));
-        content.setTranslateY(Math.rint(y - kept.getY() * zoom()));
+        place(x - kept.getX() * zoom(), y - kept.getY() * zoom());
     }
 
     private void setZoom(double wanted) {
-        Detail before = detail();
         double zoom = Math.max(FARTHEST, Math.min(NEAREST, wanted));
         content.setScaleX(zoom);
         content.setScaleY(zoom);
-        if (detail() != before) {
+        zoomed.run();
+    }
+
+    /** Paints anew with the detail that can be read at this zoom. */
+    private void rest() {
+        if (detail() != drawnDetail) {
             draw();
         }
-        zoomed.run();
+        paper.repaint();
     }
 
     /** Has something done after each change of the zoom. */
@@ -321,7 +431,34 @@ public final class SheetView extends Pane {
         double zoom = Math.min(
                 1, Math.min((getWidth() - 2 * ROOM) / bounds.width(), (getHeight() - 2 * ROOM) / bounds.height()));
         setZoom(zoom);
-        content.setTranslateX(Math.rint((getWidth() - bounds.width() * zoom()) / 2 - bounds.x() * zoom()));
-        content.setTranslateY(Math.rint((getHeight() - bounds.height() * zoom()) / 2 - bounds.y() * zoom()));
+        place(
+                (getWidth() - bounds.width() * zoom()) / 2 - bounds.x() * zoom(),
+                (getHeight() - bounds.height() * zoom()) / 2 - bounds.y() * zoom());
+        rest();
+    }
+
+    /** Brings a thing into the middle of the sheet, near enough to be read. */
+    public void centre(Id thing) {
+        Id owner = workspace.design().ownerOf(thing).orElse(thing);
+        Optional<Point2D> middle = card(owner)
+                .map(node -> new Point2D(
+                        node.getLayoutX() + node.getPrefWidth() / 2, node.getLayoutY() + node.getPrefHeight() / 2))
+                .or(() -> workspace.design().relationship(owner).flatMap(this::middleOf));
+        middle.ifPresent(at -> {
+            setZoom(Math.max(zoom(), READABLE_ROWS * 1.6));
+            place(getWidth() / 2 - at.getX() * zoom(), getHeight() / 2 - at.getY() * zoom());
+            rest();
+        });
+    }
+
+    /** Brings a place of the picture into the middle. */
+    void lookAt(Point2D place) {
+        place(getWidth() / 2 - place.getX() * zoom(), getHeight() / 2 - place.getY() * zoom());
+    }
+
+    /** Shows or hides the overview of the whole picture. */
+    public void toggleOverview() {
+        overview.setVisible(!overview.isVisible());
+        overview.show(picture);
     }
 }

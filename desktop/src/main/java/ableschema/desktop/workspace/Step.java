@@ -2,6 +2,7 @@ package ableschema.desktop.workspace;
 
 /** A step of the route that exists. */
 public enum Step {
+    BRIEF("Brief"),
     DRAW("Draw"),
     KEYS("Keys"),
     FORMS("Normal forms"),

@@ -17,12 +17,18 @@ import ableschema.core.sql.Dialects;
 import ableschema.diagram.layout.AutoLayout;
 import ableschema.diagram.picture.View;
 import java.nio.file.Path;
+import java.util.Collection;
+import java.util.Collections;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import javafx.beans.property.BooleanProperty;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
+import javafx.beans.property.SimpleBooleanProperty;
 import javafx.beans.property.SimpleObjectProperty;
 
 /** The document that is worked on, what is chosen in it, and the step in view. All methods are for the window's thread. */
@@ -35,6 +41,9 @@ public final class Workspace {
     private final ReadOnlyObjectWrapper<Document> document;
     private Schema schema;
     private final ObjectProperty<Optional<Id>> chosen = new SimpleObjectProperty<>(Optional.empty());
+    private final ReadOnlyObjectWrapper<Set<Id>> group = new ReadOnlyObjectWrapper<>(Set.of());
+    private final BooleanProperty dark = new SimpleBooleanProperty();
+    private final ObjectProperty<Optional<Id>> focus = new SimpleObjectProperty<>(Optional.empty());
     private final ObjectProperty<Step> step = new SimpleObjectProperty<>(Step.DRAW);
     private final ObjectProperty<View> view = new SimpleObjectProperty<>(View.CONCEPT);
     private final ObjectProperty<Notice> notice = new SimpleObjectProperty<>(Notice.NONE);
@@ -138,6 +147,12 @@ public final class Workspace {
         show();
     }
 
+    /** Carries out an edit as part of the one before, so that both are undone together. */
+    public void amend(Edit edit) {
+        history.amend(edit);
+        show();
+    }
+
     public void undo() {
         history.undoable().ifPresent(name -> notice.set(new Notice("undone: " + name, false)));
         history.undo();
@@ -168,6 +183,10 @@ public final class Workspace {
         if (chosen.get().filter(id -> !next.design().knows(id)).isPresent()) {
             chosen.set(Optional.empty());
         }
+        if (!group.get().stream().allMatch(next.design()::knows)) {
+            group.set(Set.of());
+        }
+        focus.set(focus.get().filter(next.design()::knows));
         document.set(next);
     }
 
@@ -177,7 +196,8 @@ public final class Workspace {
         history = new History(placed);
         lastSaved = placed;
         file = from;
-        chosen.set(Optional.empty());
+        chooseNothing();
+        focus.set(Optional.empty());
         show();
         before = schema;
         document.set(placed);
@@ -195,19 +215,60 @@ public final class Workspace {
     }
 
     public boolean isSaved() {
-        return lastSaved == document();
+        return lastSaved.isKeptAs(document());
+    }
+
+    /** Shows another picture of the design; that is no step in the history. */
+    public void viewPicture(String name) {
+        history.look(history.present().viewing(name));
+        focus.set(Optional.empty());
+        show();
     }
 
     public ObjectProperty<Optional<Id>> chosenProperty() {
         return chosen;
     }
 
-    /** Chooses an entity, a relationship or an attribute. */
+    /** Chooses an entity, a relationship or an attribute, and nothing else. */
     public void choose(Id thing) {
-        chosen.set(Optional.of(thing).filter(id -> design().knows(id)));
+        Optional<Id> known = Optional.of(thing).filter(id -> design().knows(id));
+        group.set(known.map(this::owner).map(Set::of).orElse(Set.of()));
+        chosen.set(known);
+    }
+
+    /** Chooses several entities and relationships together; the first of them is the one that the gloss tells of. */
+    public void chooseAll(Collection<Id> things) {
+        var known = new LinkedHashSet<Id>();
+        things.stream().filter(design()::knows).map(this::owner).forEach(known::add);
+        group.set(Collections.unmodifiableSet(known));
+        chosen.set(known.stream().findFirst());
+    }
+
+    /** Takes one thing into what is chosen, or out of it. */
+    public void toggle(Id thing) {
+        var changed = new LinkedHashSet<>(group.get());
+        if (!changed.remove(thing)) {
+            changed.add(thing);
+        }
+        chooseAll(changed);
+    }
+
+    private Id owner(Id thing) {
+        return design().ownerOf(thing).orElse(thing);
+    }
+
+    /** The entities and relationships that are chosen together. */
+    public ReadOnlyObjectProperty<Set<Id>> groupProperty() {
+        return group.getReadOnlyProperty();
+    }
+
+    /** The entity of which only the neighbours are shown; empty for the whole picture. */
+    public ObjectProperty<Optional<Id>> focusProperty() {
+        return focus;
     }
 
     public void chooseNothing() {
+        group.set(Set.of());
         chosen.set(Optional.empty());
     }
 
@@ -218,6 +279,11 @@ public final class Workspace {
 
     public Optional<Entity> chosenEntity() {
         return chosenOwner().flatMap(design()::entity);
+    }
+
+    /** Whether the window is drawn in the dark set of colours. */
+    public BooleanProperty darkProperty() {
+        return dark;
     }
 
     public ObjectProperty<Step> stepProperty() {

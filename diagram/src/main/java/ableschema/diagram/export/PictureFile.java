@@ -1,6 +1,8 @@
 package ableschema.diagram.export;
 
 import ableschema.diagram.geometry.Area;
+import ableschema.diagram.paint.MarkPainter;
+import ableschema.diagram.paint.Palette;
 import ableschema.diagram.picture.Ink;
 import de.rototor.pdfbox.graphics2d.PdfBoxGraphics2D;
 import java.awt.Color;
@@ -111,7 +113,7 @@ public final class PictureFile {
         graphics.setColor(Color.decode(Ink.PAPER.hex()));
         graphics.fillRect(0, 0, (int) Math.ceil(area.width()), (int) Math.ceil(area.height()));
         graphics.translate(-area.x(), -area.y());
-        var painter = new MarkPainter(graphics);
+        var painter = new MarkPainter(graphics, Palette.LIGHT, 1);
         print.marks().forEach(painter::paint);
     }
 }

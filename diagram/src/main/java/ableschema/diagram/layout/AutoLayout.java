@@ -15,6 +15,7 @@ import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.stream.Stream;
 import org.eclipse.elk.alg.layered.options.LayeredMetaDataProvider;
 import org.eclipse.elk.alg.layered.options.LayeredOptions;
@@ -121,6 +122,36 @@ public final class AutoLayout {
         root.setProperty(LayeredOptions.SPACING_NODE_NODE_BETWEEN_LAYERS, BETWEEN_LAYERS);
         root.setProperty(LayeredOptions.RANDOM_SEED, 1);
         return root;
+    }
+
+    /** Places all cards anew but these, which stay where they are; the others make room for them. */
+    public static Map<Id, Position> keeping(Document document, Set<Id> kept) {
+        Map<Id, Position> all = of(document);
+        if (kept.isEmpty()) {
+            return all;
+        }
+        Map<Id, Size> sizes = sizes(document);
+        var standing = new ArrayList<Area>();
+        kept.forEach(id -> document.position(id)
+                .filter(at -> sizes.containsKey(id))
+                .ifPresent(at -> standing.add(sizes.get(id).at(at).grown(BETWEEN_CARDS / 2))));
+        var placed = new LinkedHashMap<Id, Position>();
+        all.forEach((id, at) -> {
+            if (!kept.contains(id)) {
+                Position free = at;
+                Size size = sizes.getOrDefault(id, new Size(0, 0));
+                while (meets(size.at(free), standing)) {
+                    free = new Position(free.x(), free.y() + STEP);
+                }
+                standing.add(size.at(free));
+                placed.put(id, free);
+            }
+        });
+        return placed;
+    }
+
+    private static boolean meets(Area area, List<Area> standing) {
+        return standing.stream().anyMatch(area::meets);
     }
 
     /** Places only the cards that have no place yet: all, if none has, else beside what they are linked to. */

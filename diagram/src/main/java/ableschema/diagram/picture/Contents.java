@@ -24,6 +24,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /** The cards and links that a view of a document shows, before anything has a place. */
 public record Contents(List<Card> cards, List<Link> links) {
@@ -38,6 +39,18 @@ public record Contents(List<Card> cards, List<Link> links) {
         return document.diagram().isWhole()
                 ? all
                 : all.only(Set.copyOf(document.diagram().part()), document.design());
+    }
+
+    /** The cards that a link joins to this one, and itself. */
+    public Set<Id> neighbours(Id card) {
+        return Stream.concat(
+                        Stream.of(card),
+                        links.stream()
+                                .filter(link -> link.first().card().equals(card)
+                                        || link.second().card().equals(card))
+                                .flatMap(link -> Stream.of(
+                                        link.first().card(), link.second().card())))
+                .collect(Collectors.toSet());
     }
 
     /** These entities, and the many-to-many between them. */

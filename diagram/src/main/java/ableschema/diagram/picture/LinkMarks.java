@@ -70,18 +70,28 @@ final class LinkMarks {
         return new DrawnLink(link, points, marks);
     }
 
+    /** Keeps the room of what has been written along a line that stays. */
+    static void take(Mark mark, Room room) {
+        if (mark instanceof Mark.Label label) {
+            room.take(label.area());
+        }
+    }
+
+    /** Keeps the room of the signs at both ends of a line. */
+    static void takeEnds(List<Point> points, Room room) {
+        int last = points.size() - 1;
+        room.take(Axis.of(points.get(0), points.get(1)).room());
+        room.take(Axis.of(points.get(last), points.get(last - 1)).room());
+    }
+
     private void line(List<Point> through, double radius) {
         marks.add(new Mark.Line(id, through, radius, Ink.MUTED, WIDTH, Optional.empty()));
     }
 
     /** @param card where the line meets the card; {@code towards} gives the direction away from it */
     private void end(Cardinality cardinality, Point card, Point towards, Notation notation, String many) {
-        double dx = Math.signum(towards.x() - card.x());
-        double dy = Math.signum(towards.y() - card.y());
-        var axis = new Axis(card, dx, dy);
-        Point inner = axis.at(0, -7);
-        Point outer = axis.at(22, 7);
-        room.take(new Area(inner.x(), inner.y(), 0, 0).union(new Area(outer.x(), outer.y(), 0, 0)));
+        Axis axis = Axis.of(card, towards);
+        room.take(axis.room());
         if (notation == Notation.CROWSFOOT) {
             crowsFoot(cardinality, axis);
             if (!isUsual(cardinality)) {
@@ -94,10 +104,8 @@ final class LinkMarks {
 
     /** What is a kind of something hangs from it by a fork. */
     private void fork() {
-        Point card = points.get(0);
-        Point towards = points.get(1);
-        var axis = new Axis(card, Math.signum(towards.x() - card.x()), Math.signum(towards.y() - card.y()));
-        room.take(axis.at(0, -7).to(axis.at(16, 7)));
+        Axis axis = Axis.of(points.get(0), points.get(1));
+        room.take(axis.room());
         line(List.of(axis.at(0, 6), axis.at(FOOT, 6), axis.at(FOOT, -6), axis.at(0, -6)), 0);
     }
 
@@ -107,6 +115,15 @@ final class LinkMarks {
 
     /** The way out of a card: {@code along} runs away from it, {@code across} to the side. */
     private record Axis(Point card, double dx, double dy) {
+        static Axis of(Point card, Point towards) {
+            return new Axis(card, Math.signum(towards.x() - card.x()), Math.signum(towards.y() - card.y()));
+        }
+
+        /** What the signs of an end need. */
+        Area room() {
+            return at(0, -7).to(at(22, 7));
+        }
+
         Point at(double along, double across) {
             return new Point(card.x() + dx * along - dy * across, card.y() + dy * along + dx * across);
         }

@@ -2,6 +2,7 @@ package ableschema.diagram.picture;
 
 import ableschema.core.design.Id;
 import ableschema.core.document.Detail;
+import ableschema.core.document.Notation;
 import ableschema.diagram.geometry.Area;
 import ableschema.diagram.geometry.Point;
 import java.util.Collection;
@@ -14,9 +15,10 @@ import java.util.stream.Stream;
  * A drawn view of a design.
  *
  * @param cards by the id of what they show
- * @param lines all that is drawn under the cards
+ * @param lines  all that is drawn under the cards
+ * @param notation how the ends of lines are drawn
  */
-public record Picture(Map<Id, PlacedCard> cards, List<DrawnLink> lines) {
+public record Picture(Map<Id, PlacedCard> cards, List<DrawnLink> lines, Notation notation) {
 
     public Picture {
         lines = List.copyOf(lines);

@@ -195,7 +195,8 @@ class PictureTest {
         Id treatment = before.design().entity("Treatment").orElseThrow().id();
         Position at = before.position(treatment).orElseThrow();
         Document after = before.moved(Map.of(treatment, new Position(at.x(), at.y() + 40)));
-        Picture second = PictureMaker.after(first, after, View.CONCEPT, Notation.CROWSFOOT);
+        Picture second = PictureMaker.after(
+                first, Contents.of(after, View.CONCEPT), after.diagram().positions(), Notation.CROWSFOOT);
 
         List<String> changed = first.lines().stream()
                 .filter(line -> second.lines().stream()
@@ -213,7 +214,8 @@ class PictureTest {
         Id batch = before.design().entity("Batch").orElseThrow().id();
         Point middle = makes.points().get(2);
         Document after = before.moved(Map.of(batch, new Position(middle.x() - 60, middle.y() + 60)));
-        Picture second = PictureMaker.after(first, after, View.CONCEPT, Notation.CROWSFOOT);
+        Picture second = PictureMaker.after(
+                first, Contents.of(after, View.CONCEPT), after.diagram().positions(), Notation.CROWSFOOT);
         Area inTheWay = second.cards().get(batch).area();
 
         List<Point> way = line(second, "makes").points();

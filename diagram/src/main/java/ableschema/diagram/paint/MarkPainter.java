@@ -1,4 +1,4 @@
-package ableschema.diagram.export;
+package ableschema.diagram.paint;
 
 import ableschema.diagram.geometry.Area;
 import ableschema.diagram.geometry.Point;
@@ -16,22 +16,30 @@ import java.util.ArrayList;
 import java.util.List;
 
 /** Paints marks with Java's own graphics, which stand behind SVG and PNG alike. */
-final class MarkPainter implements Mark.Visitor<Boolean> {
+public final class MarkPainter implements Mark.Visitor<Boolean> {
+
+    /** Letters lower than this many pixels could not be read, and are left out. */
+    private static final double READABLE = 3.2;
 
     private static final FontRenderContext CONTEXT = new FontRenderContext(null, true, true);
 
     private final Graphics2D graphics;
+    private final Palette palette;
+    private final double zoom;
 
-    MarkPainter(Graphics2D graphics) {
+    /** @param zoom how many pixels make one of the picture's, for leaving out what is too small to be seen */
+    public MarkPainter(Graphics2D graphics, Palette palette, double zoom) {
         this.graphics = graphics;
+        this.palette = palette;
+        this.zoom = zoom;
     }
 
-    void paint(Mark mark) {
+    public void paint(Mark mark) {
         mark.accept(this);
     }
 
-    private static Color colour(Ink ink) {
-        return Color.decode(ink.hex());
+    private Color colour(Ink ink) {
+        return Color.decode(palette.hex(ink));
     }
 
     private void stroke(double width) {
@@ -100,6 +108,9 @@ final class MarkPainter implements Mark.Visitor<Boolean> {
 
     @Override
     public Boolean label(Mark.Label label) {
+        if (label.size() * zoom < READABLE) {
+            return false;
+        }
         graphics.setColor(colour(label.ink()));
         Font font = label.face().font(label.size());
         double x = label.start().x();

@@ -1,4 +1,4 @@
-package ableschema.desktop.gloss;
+package ableschema.desktop.controls;
 
 import java.util.List;
 import java.util.function.Consumer;
@@ -7,7 +7,7 @@ import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
 
 /** A word in a sentence that can be exchanged for others. */
-final class Choice extends MenuButton {
+public final class Choice extends MenuButton {
 
     private Choice(String current) {
         super(current);
@@ -15,7 +15,7 @@ final class Choice extends MenuButton {
         setMnemonicParsing(false);
     }
 
-    static <T> Choice of(T current, List<T> others, Function<T, String> words, Consumer<T> chosen) {
+    public static <T> Choice of(T current, List<T> others, Function<T, String> words, Consumer<T> chosen) {
         var choice = new Choice(words.apply(current));
         for (T each : others) {
             var item = new MenuItem(words.apply(each));

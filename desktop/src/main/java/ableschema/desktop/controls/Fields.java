@@ -1,4 +1,4 @@
-package ableschema.desktop.gloss;
+package ableschema.desktop.controls;
 
 import java.util.function.Consumer;
 import javafx.scene.control.TextArea;
@@ -7,12 +7,12 @@ import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 
 /** Text fields that hand over what was typed when Enter is pressed or the field is left. */
-final class Fields {
+public final class Fields {
 
     private Fields() {}
 
     /** A few lines of plain words; Enter hands them over, as they are one paragraph. */
-    static TextArea paragraph(String id, String content, String prompt, Consumer<String> changed) {
+    public static TextArea paragraph(String id, String content, String prompt, Consumer<String> changed) {
         var area = new TextArea(content);
         area.setId(id);
         area.setPromptText(prompt);
@@ -38,7 +38,7 @@ final class Fields {
         return area;
     }
 
-    static TextField text(String id, String content, String prompt, Consumer<String> changed) {
+    public static TextField text(String id, String content, String prompt, Consumer<String> changed) {
         var field = new TextField(content);
         field.setId(id);
         field.setPromptText(prompt);

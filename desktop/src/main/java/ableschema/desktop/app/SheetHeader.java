@@ -1,0 +1,186 @@
+package ableschema.desktop.app;
+
+import ableschema.core.design.Entity;
+import ableschema.core.design.Id;
+import ableschema.core.document.Detail;
+import ableschema.core.document.Diagram;
+import ableschema.core.document.Notation;
+import ableschema.core.edit.ChangeDiagram;
+import ableschema.core.edit.ChangeDiagrams;
+import ableschema.core.edit.MoveCards;
+import ableschema.desktop.controls.Controls;
+import ableschema.desktop.sheet.SheetView;
+import ableschema.desktop.workspace.Workspace;
+import ableschema.diagram.layout.AutoLayout;
+import ableschema.diagram.picture.View;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.Set;
+import javafx.css.PseudoClass;
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.MenuButton;
+import javafx.scene.control.MenuItem;
+import javafx.scene.layout.HBox;
+
+/** The line above the sheet: which view, which picture, how much of it, and how its ends are drawn. */
+final class SheetHeader extends HBox {
+
+    private static final PseudoClass CHOSEN = PseudoClass.getPseudoClass("chosen");
+
+    private final Workspace workspace;
+    private final SheetView sheet;
+    private final MenuButton pictures = new MenuButton();
+    private final List<Runnable> lights = new ArrayList<>();
+
+    SheetHeader(Workspace workspace, SheetView sheet) {
+        super(10);
+        this.workspace = workspace;
+        this.sheet = sheet;
+        setAlignment(Pos.CENTER_LEFT);
+        getStyleClass().add("sheet-header");
+        pictures.setId("pictures");
+        pictures.getStyleClass().add("choice");
+        pictures.setMnemonicParsing(false);
+        getChildren().addAll(viewButton("Concept", View.CONCEPT), viewButton("Tables", View.TABLES), pictures);
+        for (Detail detail : Detail.values()) {
+            getChildren().add(detailButton(detail));
+        }
+        Button notation = button("notation", "", this::nextNotation);
+        Button all = button(
+                "show-all", "show all again", () -> workspace.focusProperty().set(Optional.empty()));
+        var zoom = new Label();
+        zoom.getStyleClass().add("note");
+        getChildren()
+                .addAll(
+                        Controls.space(),
+                        all,
+                        notation,
+                        button("tidy", "tidy up", this::tidy),
+                        button("overview-toggle", "overview", sheet::toggleOverview),
+                        button("fit", "fit", sheet::fit),
+                        zoom);
+        lights.add(() -> notation.setText(words(workspace.document().diagram().notation())));
+        lights.add(() -> zoom.setText(Math.round(sheet.zoom() * 100) + " %"));
+        lights.add(() -> {
+            boolean focused = workspace.focusProperty().get().isPresent();
+            all.setVisible(focused);
+            all.setManaged(focused);
+        });
+        lights.add(this::listPictures);
+        workspace.documentProperty().addListener((o, before, now) -> light());
+        workspace.viewProperty().addListener((o, before, now) -> light());
+        workspace.focusProperty().addListener((o, before, now) -> light());
+        sheet.onZoom(this::light);
+        light();
+    }
+
+    private void light() {
+        lights.forEach(Runnable::run);
+    }
+
+    private Button button(String id, String label, Runnable action) {
+        Button button = Controls.button(id, label, action);
+        button.getStyleClass().setAll("header-button");
+        return button;
+    }
+
+    private Button viewButton(String label, View view) {
+        Button button = button("view-" + label.toLowerCase(Locale.ROOT), label, () -> workspace
+                .viewProperty()
+                .set(view));
+        lights.add(() ->
+                button.pseudoClassStateChanged(CHOSEN, workspace.viewProperty().get() == view));
+        return button;
+    }
+
+    private Button detailButton(Detail detail) {
+        String label = detail.name().toLowerCase(Locale.ROOT);
+        Button button = button("detail-" + label, label, () -> setDetail(detail));
+        lights.add(() -> button.pseudoClassStateChanged(
+                CHOSEN, workspace.document().diagram().detail() == detail));
+        return button;
+    }
+
+    /** Draws the cards of the picture in view with this much on them. */
+    void setDetail(Detail detail) {
+        workspace.apply(new ChangeDiagram(
+                workspace.document().diagram().withDetail(detail),
+                "show " + detail.name().toLowerCase(Locale.ROOT)));
+    }
+
+    private void listPictures() {
+        Diagram shown = workspace.document().diagram();
+        pictures.setText(shown.isWhole() ? "whole" : shown.name());
+        pictures.getItems().clear();
+        for (Diagram each : workspace.document().diagrams()) {
+            item(each.name(), () -> {
+                workspace.viewPicture(each.name());
+                sheet.fit();
+            });
+        }
+        item("+ part-picture of what is chosen", this::addPart);
+        if (!shown.isWhole()) {
+            item("take this part-picture away", () -> workspace.apply(ChangeDiagrams.remove(workspace.document())));
+        }
+    }
+
+    private void item(String label, Runnable action) {
+        var item = new MenuItem(label);
+        item.setMnemonicParsing(false);
+        item.setOnAction(event -> action.run());
+        pictures.getItems().add(item);
+    }
+
+    /** Makes a part-picture of the chosen entities, with a place for each of its own. */
+    void addPart() {
+        Set<Id> group = workspace.groupProperty().get();
+        List<Entity> entities = workspace.design().entities().stream()
+                .filter(entity -> group.contains(entity.id()))
+                .toList();
+        if (entities.isEmpty()) {
+            workspace.complain("choose the entities for the part-picture first: Shift and drag, or Ctrl and click");
+            return;
+        }
+        workspace.apply(ChangeDiagrams.add(
+                workspace.document(),
+                "around " + entities.get(0).name(),
+                entities.stream().map(Entity::id).toList()));
+        sheet.fit();
+    }
+
+    private static String words(Notation notation) {
+        return switch (notation) {
+            case CROWSFOOT -> "crow's foot";
+            case MINMAX -> "min..max";
+            case CHEN -> "Chen";
+        };
+    }
+
+    void nextNotation() {
+        Notation[] all = Notation.values();
+        Notation next = all[(workspace.document().diagram().notation().ordinal() + 1) % all.length];
+        workspace.apply(new ChangeDiagram(
+                workspace.document().diagram().withNotation(next), "draw the ends as " + words(next)));
+    }
+
+    /** Places all cards anew; while several are chosen, those stay where they are. */
+    void tidy() {
+        var document = workspace.document();
+        Set<Id> group = workspace.groupProperty().get();
+        Set<Id> kept = group.size() > 1 ? group : Set.of();
+        workspace
+                .background()
+                .run(
+                        "placing the cards",
+                        () -> AutoLayout.keeping(document, kept),
+                        positions -> {
+                            workspace.apply(new MoveCards(positions, "tidy up"));
+                            sheet.fit();
+                        },
+                        failure -> workspace.complain("the cards could not be placed: " + failure.getMessage()));
+    }
+}

@@ -1,0 +1,201 @@
+package ableschema.desktop.brief;
+
+import ableschema.core.design.Id;
+import ableschema.core.design.Judgement;
+import ableschema.core.design.Judgement.Verdict;
+import ableschema.core.design.Notes;
+import ableschema.core.edit.ChangeNotes;
+import ableschema.core.store.FileProblem;
+import ableschema.core.store.SafeFile;
+import ableschema.core.words.DesignText;
+import ableschema.core.words.RuleLine;
+import ableschema.core.words.Said;
+import ableschema.core.words.Understanding;
+import ableschema.desktop.controls.Controls;
+import ableschema.desktop.controls.Fields;
+import ableschema.desktop.workspace.Workspace;
+import java.io.File;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import javafx.application.Platform;
+import javafx.css.PseudoClass;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.ListCell;
+import javafx.scene.control.ListView;
+import javafx.scene.control.TextField;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import javafx.stage.FileChooser;
+
+/** All sentences of the design, to be read with those who know the business: each confirmed, or wrong with a remark. */
+final class SentencesList extends VBox {
+
+    private static final PseudoClass CHOSEN = PseudoClass.getPseudoClass("chosen");
+
+    private final Workspace workspace;
+    private final ListView<Said> list = new ListView<>();
+    private final Label count = Controls.text("", "note");
+    private boolean pending;
+
+    SentencesList(Workspace workspace) {
+        this.workspace = workspace;
+        getStyleClass().add("bench");
+        setId("sentences-list");
+        Button export = Controls.button("export-sentences", "export as text", this::chooseAndExport);
+        var head = new HBox(
+                12,
+                Controls.text("Is it so? Every sentence of the design", "bench-title"),
+                count,
+                Controls.space(),
+                export);
+        head.setAlignment(Pos.BASELINE_LEFT);
+        list.setCellFactory(view -> new SentenceCell());
+        list.getStyleClass().add("sentences");
+        VBox.setVgrow(list, Priority.ALWAYS);
+        getChildren().addAll(head, list);
+        workspace.documentProperty().addListener((o, before, now) -> later());
+        visibleProperty().addListener((o, before, now) -> build());
+        build();
+    }
+
+    private void later() {
+        if (!pending && isVisible()) {
+            pending = true;
+            Platform.runLater(() -> {
+                pending = false;
+                build();
+            });
+        }
+    }
+
+    private Notes notes() {
+        return workspace.design().notes();
+    }
+
+    private void build() {
+        if (!isVisible()) {
+            return;
+        }
+        List<Said> said = DesignText.of(workspace.design()).sentences();
+        list.getItems().setAll(said);
+        long confirmed = count(said, Verdict.CONFIRMED);
+        long wrong = count(said, Verdict.WRONG);
+        count.setText(confirmed + " of " + said.size() + " confirmed" + (wrong == 0 ? "" : ", " + wrong + " wrong"));
+    }
+
+    private long count(List<Said> said, Verdict verdict) {
+        return said.stream()
+                .flatMap(each -> notes().judgement(each.about(), each.text()).stream())
+                .filter(judgement -> judgement.verdict() == verdict)
+                .count();
+    }
+
+    /** The sentences with what was said of each, for people to keep. */
+    String exported() {
+        var lines = new ArrayList<String>();
+        for (Said said : DesignText.of(workspace.design()).sentences()) {
+            String verdict = notes().judgement(said.about(), said.text())
+                    .map(j -> j.verdict() == Verdict.CONFIRMED ? "[yes]  " : "[wrong]")
+                    .orElse("[    ] ");
+            String remark = notes().judgement(said.about(), said.text())
+                    .map(Judgement::remark)
+                    .filter(text -> !text.isEmpty())
+                    .map(text -> "  — " + text)
+                    .orElse("");
+            lines.add(verdict + " " + said.text() + remark);
+        }
+        return String.join("\n", lines) + "\n";
+    }
+
+    private void chooseAndExport() {
+        var chooser = new FileChooser();
+        chooser.setInitialFileName("sentences.txt");
+        File file = chooser.showSaveDialog(getScene().getWindow());
+        if (file != null) {
+            try {
+                SafeFile.write(file.toPath(), exported());
+                workspace.say("wrote " + file.getName());
+            } catch (FileProblem e) {
+                workspace.complain(String.valueOf(e.getMessage()));
+            }
+        }
+    }
+
+    /** One sentence with its answers. */
+    private final class SentenceCell extends ListCell<Said> {
+        @Override
+        protected void updateItem(Said said, boolean empty) {
+            super.updateItem(said, empty);
+            setText(null);
+            setGraphic(empty || said == null ? null : row(said));
+        }
+
+        private Node row(Said said) {
+            Optional<Judgement> judgement = notes().judgement(said.about(), said.text());
+            TextField text = Fields.text("", said.text(), "", typed -> reword(said, typed));
+            text.getStyleClass().add("sentence-text");
+            HBox.setHgrow(text, Priority.ALWAYS);
+            text.setOnMousePressed(event -> workspace.choose(said.about()));
+            var row = new HBox(
+                    8,
+                    text,
+                    verdict(said, judgement, Verdict.CONFIRMED, "yes"),
+                    verdict(said, judgement, Verdict.WRONG, "wrong"));
+            row.setAlignment(Pos.CENTER_LEFT);
+            var all = new VBox(2, row);
+            if (judgement.filter(j -> j.verdict() == Verdict.WRONG).isPresent()) {
+                all.getChildren().add(remark(judgement.get()));
+            }
+            all.setMaxWidth(list.getWidth() - 40);
+            return all;
+        }
+
+        private Node remark(Judgement judgement) {
+            TextField remark = Fields.text(
+                    "",
+                    judgement.remark(),
+                    "what is true instead?",
+                    typed -> put(judgement.about(), judgement.sentence(), Verdict.WRONG, typed));
+            remark.getStyleClass().add("remark");
+            return remark;
+        }
+
+        private Button verdict(Said said, Optional<Judgement> judgement, Verdict verdict, String label) {
+            boolean given = judgement.filter(j -> j.verdict() == verdict).isPresent();
+            Button button = Controls.button("", label, () -> {
+                if (given) {
+                    workspace.apply(new ChangeNotes(
+                            notes().withoutJudgement(said.about(), said.text()),
+                            "take back what was said of a sentence"));
+                } else {
+                    put(said.about(), said.text(), verdict, "");
+                }
+            });
+            button.getStyleClass().add("verdict");
+            button.pseudoClassStateChanged(CHOSEN, given);
+            return button;
+        }
+    }
+
+    private void put(Id about, String sentence, Verdict verdict, String remark) {
+        var judgement = new Judgement(about, sentence, verdict, remark);
+        String name = verdict == Verdict.CONFIRMED ? "confirm a sentence" : "say that a sentence is wrong";
+        workspace.apply(new ChangeNotes(notes().with(judgement), name));
+    }
+
+    private void reword(Said said, String typed) {
+        Understanding reading = new RuleLine(workspace.design(), Optional.of(said.about()), workspace.ids())
+                .readInstead(said.about(), typed);
+        if (reading instanceof Understanding.Understood understood) {
+            workspace.apply(understood.edit());
+        } else if (reading instanceof Understanding.NotUnderstood not) {
+            workspace.complain(not.problem());
+            later();
+        }
+    }
+}

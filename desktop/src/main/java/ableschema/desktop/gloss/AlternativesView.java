@@ -1,0 +1,90 @@
+package ableschema.desktop.gloss;
+
+import ableschema.core.design.Id;
+import ableschema.core.design.Relationship;
+import ableschema.core.edit.Alternatives;
+import ableschema.core.edit.Alternatives.Alternative;
+import ableschema.core.schema.Column;
+import ableschema.core.schema.Table;
+import ableschema.desktop.controls.Controls;
+import ableschema.desktop.workspace.Workspace;
+import java.util.List;
+import java.util.function.Supplier;
+import javafx.css.PseudoClass;
+import javafx.scene.Node;
+import javafx.scene.control.Hyperlink;
+import javafx.scene.layout.TilePane;
+import javafx.scene.layout.VBox;
+
+/** What if it were otherwise: the tables that each rule would give, side by side; pressing one makes it so. */
+final class AlternativesView extends VBox {
+
+    private static final PseudoClass CHOSEN = PseudoClass.getPseudoClass("chosen");
+    private static final int MOST_COLUMNS = 7;
+
+    private final Workspace workspace;
+
+    private AlternativesView(Workspace workspace, String id) {
+        this.workspace = workspace;
+        setId(id);
+    }
+
+    /** The rules that the two ends of a relationship could have. */
+    static Node of(Workspace workspace, Relationship relationship) {
+        var view = new AlternativesView(workspace, "what-if");
+        view.folded("What if it were otherwise?", () -> view.alternatives().of(relationship));
+        return view;
+    }
+
+    /** The tables in which the kinds of an entity could be kept. */
+    static Node ofKinds(Workspace workspace, Id general) {
+        var view = new AlternativesView(workspace, "what-if-kinds");
+        view.folded(
+                "In which tables are its kinds kept?", () -> view.alternatives().ofKinds(general));
+        return view;
+    }
+
+    private Alternatives alternatives() {
+        return new Alternatives(workspace.document(), workspace.ids());
+    }
+
+    /** Worked out only when it is asked for. */
+    private void folded(String question, Supplier<List<Alternative>> all) {
+        var link = new Hyperlink(question);
+        link.setId(getId() + "-show");
+        link.setOnAction(event -> {
+            var tiles = new TilePane(8, 8);
+            tiles.setPrefColumns(2);
+            tiles.getChildren().setAll(all.get().stream().map(this::card).toList());
+            getChildren().setAll(Controls.text(question, "note"), tiles);
+        });
+        getChildren().setAll(link);
+    }
+
+    private Node card(Alternative alternative) {
+        var card = new VBox(3);
+        card.getStyleClass().add("alternative");
+        card.setPrefWidth(152);
+        card.pseudoClassStateChanged(CHOSEN, alternative.current());
+        card.getChildren().add(Controls.text(alternative.label(), "alternative-title"));
+        for (Table table : alternative.tables()) {
+            card.getChildren().add(Controls.text(table.name(), "alternative-table"));
+            table.columns().stream().limit(MOST_COLUMNS).forEach(column -> card.getChildren()
+                    .add(Controls.text("  " + said(table, column), "note")));
+            if (table.columns().size() > MOST_COLUMNS) {
+                card.getChildren()
+                        .add(Controls.text("  and " + (table.columns().size() - MOST_COLUMNS) + " more", "note"));
+            }
+        }
+        card.setAccessibleText(alternative.label());
+        Controls.pressable(card, () -> workspace.apply(alternative.edit()));
+        return card;
+    }
+
+    private static String said(Table table, Column column) {
+        String name = column.nullable() ? "[" + column.name() + "]" : column.name();
+        String target =
+                table.foreignKeyOf(column).map(key -> " ↗ " + key.target()).orElse("");
+        return name + (table.isInKey(column) ? " (key)" : "") + target;
+    }
+}

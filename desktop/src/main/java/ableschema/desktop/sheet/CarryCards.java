@@ -1,0 +1,128 @@
+package ableschema.desktop.sheet;
+
+import ableschema.core.design.Id;
+import ableschema.core.document.Position;
+import ableschema.core.edit.MoveCards;
+import ableschema.desktop.workspace.Workspace;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import javafx.geometry.Point2D;
+import javafx.scene.input.MouseEvent;
+import javafx.scene.shape.Line;
+
+/** Carries a card, with all that are chosen along with it; near the edge or middle of another card it keeps to that line. */
+final class CarryCards implements Drag {
+
+    private static final double DRAG_FROM = 4;
+    private static final double PULL = 6;
+
+    private final SheetView sheet;
+    private final Workspace workspace;
+    private final CardNode held;
+    private final Point2D grip;
+    private final Point2D start;
+    private final Map<CardNode, Point2D> offsets = new LinkedHashMap<>();
+    private final List<Line> guides = new ArrayList<>();
+    private boolean moved;
+
+    CarryCards(SheetView sheet, Workspace workspace, CardNode held, Point2D place) {
+        this.sheet = sheet;
+        this.workspace = workspace;
+        this.held = held;
+        this.start = place;
+        this.grip = place.subtract(corner(held));
+    }
+
+    private static Point2D corner(CardNode node) {
+        return new Point2D(node.getLayoutX(), node.getLayoutY());
+    }
+
+    @Override
+    public void to(Point2D place, MouseEvent event) {
+        if (!moved && place.distance(start) > DRAG_FROM) {
+            moved = true;
+            begin();
+        }
+        if (moved) {
+            sheet.clearGuides(guides);
+            Point2D at = aligned(SheetView.snapped(place.subtract(grip)), event.isAltDown());
+            offsets.forEach((node, offset) -> node.relocate(at.getX() + offset.getX(), at.getY() + offset.getY()));
+        }
+    }
+
+    private void begin() {
+        Set<Id> carried = new LinkedHashSet<>();
+        carried.add(held.id());
+        if (workspace.groupProperty().get().contains(held.id())) {
+            carried.addAll(workspace.groupProperty().get());
+        }
+        Point2D from = corner(held);
+        for (Id id : carried) {
+            sheet.card(id).ifPresent(node -> offsets.put(node, corner(node).subtract(from)));
+        }
+        sheet.lift(carried);
+    }
+
+    /** The corner moved a little so that left, middle or right, or top, middle or bottom lie on those of another card. */
+    private Point2D aligned(Point2D corner, boolean free) {
+        if (free) {
+            return corner;
+        }
+        double x = corner.getX();
+        double y = corner.getY();
+        double bestX = PULL;
+        double bestY = PULL;
+        Line guideX = null;
+        Line guideY = null;
+        for (CardNode other : sheet.cardNodes().values()) {
+            if (offsets.containsKey(other)) {
+                continue;
+            }
+            for (double part : new double[] {0, 0.5, 1}) {
+                double lineX = other.getLayoutX() + other.getPrefWidth() * part;
+                double offX = lineX - corner.getX() - held.getPrefWidth() * part;
+                if (Math.abs(offX) < bestX) {
+                    bestX = Math.abs(offX);
+                    x = corner.getX() + offX;
+                    guideX = new Line(lineX, Math.min(other.getLayoutY(), corner.getY()), lineX, bottom(other, corner));
+                }
+                double lineY = other.getLayoutY() + other.getPrefHeight() * part;
+                double offY = lineY - corner.getY() - held.getPrefHeight() * part;
+                if (Math.abs(offY) < bestY) {
+                    bestY = Math.abs(offY);
+                    y = corner.getY() + offY;
+                    guideY = new Line(Math.min(other.getLayoutX(), corner.getX()), lineY, right(other, corner), lineY);
+                }
+            }
+        }
+        sheet.showGuide(guideX, guides);
+        sheet.showGuide(guideY, guides);
+        return new Point2D(x, y);
+    }
+
+    private double bottom(CardNode other, Point2D corner) {
+        return Math.max(other.getLayoutY() + other.getPrefHeight(), corner.getY() + held.getPrefHeight());
+    }
+
+    private double right(CardNode other, Point2D corner) {
+        return Math.max(other.getLayoutX() + other.getPrefWidth(), corner.getX() + held.getPrefWidth());
+    }
+
+    @Override
+    public void end(Point2D place, MouseEvent event) {
+        if (!moved) {
+            return;
+        }
+        sheet.clearGuides(guides);
+        Map<Id, Position> positions = new LinkedHashMap<>();
+        offsets.keySet().forEach(node -> positions.put(node.id(), new Position(node.getLayoutX(), node.getLayoutY())));
+        sheet.putDown();
+        String name = held.placed().card().title();
+        int more = positions.size() - 1;
+        workspace.apply(new MoveCards(positions, "move " + name + (more == 0 ? "" : " and " + more + " more")));
+    }
+}

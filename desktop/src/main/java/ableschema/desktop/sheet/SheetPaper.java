@@ -1,0 +1,144 @@
+package ableschema.desktop.sheet;
+
+import ableschema.diagram.geometry.Area;
+import ableschema.diagram.paint.Painting;
+import ableschema.diagram.paint.Raster;
+import ableschema.diagram.paint.Raster.Stand;
+import java.nio.IntBuffer;
+import java.util.Collections;
+import java.util.IdentityHashMap;
+import java.util.Optional;
+import java.util.Set;
+import javafx.animation.PauseTransition;
+import javafx.geometry.Rectangle2D;
+import javafx.scene.image.ImageView;
+import javafx.scene.image.PixelBuffer;
+import javafx.scene.image.PixelFormat;
+import javafx.scene.image.WritableImage;
+import javafx.scene.transform.Affine;
+import javafx.util.Duration;
+
+/**
+ * The painted sheet behind its cards. Moving shifts what is painted and paints what comes into view; during a zoom the
+ * picture as it is gets scaled, and when the zoom rests it is painted anew.
+ */
+final class SheetPaper extends ImageView {
+
+    private static final Duration REST = Duration.millis(90);
+
+    private final PauseTransition rest = new PauseTransition(REST);
+    private final Affine scaled = new Affine();
+    private Painting painting = Painting.NOTHING;
+    private Stand stand = new Stand(0, 0, 1);
+    private Stand painted = stand;
+    private Optional<Raster> raster = Optional.empty();
+    private Optional<PixelBuffer<IntBuffer>> buffer = Optional.empty();
+    private Runnable rested = () -> {};
+
+    SheetPaper() {
+        setManaged(false);
+        setMouseTransparent(true);
+        getTransforms().add(scaled);
+        rest.setOnFinished(event -> rested.run());
+    }
+
+    /** Has something done when a zoom rests; it is expected to call {@link #repaint}. */
+    void onRest(Runnable action) {
+        rested = action;
+    }
+
+    void resize(int width, int height) {
+        boolean same =
+                raster.filter(r -> r.width() == width && r.height() == height).isPresent();
+        if (width > 0 && height > 0 && !same) {
+            var made = new Raster(width, height);
+            var pixels = new PixelBuffer<>(
+                    width, height, IntBuffer.wrap(made.pixels()), PixelFormat.getIntArgbPreInstance());
+            raster = Optional.of(made);
+            buffer = Optional.of(pixels);
+            setImage(new WritableImage(pixels));
+            repaint();
+        }
+    }
+
+    /** Shows another painting; only what differs is painted. */
+    void show(Painting next) {
+        Painting before = painting;
+        painting = next;
+        if (!painted.equals(stand) || before.palette() != next.palette()) {
+            repaint();
+            return;
+        }
+        difference(before, next).ifPresent(this::repaint);
+    }
+
+    /** The area of all parts that are in one of the paintings only. */
+    private static Optional<Area> difference(Painting before, Painting next) {
+        Set<Painting.Part> kept = Collections.newSetFromMap(new IdentityHashMap<>());
+        kept.addAll(before.parts());
+        Optional<Area> changed = Optional.empty();
+        for (Painting.Part part : next.parts()) {
+            if (!kept.remove(part)) {
+                changed = Optional.of(changed.map(part.bounds()::union).orElse(part.bounds()));
+            }
+        }
+        for (Painting.Part gone : kept) {
+            changed = Optional.of(changed.map(gone.bounds()::union).orElse(gone.bounds()));
+        }
+        return changed;
+    }
+
+    private void repaint(Area area) {
+        int x = (int) Math.floor((area.x() - stand.x()) * stand.zoom()) - 2;
+        int y = (int) Math.floor((area.y() - stand.y()) * stand.zoom()) - 2;
+        int width = (int) Math.ceil(area.width() * stand.zoom()) + 4;
+        int height = (int) Math.ceil(area.height() * stand.zoom()) + 4;
+        raster.ifPresent(pixels -> {
+            int left = Math.max(0, x);
+            int top = Math.max(0, y);
+            int right = Math.min(pixels.width(), x + width);
+            int bottom = Math.min(pixels.height(), y + height);
+            if (right > left && bottom > top) {
+                pixels.paint(painting, stand, left, top, right - left, bottom - top);
+                update(new Rectangle2D(left, top, right - left, bottom - top));
+            }
+        });
+    }
+
+    /** Paints everything anew where the window stands now. */
+    void repaint() {
+        rest.stop();
+        painted = stand;
+        scaled.setToIdentity();
+        raster.ifPresent(pixels -> {
+            pixels.paint(painting, stand);
+            update(new Rectangle2D(0, 0, pixels.width(), pixels.height()));
+        });
+    }
+
+    private void update(Rectangle2D changed) {
+        buffer.ifPresent(pixels -> pixels.updateBuffer(b -> changed));
+    }
+
+    /** Moves to another stand: by whole pixels at the same zoom at once, else by scaling until the zoom rests. */
+    void moveTo(Stand next) {
+        boolean sameZoom = next.zoom() == painted.zoom() && painted.equals(stand);
+        int dx = (int) Math.rint((stand.x() - next.x()) * next.zoom());
+        int dy = (int) Math.rint((stand.y() - next.y()) * next.zoom());
+        stand = next;
+        if (sameZoom) {
+            painted = next;
+            if (dx != 0 || dy != 0) {
+                raster.ifPresent(pixels -> {
+                    pixels.scroll(painting, next, dx, dy);
+                    update(new Rectangle2D(0, 0, pixels.width(), pixels.height()));
+                });
+            }
+            return;
+        }
+        double scale = next.zoom() / painted.zoom();
+        scaled.setToTransform(
+                scale, 0, (painted.x() - next.x()) * next.zoom(), 0, scale, (painted.y() - next.y()) * next.zoom());
+        rest.playFromStart();
+    }
+}
