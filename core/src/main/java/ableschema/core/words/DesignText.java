@@ -120,7 +120,6 @@ public final class DesignText {
     private void sayEntity(Entity entity) {
         String kind = entity.kind().name();
         String saidKind = kind.isEmpty() ? "entity" : isPlainKind(kind) ? kind : Quoted.of(kind);
-        String article = "aeiou".indexOf(Character.toLowerCase(saidKind.charAt(0))) >= 0 ? " is an " : " is a ";
         String name = nouns.declared(entity);
         String plural = design.notes().plurals().get(entity.name().toLowerCase(Locale.ROOT));
         if (plural != null) {
@@ -134,7 +133,7 @@ public final class DesignText {
         say(
                 entity.id(),
                 Said.Part.ENTITIES,
-                name + article + saidKind + (definition.isEmpty() ? "." : ": " + text(definition)));
+                name + " is " + Sentences.article(saidKind) + (definition.isEmpty() ? "." : ": " + text(definition)));
         if (entity.parked()) {
             say(entity.id(), Said.Part.ENTITIES, name + " is set aside.");
         }

@@ -112,6 +112,12 @@ public final class Sentences {
                 .orElse("?");
     }
 
+    /** A noun with its article: "an apiary", "a hive". */
+    public static String article(String noun) {
+        boolean vowel = !noun.isEmpty() && "aeiou".indexOf(Character.toLowerCase(noun.charAt(0))) >= 0;
+        return (vowel ? "an " : "a ") + noun;
+    }
+
     /** Joins words as a sentence does: "a, b and c". */
     public static String listed(List<String> words) {
         int last = words.size() - 1;

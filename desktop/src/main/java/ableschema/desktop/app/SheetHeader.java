@@ -25,6 +25,7 @@ import javafx.scene.control.Label;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
 import javafx.scene.layout.HBox;
+import javafx.scene.layout.Region;
 
 /** The line above the sheet: which view, which picture, how much of it, and how its ends are drawn. */
 final class SheetHeader extends HBox {
@@ -43,12 +44,13 @@ final class SheetHeader extends HBox {
         setAlignment(Pos.CENTER_LEFT);
         getStyleClass().add("sheet-header");
         pictures.setId("pictures");
-        pictures.getStyleClass().add("choice");
+        pictures.getStyleClass().add("pictures");
         pictures.setMnemonicParsing(false);
-        getChildren().addAll(viewButton("Concept", View.CONCEPT), viewButton("Tables", View.TABLES), pictures);
+        getChildren().addAll(viewButton("Concept", View.CONCEPT), viewButton("Tables", View.TABLES), gap());
         for (Detail detail : Detail.values()) {
             getChildren().add(detailButton(detail));
         }
+        getChildren().addAll(gap(), pictures);
         Button notation = button("notation", "", this::nextNotation);
         Button all = button(
                 "show-all", "show all again", () -> workspace.focusProperty().set(Optional.empty()));
@@ -76,6 +78,12 @@ final class SheetHeader extends HBox {
         workspace.focusProperty().addListener((o, before, now) -> light());
         sheet.onZoom(this::light);
         light();
+    }
+
+    private static Region gap() {
+        var gap = new Region();
+        gap.setMinWidth(10);
+        return gap;
     }
 
     private void light() {
@@ -114,7 +122,7 @@ final class SheetHeader extends HBox {
 
     private void listPictures() {
         Diagram shown = workspace.document().diagram();
-        pictures.setText(shown.isWhole() ? "whole" : shown.name());
+        pictures.setText(shown.isWhole() ? "whole picture" : shown.name());
         pictures.getItems().clear();
         for (Diagram each : workspace.document().diagrams()) {
             item(each.name(), () -> {

@@ -58,6 +58,7 @@ public final class BriefBench extends VBox {
         header.setAlignment(Pos.CENTER_LEFT);
         getChildren().addAll(header, pages);
         workspace.documentProperty().addListener((o, before, now) -> later());
+        visibleProperty().addListener((o, before, now) -> build());
         build();
     }
 
@@ -96,6 +97,9 @@ public final class BriefBench extends VBox {
     }
 
     private void build() {
+        if (!isVisible()) {
+            return;
+        }
         Node owner = getScene() == null ? null : getScene().getFocusOwner();
         Optional<String> focused = Optional.ofNullable(owner).map(Node::getId);
         Brief brief = workspace.design().notes().brief();

@@ -60,6 +60,7 @@ final class QuestionCard extends VBox {
         if (!answer.isOpen()) {
             Label sql = Controls.text(answer.select(), "question-sql");
             sql.setMinHeight(Region.USE_PREF_SIZE);
+            sql.setWrapText(true);
             getChildren().add(sql);
         }
     }

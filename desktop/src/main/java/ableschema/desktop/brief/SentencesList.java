@@ -26,6 +26,7 @@ import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListCell;
 import javafx.scene.control.ListView;
+import javafx.scene.control.TextArea;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
@@ -35,6 +36,7 @@ import javafx.stage.FileChooser;
 /** All sentences of the design, to be read with those who know the business: each confirmed, or wrong with a remark. */
 final class SentencesList extends VBox {
 
+    private static final int LINE_LETTERS = 84;
     private static final PseudoClass CHOSEN = PseudoClass.getPseudoClass("chosen");
 
     private final Workspace workspace;
@@ -137,7 +139,8 @@ final class SentencesList extends VBox {
 
         private Node row(Said said) {
             Optional<Judgement> judgement = notes().judgement(said.about(), said.text());
-            TextField text = Fields.text("", said.text(), "", typed -> reword(said, typed));
+            TextArea text = Fields.paragraph("", said.text(), "", typed -> reword(said, typed));
+            text.setPrefRowCount(1 + said.text().length() / LINE_LETTERS);
             text.getStyleClass().add("sentence-text");
             HBox.setHgrow(text, Priority.ALWAYS);
             text.setOnMousePressed(event -> workspace.choose(said.about()));

@@ -53,7 +53,7 @@ final class AlternativesView extends VBox {
         var link = new Hyperlink(question);
         link.setId(getId() + "-show");
         link.setOnAction(event -> {
-            var tiles = new TilePane(8, 8);
+            var tiles = new TilePane(6, 6);
             tiles.setPrefColumns(2);
             tiles.getChildren().setAll(all.get().stream().map(this::card).toList());
             getChildren().setAll(Controls.text(question, "note"), tiles);
@@ -64,13 +64,14 @@ final class AlternativesView extends VBox {
     private Node card(Alternative alternative) {
         var card = new VBox(3);
         card.getStyleClass().add("alternative");
-        card.setPrefWidth(152);
+        card.setPrefWidth(146);
+        card.setMaxWidth(146);
         card.pseudoClassStateChanged(CHOSEN, alternative.current());
         card.getChildren().add(Controls.text(alternative.label(), "alternative-title"));
         for (Table table : alternative.tables()) {
             card.getChildren().add(Controls.text(table.name(), "alternative-table"));
             table.columns().stream().limit(MOST_COLUMNS).forEach(column -> card.getChildren()
-                    .add(Controls.text("  " + said(table, column), "note")));
+                    .add(Controls.text("  " + said(table, column), "alternative-column")));
             if (table.columns().size() > MOST_COLUMNS) {
                 card.getChildren()
                         .add(Controls.text("  and " + (table.columns().size() - MOST_COLUMNS) + " more", "note"));

@@ -16,8 +16,8 @@ import javafx.scene.control.CheckBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.control.Tooltip;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.GridPane;
-import javafx.scene.layout.HBox;
 
 /** All that can be said of one attribute, corrected in place. */
 final class AttributeEditor extends GridPane {
@@ -36,7 +36,7 @@ final class AttributeEditor extends GridPane {
                 "else",
                 Fields.text("attribute-default", defaultText(), "the value where none is given", this::setDefault));
         line("note", Fields.text("attribute-note", attribute.comment(), "what people should know", this::annotate));
-        line("", new HBox(10, optional(), unique(), searched()));
+        add(new FlowPane(10, 4, optional(), unique(), searched()), 0, getRowCount(), 2, 1);
     }
 
     private void line(String label, Node field) {

@@ -8,6 +8,7 @@ import ableschema.core.design.SubtypeLayout;
 import ableschema.core.edit.SubtypeEdits;
 import ableschema.core.words.Nouns;
 import ableschema.core.words.RuleLine;
+import ableschema.core.words.Sentences;
 import ableschema.core.words.Understanding;
 import ableschema.desktop.controls.Choice;
 import ableschema.desktop.controls.Fields;
@@ -103,7 +104,8 @@ final class RelationshipEditor extends VBox {
 
     private Node identifying() {
         Side referred = relationship.referred().orElse(Side.FIRST);
-        var box = new CheckBox("a " + name(referred.other()) + " is known only within its " + name(referred));
+        var box =
+                new CheckBox(Sentences.article(name(referred.other())) + " is known only within its " + name(referred));
         box.setId("identifying");
         box.setWrapText(true);
         box.setDisable(relationship.isRecursive());
@@ -141,7 +143,7 @@ final class RelationshipEditor extends VBox {
                 this::said,
                 action -> change(relationship.withActions(action, relationship.onUpdate())));
         choice.setId("on-delete");
-        return new FlowPane(4, 2, new Label("When a " + name(referred) + " goes,"), choice);
+        return new FlowPane(4, 2, new Label("When " + Sentences.article(name(referred)) + " goes,"), choice);
     }
 
     private String said(ReferenceAction action) {

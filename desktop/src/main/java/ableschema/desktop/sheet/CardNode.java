@@ -5,7 +5,6 @@ import ableschema.core.document.Detail;
 import ableschema.desktop.marks.FxMarks;
 import ableschema.diagram.geometry.Area;
 import ableschema.diagram.picture.CardMarks;
-import ableschema.diagram.picture.Ink;
 import ableschema.diagram.picture.Mark;
 import ableschema.diagram.picture.Picture.PlacedCard;
 import java.util.Locale;
@@ -60,7 +59,7 @@ final class CardNode extends Pane {
         outline.setArcWidth(16);
         outline.setArcHeight(16);
         outline.setFill(null);
-        outline.setStroke(FxMarks.colour(Ink.PINE));
+        outline.getStyleClass().add("card-outline");
         outline.setStrokeWidth(2);
         outline.setVisible(false);
         outline.setMouseTransparent(true);

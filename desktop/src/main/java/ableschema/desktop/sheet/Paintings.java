@@ -26,6 +26,11 @@ final class Paintings {
     private static final double FADED = 0.4;
     private static final double AROUND = 16;
 
+    /** The layers of a line: itself, the paper behind its words, which never fades, and its words. */
+    private static final int GROUNDS = 1;
+
+    private static final int WORDS = 2;
+
     private Map<Key, Painting.Part> known = new HashMap<>();
     private final Map<Object, Area> bounds = new IdentityHashMap<>();
 
@@ -66,10 +71,10 @@ final class Paintings {
     Painting of(Picture picture, Detail detail, Light light, Palette palette) {
         var fresh = new HashMap<Key, Painting.Part>();
         var parts = new ArrayList<Painting.Part>();
-        for (int layer = 0; layer < 2; layer++) {
+        for (int layer = 0; layer <= WORDS; layer++) {
             for (DrawnLink link : picture.lines()) {
                 boolean lit = light.chosen().contains(link.link().relationship());
-                var key = new Key(link, layer, lit, light.fades(link), Detail.EVERYTHING);
+                var key = new Key(link, layer, lit, layer != GROUNDS && light.fades(link), Detail.EVERYTHING);
                 parts.addAll(kept(key, fresh, k -> link(link, k)));
             }
         }
@@ -77,7 +82,7 @@ final class Paintings {
             Id id = card.card().id();
             if (!light.lifted().contains(id)) {
                 boolean faded = !light.near().isEmpty() && !light.near().contains(id);
-                parts.addAll(kept(new Key(card, 2, false, faded, detail), fresh, k -> card(card, k)));
+                parts.addAll(kept(new Key(card, WORDS, false, faded, detail), fresh, k -> card(card, k)));
             }
         }
         known = fresh;
@@ -97,13 +102,16 @@ final class Paintings {
                 card.area().grown(2), CardMarks.of(card.card(), card.area(), key.detail()), key.faded() ? FADED : 1);
     }
 
-    /** The first layer has what is drawn under all words; paper behind a word never fades, else lines would show through. */
     private Painting.Part link(DrawnLink link, Key key) {
         List<Mark> marks = link.marks().stream()
-                .filter(mark -> mark.isOverLines() == (key.layer() == 1))
+                .filter(mark -> layer(mark) == key.layer())
                 .map(mark -> key.lit() ? mark.accept(new Lit()) : mark)
                 .toList();
         return new Painting.Part(bounds.computeIfAbsent(link, l -> bounds(link)), marks, key.faded() ? FADED : 1);
+    }
+
+    private static int layer(Mark mark) {
+        return !mark.isOverLines() ? 0 : mark instanceof Mark.Box ? GROUNDS : WORDS;
     }
 
     private static Area bounds(DrawnLink link) {

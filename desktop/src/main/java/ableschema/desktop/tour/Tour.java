@@ -64,6 +64,7 @@ public final class Tour {
         open(worked);
         choose("Hive");
         look("draw");
+        showAround();
         hands.act(() -> workspace.viewProperty().set(View.TABLES));
         hands.act(() -> window.sheet().fit());
         look("tables");
@@ -78,6 +79,30 @@ public final class Tour {
         choose("Hive");
         go(Step.SQL);
         look("sql");
+    }
+
+    /** The beginning, the sentences, one relationship with what else it could be, finding by name, and dark paper. */
+    private void showAround() throws FileProblem {
+        hands.act(
+                () -> workspace.design().relationships().stream().findFirst().ifPresent(r -> workspace.choose(r.id())));
+        hands.press("#what-if-show");
+        look("what-if");
+        hands.act(workspace::chooseNothing);
+        go(Step.BRIEF);
+        look("brief");
+        hands.press("#brief-sentences");
+        look("sentences");
+        hands.press("#brief-begin");
+        go(Step.DRAW);
+        hands.act(() -> window.actions().all().get(0).run().run());
+        hands.type("known");
+        look("find");
+        hands.key(KeyCode.ENTER);
+        hands.act(() -> workspace.darkProperty().set(true));
+        look("dark");
+        hands.act(() -> workspace.darkProperty().set(false));
+        hands.act(() -> window.sheet().fit());
+        choose("Hive");
     }
 
     private Document takeApart(Document fieldLog) throws FileProblem {

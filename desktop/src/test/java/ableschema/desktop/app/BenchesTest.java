@@ -58,7 +58,7 @@ class BenchesTest extends WindowFixture {
     void a_candidate_is_picked_without_the_mouse(FxRobot robot) {
         openDemo(robot, "alder-valley");
         choose(robot, "Inspection");
-        robot.press(KeyCode.CONTROL).type(KeyCode.DIGIT2).release(KeyCode.CONTROL);
+        robot.press(KeyCode.CONTROL).type(KeyCode.DIGIT3).release(KeyCode.CONTROL);
         WaitForAsyncUtils.waitForFxEvents();
         robot.interact(() -> robot.lookup("#candidate-hive-done-at").query().requestFocus());
         robot.type(KeyCode.ENTER);
@@ -193,7 +193,7 @@ class BenchesTest extends WindowFixture {
         rule(robot, "Each hive has colour: text 20 (key).");
         WaitForAsyncUtils.waitForFxEvents();
         assertThat(robot.lookup("all chosen").tryQuery()).isPresent();
-        robot.press(KeyCode.CONTROL).type(KeyCode.DIGIT4).release(KeyCode.CONTROL);
+        robot.press(KeyCode.CONTROL).type(KeyCode.DIGIT5).release(KeyCode.CONTROL);
         assertThat(sql(robot, "#script")).contains("CREATE TABLE hive");
     }
 }
