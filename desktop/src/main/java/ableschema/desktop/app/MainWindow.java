@@ -205,7 +205,7 @@ public final class MainWindow {
     }
 
     /** Chooses a thing and brings it into the middle of the sheet. */
-    private void goTo(Id thing) {
+    public void goTo(Id thing) {
         workspace.stepProperty().set(Step.DRAW);
         workspace.focusProperty().set(Optional.empty());
         workspace.choose(thing);

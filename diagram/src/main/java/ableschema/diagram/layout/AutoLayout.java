@@ -49,6 +49,14 @@ public final class AutoLayout {
      * the two, and junction tables have theirs between what they join.
      */
     public static Map<Id, Position> of(Document document) {
+        return apart(laidOut(graphOf(document)).nodes());
+    }
+
+    /** Cards and links as the layout engine takes them. */
+    public record Graph(ElkNode root, Map<Id, ElkNode> nodes) {}
+
+    /** The graph of a document, before anything in it has a place. */
+    public static Graph graphOf(Document document) {
         Map<Id, Size> sizes = sizes(document);
         ElkNode root = graph();
         Map<Id, ElkNode> nodes = new LinkedHashMap<>();
@@ -65,8 +73,13 @@ public final class AutoLayout {
                 ElkGraphUtil.createSimpleEdge(turned ? second : first, turned ? first : second);
             }
         }
-        new RecursiveGraphLayoutEngine().layout(root, new BasicProgressMonitor());
-        return apart(nodes);
+        return new Graph(root, nodes);
+    }
+
+    /** Has the engine place the nodes of a graph. */
+    public static Graph laidOut(Graph graph) {
+        new RecursiveGraphLayoutEngine().layout(graph.root(), new BasicProgressMonitor());
+        return graph;
     }
 
     /** Moves cards down that stand closer below others than lines need; the engine packs some of them tighter than asked. */

@@ -3,7 +3,6 @@ package ableschema.diagram.route;
 import ableschema.diagram.geometry.Area;
 import ableschema.diagram.geometry.Point;
 import java.util.Arrays;
-import java.util.Collection;
 import java.util.List;
 import java.util.TreeSet;
 
@@ -13,12 +12,15 @@ import java.util.TreeSet;
  */
 final class Grid {
 
-    private static final double CLEARANCE = 10;
+    static final double CLEARANCE = 10;
     private static final double[] LANES = {14, 24, 34};
     private static final double[] FINE_LANES = {11, 18, 25, 32, 39, 46, 53, 60, 67};
+    private static final double LANES_APART = 3;
+    private static final int MANY_CARDS = 160;
     private static final double REACH = 320;
     private static final double WIDE_REACH = 700;
-    private static final double TOO_NEAR = 6;
+    static final double TOO_NEAR = 6;
+    static final double TOO_NEAR_AN_END = 12;
     private static final double CROSSING_COST = 25;
     static final double END_CROSSING_COST = 1500;
     private static final double SHARING_COST = 2500;
@@ -31,28 +33,29 @@ final class Grid {
     private final double[][] steep;
 
     /** The lanes that most lines find their way on. */
-    static Grid near(Point from, Point to, Collection<Area> cards, List<Segment> taken) {
-        return new Grid(from, to, cards, taken, LANES, REACH);
+    static Grid near(Point from, Point to, Laid laid) {
+        return new Grid(from, to, laid, LANES, REACH);
     }
 
     /** More lanes, and farther around. */
-    static Grid wide(Point from, Point to, Collection<Area> cards, List<Segment> taken) {
-        return new Grid(from, to, cards, taken, FINE_LANES, WIDE_REACH);
+    static Grid wide(Point from, Point to, Laid laid) {
+        return new Grid(from, to, laid, FINE_LANES, WIDE_REACH);
     }
 
-    private Grid(Point from, Point to, Collection<Area> cards, List<Segment> taken, double[] lanes, double around) {
+    private Grid(Point from, Point to, Laid laid, double[] lanes, double around) {
         var x = new TreeSet<>(List.of(from.x(), to.x(), Math.rint((from.x() + to.x()) / 2)));
         var y = new TreeSet<>(List.of(from.y(), to.y(), Math.rint((from.y() + to.y()) / 2)));
         Area reach = new Area(from.x(), from.y(), 0, 0)
                 .union(new Area(to.x(), to.y(), 0, 0))
                 .grown(around);
-        List<Area> near = cards.stream().filter(reach::meets).toList();
+        List<Area> near = laid.cards(reach).stream().filter(reach::meets).toList();
+        double[] used = near.size() > MANY_CARDS ? new double[] {lanes[0]} : lanes;
         for (Area card : near) {
-            for (double lane : lanes) {
-                x.add(card.x() - lane);
-                x.add(card.right() + lane);
-                y.add(card.y() - lane);
-                y.add(card.bottom() + lane);
+            for (double lane : used) {
+                add(x, card.x() - lane);
+                add(x, card.right() + lane);
+                add(y, card.y() - lane);
+                add(y, card.bottom() + lane);
             }
         }
         xs = x.stream().mapToDouble(Double::doubleValue).toArray();
@@ -60,12 +63,23 @@ final class Grid {
         flat = new double[xs.length][ys.length];
         steep = new double[xs.length][ys.length];
         near.forEach(card -> block(card.grown(CLEARANCE)));
-        for (Segment segment : taken) {
+        for (Segment segment : laid.segments(reach)) {
             if (segment.isFlat()) {
                 charge(segment, xs, ys, true);
             } else {
                 charge(segment, ys, xs, false);
             }
+        }
+    }
+
+    /** Lanes closer together than this are as good as one. */
+    private static void add(TreeSet<Double> lanes, double lane) {
+        Double below = lanes.floor(lane);
+        Double above = lanes.ceiling(lane);
+        boolean apart =
+                (below == null || lane - below >= LANES_APART) && (above == null || above - lane >= LANES_APART);
+        if (apart) {
+            lanes.add(lane);
         }
     }
 
@@ -83,14 +97,20 @@ final class Grid {
         }
     }
 
+    /** How near to a segment another may not run along it. */
+    static double tooNear(Segment segment) {
+        return segment.end() ? TOO_NEAR_AN_END : TOO_NEAR;
+    }
+
     /** Charges for running along a laid segment, and for crossing it. */
     private void charge(Segment segment, double[] along, double[] across, boolean isFlat) {
         int start = before(along, segment.low());
-        for (int j = before(across, segment.level() - TOO_NEAR);
-                j < across.length && across[j] < segment.level() + TOO_NEAR;
+        double tooNear = tooNear(segment);
+        for (int j = before(across, segment.level() - tooNear);
+                j < across.length && across[j] < segment.level() + tooNear;
                 j++) {
             for (int i = start; i < along.length - 1 && along[i] < segment.high(); i++) {
-                if (along[i + 1] > segment.low() && Math.abs(across[j] - segment.level()) < TOO_NEAR) {
+                if (along[i + 1] > segment.low() && Math.abs(across[j] - segment.level()) < tooNear) {
                     add(isFlat ? flat : steep, isFlat, i, j, SHARING_COST);
                 }
             }

@@ -2,6 +2,7 @@ package ableschema.diagram.route;
 
 import ableschema.core.design.Id;
 import ableschema.diagram.geometry.Area;
+import ableschema.diagram.geometry.Point;
 import ableschema.diagram.route.Port.Side;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -29,7 +30,20 @@ final class Ports {
     private record Use(int line, boolean first, double towards) {}
 
     /** Both ports of each line. */
-    record Pair(Port first, Port second) {}
+    record Pair(Port first, Port second) {
+        /** Whether a line can go from one out and into the other without turning back. */
+        boolean isFacing() {
+            Point from = first.out();
+            Point to = second.out();
+            return first.side() == opposite(second.side())
+                    && switch (first.side()) {
+                        case RIGHT -> from.x() <= to.x();
+                        case LEFT -> from.x() >= to.x();
+                        case BOTTOM -> from.y() <= to.y();
+                        case TOP -> from.y() >= to.y();
+                    };
+        }
+    }
 
     static List<Pair> of(List<Route.Wanted> lines, Map<Id, Area> cards) {
         var ports = new Ports(cards);

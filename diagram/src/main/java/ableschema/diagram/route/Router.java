@@ -7,8 +7,10 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.HashSet;
+import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.IntStream;
 
@@ -22,11 +24,13 @@ public final class Router {
     private static final int ROUNDS = 3;
 
     private final Map<Id, Area> cards;
-    private final List<Segment> taken = new ArrayList<>();
+    private final Laid laid;
+    private final Map<Route, List<Segment>> segments = new IdentityHashMap<>();
     private final Set<Integer> crowded = new HashSet<>();
 
     public Router(Map<Id, Area> cards) {
         this.cards = Map.copyOf(cards);
+        this.laid = new Laid(this.cards);
     }
 
     /** Returns a route for each wanted line, in their order. */
@@ -46,8 +50,8 @@ public final class Router {
         Route[] routes = new Route[lines.size()];
         for (int i = 0; i < lines.size(); i++) {
             Ports.Pair pair = ports.get(i);
-            taken.add(new Segment(pair.first().edge(), pair.first().out(), true));
-            taken.add(new Segment(pair.second().edge(), pair.second().out(), true));
+            laid.add(new Segment(pair.first().edge(), pair.first().out(), true));
+            laid.add(new Segment(pair.second().edge(), pair.second().out(), true));
             Route route = known.get(lines.get(i));
             if (route != null
                     && route.connects(pair.first().edge(), pair.second().edge())
@@ -78,7 +82,7 @@ public final class Router {
                 .filter(i -> !crowded.contains(i) && isInTheWay(routes[i]))
                 .toList();
         for (int i : bad) {
-            taken.removeAll(segments(routes[i]));
+            takeUp(routes[i]);
             Route again = route(ports.get(i));
             if (again.equals(routes[i])) {
                 crowded.add(i);
@@ -90,18 +94,10 @@ public final class Router {
     }
 
     private boolean isInTheWay(Route route) {
-        List<Segment> own = segments(route);
-        return own.stream().anyMatch(segment -> taken.stream()
+        List<Segment> own = segments.getOrDefault(route, List.of());
+        return own.stream().anyMatch(segment -> laid.segments(segment.area().grown(Grid.TOO_NEAR)).stream()
                 .anyMatch(other -> segment.crossesEnd(other)
                         || (!other.end() && !own.contains(other) && segment.runsAlong(other))));
-    }
-
-    private static List<Segment> segments(Route route) {
-        var segments = new ArrayList<Segment>();
-        for (int i = 1; i < route.points().size(); i++) {
-            segments.add(new Segment(route.points().get(i - 1), route.points().get(i), false));
-        }
-        return segments;
     }
 
     /** Where cards stand now that stood elsewhere, or nowhere, before. */
@@ -117,24 +113,41 @@ public final class Router {
     }
 
     private void lay(Route route) {
-        taken.addAll(segments(route));
+        var stretches = new ArrayList<Segment>();
+        for (int i = 1; i < route.points().size(); i++) {
+            stretches.add(new Segment(route.points().get(i - 1), route.points().get(i), false));
+        }
+        stretches.forEach(laid::add);
+        segments.put(route, stretches);
+    }
+
+    private void takeUp(Route route) {
+        List<Segment> stretches = segments.remove(route);
+        if (stretches != null) {
+            stretches.forEach(laid::remove);
+        }
     }
 
     private Route route(Ports.Pair pair) {
-        Point from = pair.first().out();
-        Point to = pair.second().out();
         var path = new ArrayList<Point>();
         path.add(pair.first().edge());
-        path.addAll(way(from, to, pair.first().side().isFlat()));
+        path.addAll(way(pair));
         path.add(pair.second().edge());
         return new Route(withoutStraight(path));
     }
 
-    /** Looks near the two ends first; where that finds no way that is its own, farther and on finer lanes. */
-    private List<Point> way(Point from, Point to, boolean startsFlat) {
-        Search.Found found = new Search(Grid.near(from, to, cards.values(), taken), from, to).path(startsFlat);
+    /** Tries the simple way first, then searches near the two ends, and where all of that is taken, farther away. */
+    private List<Point> way(Ports.Pair pair) {
+        Point from = pair.first().out();
+        Point to = pair.second().out();
+        boolean flat = pair.first().side().isFlat();
+        Optional<List<Point>> simple = pair.isFacing() ? new Zigzag(laid, from, to, flat).path() : Optional.empty();
+        if (simple.isPresent()) {
+            return simple.get();
+        }
+        Search.Found found = new Search(Grid.near(from, to, laid), from, to).path(flat);
         if (!found.isClear()) {
-            Search.Found wider = new Search(Grid.wide(from, to, cards.values(), taken), from, to).path(startsFlat);
+            Search.Found wider = new Search(Grid.wide(from, to, laid), from, to).path(flat);
             return wider.cost() < found.cost() ? wider.points() : found.points();
         }
         return found.points();

@@ -1,5 +1,6 @@
 package ableschema.diagram.route;
 
+import ableschema.diagram.geometry.Area;
 import ableschema.diagram.geometry.Point;
 
 /**
@@ -45,5 +46,24 @@ record Segment(Point a, Point b, boolean end) {
                 && other.level() < high()
                 && other.low() <= level()
                 && level() <= other.high();
+    }
+
+    /** Whether both run the same way, nearer than {@code within} to each other. */
+    boolean isNearlyAlong(Segment other, double within) {
+        return isFlat() == other.isFlat()
+                && Math.abs(level() - other.level()) < within
+                && Math.min(high(), other.high()) - Math.max(low(), other.low()) > 0;
+    }
+
+    boolean crosses(Segment other) {
+        return isFlat() != other.isFlat()
+                && low() < other.level()
+                && other.level() < high()
+                && other.low() < level()
+                && level() < other.high();
+    }
+
+    Area area() {
+        return a.to(b);
     }
 }

@@ -1,0 +1,20 @@
+package ableschema.bench;
+
+import ableschema.core.document.Document;
+import ableschema.diagram.LargeDesign;
+import ableschema.diagram.layout.AutoLayout;
+
+/** The design that the limits speak of: 1,000 entities with 10,000 attributes and 1,500 relationships. */
+final class Designs {
+
+    private Designs() {}
+
+    static Document large() {
+        return LargeDesign.of(2, 1000, 10, 1500);
+    }
+
+    static Document placed() {
+        Document large = large();
+        return large.moved(AutoLayout.of(large));
+    }
+}
