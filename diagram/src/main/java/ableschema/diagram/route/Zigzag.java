@@ -14,16 +14,25 @@ import java.util.Optional;
 final class Zigzag {
 
     private static final double STEP = 8;
+    private static final double MOST_STEPS = 40;
     private static final double OFF_MIDDLE = 0.02;
 
-    private final Laid laid;
+    private final List<Area> cards;
+    private final List<Segment> others;
     private final Point from;
     private final Point to;
     private final boolean flat;
 
     /** @param flat whether the line leaves and arrives flat */
     Zigzag(Laid laid, Point from, Point to, boolean flat) {
-        this.laid = laid;
+        Area between = from.to(to).grown(Grid.TOO_NEAR_AN_END);
+        this.cards = laid.cards(between).stream()
+                .map(card -> card.grown(Grid.CLEARANCE - 1))
+                .filter(between::meets)
+                .toList();
+        this.others = laid.segments(between).stream()
+                .filter(segment -> segment.area().grown(1).meets(between))
+                .toList();
         this.from = from;
         this.to = to;
         this.flat = flat;
@@ -41,7 +50,8 @@ final class Zigzag {
         double best = Double.POSITIVE_INFINITY;
         Optional<List<Point>> found = Optional.empty();
         double half = Math.abs(end - start) / 2;
-        for (double off = 0; off <= half; off += STEP) {
+        double step = Math.max(STEP, half / MOST_STEPS);
+        for (double off = 0; off <= half; off += step) {
             for (double at : new double[] {middle - off, middle + off}) {
                 List<Point> path = through(at);
                 double cost = cost(path) + off * OFF_MIDDLE;
@@ -68,10 +78,12 @@ final class Zigzag {
         double crossings = 0;
         for (Segment segment : segments(path)) {
             Area area = segment.area();
-            if (laid.cards(area).stream().anyMatch(card -> inside(card.grown(Grid.CLEARANCE - 1), area))) {
-                return Double.POSITIVE_INFINITY;
+            for (Area card : cards) {
+                if (inside(card, area)) {
+                    return Double.POSITIVE_INFINITY;
+                }
             }
-            for (Segment other : laid.segments(area.grown(Grid.TOO_NEAR_AN_END))) {
+            for (Segment other : others) {
                 if (segment.isNearlyAlong(other, Grid.tooNear(other)) || segment.crossesEnd(other)) {
                     return Double.POSITIVE_INFINITY;
                 }
