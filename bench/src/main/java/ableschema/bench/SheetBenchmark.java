@@ -135,48 +135,38 @@ public class SheetBenchmark {
         }
     }
 
-    @Benchmark
-    public void pan(Panning panning) throws InterruptedException {
-        panning.sheet().frames.next();
-    }
-
     /** Pans in every frame, on and on in one direction and then back, so that new parts come into view in each. */
     @State(Scope.Benchmark)
-    public static class Panning extends Sheet {
+    public static class Panning {
         @Setup
-        public void begin() {
-            Sheet sheet = sheet();
+        public void begin(Sheet sheet) {
             sheet.frames.each(() -> {
                 int at = sheet.step++ % 240;
                 sheet.sheet.pan(at < 120 ? -16 : 16, at < 120 ? -9 : 9);
             });
         }
-
-        Sheet sheet() {
-            return this;
-        }
     }
 
     @Benchmark
-    public void zoom(Zooming zooming) throws InterruptedException {
-        zooming.sheet().frames.next();
+    public void pan(Sheet sheet, Panning panning) throws InterruptedException {
+        sheet.frames.next();
     }
 
     /** Zooms in every frame, nearer and farther again. */
     @State(Scope.Benchmark)
-    public static class Zooming extends Sheet {
+    public static class Zooming {
         @Setup
-        public void begin() {
-            Sheet sheet = sheet();
+        public void begin(Sheet sheet) {
             sheet.frames.each(() -> {
                 int at = sheet.step++ % 40;
                 sheet.sheet.zoom(at < 20 ? 1.02 : 1 / 1.02, 640, 400);
             });
         }
+    }
 
-        Sheet sheet() {
-            return this;
-        }
+    @Benchmark
+    public void zoom(Sheet sheet, Zooming zooming) throws InterruptedException {
+        sheet.frames.next();
     }
 
     /** The whole window with the large design. */

@@ -5,7 +5,6 @@ import ableschema.core.store.DocumentFile;
 import ableschema.core.store.FileProblem;
 import ableschema.desktop.workspace.Workspace;
 import java.io.IOException;
-import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Optional;
@@ -27,6 +26,7 @@ public final class Autosave {
 
     private final Workspace workspace;
     private final Path folder;
+    private Optional<Path> kept = Optional.empty();
     private final PauseTransition pause = new PauseTransition(PAUSE);
     private final ExecutorService writing = Executors.newSingleThreadExecutor(work -> {
         var thread = new Thread(work, "able-autosave");
@@ -73,6 +73,7 @@ public final class Autosave {
 
     private void keep() {
         Path file = file();
+        kept = Optional.of(file);
         Document document = workspace.document();
         writing.execute(() -> {
             try {
@@ -101,14 +102,23 @@ public final class Autosave {
         }
     }
 
-    /** Takes the kept file away. */
+    /** Takes away what was kept in this run, as it has been saved or is not wanted. */
     public void forget() {
-        Path file = file();
+        kept.ifPresent(this::remove);
+        kept = Optional.empty();
+    }
+
+    /** Takes away what a crash left of the open design. */
+    void dropLeft() {
+        remove(file());
+    }
+
+    private void remove(Path file) {
         writing.execute(() -> {
             try {
                 Files.deleteIfExists(file);
             } catch (IOException e) {
-                throw new UncheckedIOException("while taking away " + file, e);
+                LOG.warn("{} could not be taken away", file, e);
             }
         });
     }

@@ -18,6 +18,7 @@ public final class FileActions {
 
     private final Workspace workspace;
     private final Window window;
+    private Runnable opened = () -> {};
 
     FileActions(Workspace workspace, Window window) {
         this.workspace = workspace;
@@ -29,11 +30,17 @@ public final class FileActions {
         try {
             workspace.open(DocumentFile.read(file), Optional.of(file));
             workspace.say("opened " + file.getFileName());
+            opened.run();
             return true;
         } catch (FileProblem e) {
             workspace.complain(String.valueOf(e.getMessage()));
             return false;
         }
+    }
+
+    /** Has something done each time when a file has been opened. */
+    void onOpened(Runnable action) {
+        opened = action;
     }
 
     void chooseAndOpen() {

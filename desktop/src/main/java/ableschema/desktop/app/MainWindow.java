@@ -87,6 +87,7 @@ public final class MainWindow {
     /** Keeps each change in a file of its own until the next save, and offers what an earlier run left. */
     public void keepChanges() {
         recovery.offer();
+        files.onOpened(recovery::offer);
         autosave.begin();
     }
 

@@ -28,7 +28,9 @@ final class RecoveryBar extends HBox {
         setManaged(false);
     }
 
+    /** Offers what was left of the design that is open now, if anything was. */
     void offer() {
+        hide();
         autosave.left().ifPresent(this::offer);
     }
 
@@ -44,7 +46,7 @@ final class RecoveryBar extends HBox {
                             hide();
                         }),
                         Controls.button("leave-recovered", "Leave them", () -> {
-                            autosave.forget();
+                            autosave.dropLeft();
                             hide();
                         }));
         setVisible(true);

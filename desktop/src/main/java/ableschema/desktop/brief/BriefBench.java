@@ -57,7 +57,7 @@ public final class BriefBench extends VBox {
         header.getStyleClass().add("sheet-header");
         header.setAlignment(Pos.CENTER_LEFT);
         getChildren().addAll(header, pages);
-        workspace.documentProperty().addListener((o, before, now) -> later());
+        workspace.onMeaning(this::later);
         visibleProperty().addListener((o, before, now) -> build());
         build();
     }

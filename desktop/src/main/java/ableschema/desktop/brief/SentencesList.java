@@ -60,7 +60,7 @@ final class SentencesList extends VBox {
         list.getStyleClass().add("sentences");
         VBox.setVgrow(list, Priority.ALWAYS);
         getChildren().addAll(head, list);
-        workspace.documentProperty().addListener((o, before, now) -> later());
+        workspace.onMeaning(this::later);
         visibleProperty().addListener((o, before, now) -> build());
         build();
     }

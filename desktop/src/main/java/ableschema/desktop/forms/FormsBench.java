@@ -55,7 +55,7 @@ public final class FormsBench extends ScrollPane {
         content.getStyleClass().add("bench");
         setContent(content);
         setFitToWidth(true);
-        workspace.documentProperty().addListener((o, before, now) -> afresh());
+        workspace.onMeaning(this::afresh);
         workspace.stepProperty().addListener((o, before, now) -> afresh());
         workspace.chosenProperty().addListener((o, before, now) -> afresh());
         widthProperty().addListener((o, before, now) -> showIfInView());

@@ -56,7 +56,7 @@ public final class GlossView extends VBox {
         scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
         VBox.setVgrow(scroll, Priority.ALWAYS);
         getChildren().add(scroll);
-        workspace.documentProperty().addListener((o, before, now) -> later());
+        workspace.onMeaning(this::later);
         workspace.chosenProperty().addListener((o, before, now) -> {
             allSentences = false;
             later();

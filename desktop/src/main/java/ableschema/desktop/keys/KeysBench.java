@@ -47,7 +47,7 @@ public final class KeysBench extends ScrollPane {
         content.getStyleClass().add("bench");
         setContent(content);
         setFitToWidth(true);
-        workspace.documentProperty().addListener((o, before, now) -> showIfInView());
+        workspace.onMeaning(this::showIfInView);
         workspace.stepProperty().addListener((o, before, now) -> showIfInView());
         workspace.chosenProperty().addListener((o, before, now) -> {
             picked = Optional.empty();

@@ -56,7 +56,8 @@ public final class RouteView extends VBox {
             label.getStyleClass().add("note");
             getChildren().add(label);
         }
-        workspace.documentProperty().addListener((o, before, now) -> count());
+        workspace.onMeaning(this::count);
+        workspace.documentProperty().addListener((o, before, now) -> nameFile());
         workspace.stepProperty().addListener((o, before, now) -> light());
         workspace.noticeProperty().addListener((o, before, now) -> nameFile());
         count();

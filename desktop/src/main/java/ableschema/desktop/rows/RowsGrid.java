@@ -63,7 +63,7 @@ public final class RowsGrid extends VBox {
         judgement.getStyleClass().add("judgement");
         judgement.setId("rows-judgement");
         getChildren().addAll(header(), table, judgement);
-        workspace.documentProperty().addListener((o, before, now) -> show());
+        workspace.onMeaning(this::show);
         workspace.chosenProperty().addListener((o, before, now) -> show());
         title.selectedProperty().addListener((o, before, now) -> show());
         show();

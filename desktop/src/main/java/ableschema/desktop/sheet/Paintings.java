@@ -13,6 +13,7 @@ import ableschema.diagram.picture.Picture;
 import ableschema.diagram.picture.Picture.DrawnLink;
 import ableschema.diagram.picture.Picture.PlacedCard;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.HashMap;
 import java.util.IdentityHashMap;
 import java.util.List;
@@ -71,6 +72,8 @@ final class Paintings {
     Painting of(Picture picture, Detail detail, Light light, Palette palette) {
         var fresh = new HashMap<Key, Painting.Part>();
         var parts = new ArrayList<Painting.Part>();
+        Set<Object> lines = Collections.newSetFromMap(new IdentityHashMap<>());
+        lines.addAll(picture.lines());
         for (int layer = 0; layer <= WORDS; layer++) {
             for (DrawnLink link : picture.lines()) {
                 boolean lit = light.chosen().contains(link.link().relationship());
@@ -86,7 +89,7 @@ final class Paintings {
             }
         }
         known = fresh;
-        bounds.keySet().retainAll(picture.lines());
+        bounds.keySet().removeIf(line -> !lines.contains(line));
         return new Painting(parts, palette);
     }
 

@@ -57,6 +57,9 @@ public final class SheetView extends Pane {
     private final SheetGestures gestures;
     private Picture picture;
     private Optional<Document> drawn = Optional.empty();
+    private Contents contents = new Contents(List.of(), List.of());
+    private List<Object> contentsOf = List.of();
+    private Design contentsDesign = Design.EMPTY;
     private Detail drawnDetail = Detail.EVERYTHING;
     private boolean fitted;
     private Runnable zoomed = () -> {};
@@ -117,17 +120,32 @@ public final class SheetView extends Pane {
 
     private Picture picture() {
         Document document = workspace.document();
-        Contents all = Contents.of(document, workspace.viewProperty().get());
-        Contents shown = workspace
-                .focusProperty()
-                .get()
-                .map(id -> all.only(all.neighbours(id), document.design()))
-                .orElse(all);
         return PictureMaker.after(
                 picture,
-                shown,
+                contents(),
                 document.diagram().positions(),
                 document.diagram().notation());
+    }
+
+    /** What the picture shows, worked out anew only where the design or the way it is looked at has changed. */
+    private Contents contents() {
+        Document document = workspace.document();
+        List<Object> of = List.of(
+                document.rules(),
+                document.diagram().part(),
+                workspace.viewProperty().get(),
+                workspace.focusProperty().get());
+        if (!of.equals(contentsOf) || contentsDesign != document.design()) {
+            Contents all = Contents.of(document, workspace.viewProperty().get());
+            contents = workspace
+                    .focusProperty()
+                    .get()
+                    .map(id -> all.only(all.neighbours(id), document.design()))
+                    .orElse(all);
+            contentsOf = of;
+            contentsDesign = document.design();
+        }
+        return contents;
     }
 
     private void draw() {
@@ -399,6 +417,11 @@ public final class SheetView extends Pane {
         content.setScaleX(zoom);
         content.setScaleY(zoom);
         zoomed.run();
+    }
+
+    /** Paints everything in view anew, as it should look after all that was shifted and scaled. */
+    public void paintAfresh() {
+        rest();
     }
 
     /** Paints anew with the detail that can be read at this zoom. */

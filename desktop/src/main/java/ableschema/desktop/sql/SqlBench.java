@@ -57,7 +57,7 @@ public final class SqlBench extends VBox {
         verdict.getStyleClass().add("note");
         verdict.setWrapText(true);
         getChildren().addAll(header(), place, verdict);
-        workspace.documentProperty().addListener((o, before, now) -> showIfInView());
+        workspace.onMeaning(this::showIfInView);
         workspace.chosenProperty().addListener((o, before, now) -> showIfInView());
         workspace.stepProperty().addListener((o, before, now) -> showIfInView());
         showIfInView();

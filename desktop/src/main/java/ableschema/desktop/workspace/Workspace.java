@@ -17,6 +17,7 @@ import ableschema.core.sql.Dialects;
 import ableschema.diagram.layout.AutoLayout;
 import ableschema.diagram.picture.View;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Collections;
 import java.util.LinkedHashSet;
@@ -51,6 +52,7 @@ public final class Workspace {
     private History history;
     private Document lastSaved;
     private Optional<Path> file = Optional.empty();
+    private final List<Runnable> meaningChanges = new ArrayList<>();
     private Runnable placedWell = () -> {};
 
     public Workspace(Document document, IdSource ids) {
@@ -176,7 +178,10 @@ public final class Workspace {
     private void show() {
         Document next = history.present();
         Document current = document.get();
-        if (next.design() != current.design() || !next.rules().equals(current.rules())) {
+        boolean meaning = next.design() != current.design()
+                || !next.rules().equals(current.rules())
+                || !next.title().equals(current.title());
+        if (meaning) {
             before = schema;
             schema = next.schema();
         }
@@ -188,6 +193,14 @@ public final class Workspace {
         }
         focus.set(focus.get().filter(next.design()::knows));
         document.set(next);
+        if (meaning) {
+            meaningChanges.forEach(Runnable::run);
+        }
+    }
+
+    /** Has something done after each change of the design or the house rules; a moved card is none. */
+    public void onMeaning(Runnable action) {
+        meaningChanges.add(action);
     }
 
     /** Puts another document in place, with a history of its own. */
