@@ -1,5 +1,6 @@
 package ableschema.bench;
 
+import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.Semaphore;
 import java.util.function.Supplier;
@@ -80,15 +81,16 @@ final class Frames {
 
     /** Runs something on the window's thread and waits for it. */
     static void on(Runnable action) {
-        var done = new CountDownLatch(1);
+        var done = new CompletableFuture<Boolean>();
         Platform.runLater(() -> {
             try {
                 action.run();
-            } finally {
-                done.countDown();
+                done.complete(true);
+            } catch (RuntimeException e) {
+                done.completeExceptionally(e);
             }
         });
-        await(done);
+        done.join();
     }
 
     private static void await(CountDownLatch latch) {

@@ -8,16 +8,21 @@ import ableschema.core.edit.MoveCards;
 import ableschema.desktop.app.MainWindow;
 import ableschema.desktop.sheet.SheetView;
 import ableschema.desktop.workspace.Workspace;
+import java.util.Arrays;
 import java.util.Map;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicReference;
 import javafx.event.Event;
+import javafx.event.EventType;
 import javafx.scene.Group;
+import javafx.scene.Node;
 import javafx.scene.control.TextField;
 import javafx.scene.image.ImageView;
 import javafx.scene.image.WritableImage;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
+import javafx.scene.input.MouseButton;
+import javafx.scene.input.MouseEvent;
 import javafx.scene.layout.Pane;
 import javafx.scene.paint.Color;
 import javafx.scene.shape.Rectangle;
@@ -25,6 +30,7 @@ import javafx.stage.Stage;
 import org.openjdk.jmh.annotations.Benchmark;
 import org.openjdk.jmh.annotations.BenchmarkMode;
 import org.openjdk.jmh.annotations.Fork;
+import org.openjdk.jmh.annotations.Level;
 import org.openjdk.jmh.annotations.Measurement;
 import org.openjdk.jmh.annotations.Mode;
 import org.openjdk.jmh.annotations.OutputTimeUnit;
@@ -169,6 +175,36 @@ public class SheetBenchmark {
         sheet.frames.next();
     }
 
+    /** From a step of zooming until the sheet is sharp again; at the end every pixel is compared with a fresh painting. */
+    @State(Scope.Benchmark)
+    public static class Resting {
+        private Sheet sheet = new Sheet();
+
+        @Setup
+        public void take(Sheet opened) {
+            sheet = opened;
+        }
+
+        @TearDown(Level.Iteration)
+        public void compare() {
+            Frames.on(() -> {
+                int[] seen = Pixels.of(sheet.sheet);
+                sheet.sheet.paintAfresh();
+                if (!Arrays.equals(seen, Pixels.of(sheet.sheet))) {
+                    throw new IllegalStateException("the sheet at rest is not as painted afresh");
+                }
+            });
+        }
+    }
+
+    @Benchmark
+    public void sharpAfterZoom(Sheet sheet, Resting resting) throws InterruptedException {
+        Frames.on(() -> sheet.sheet.zoom(sheet.step++ % 2 == 0 ? 1.1 : 1 / 1.1, 640, 400));
+        do {
+            sheet.frames.next();
+        } while (!sheet.sheet.isSharp());
+    }
+
     /** The whole window with the large design. */
     @State(Scope.Benchmark)
     public static class Window {
@@ -208,6 +244,44 @@ public class SheetBenchmark {
             window.workspace.apply(
                     new MoveCards(Map.of(window.card, new Position(at.x() + by, at.y() + by)), "move a card"));
         });
+    }
+
+    /** A card is carried one step, as in a drag, until that is on the screen. */
+    @Benchmark
+    public void carryCard(Window window) throws InterruptedException {
+        window.frames.once(() -> {
+            Node card = window.window.scene().lookup("#card-thing-500");
+            var at = card.localToScene(30, 15);
+            double by = window.step++ % 2 == 0 ? 9 : -9;
+            if (window.step == 1) {
+                mouse(card, MouseEvent.MOUSE_PRESSED, at.getX(), at.getY());
+            }
+            mouse(card, MouseEvent.MOUSE_DRAGGED, at.getX() + by, at.getY() + by);
+        });
+    }
+
+    private static void mouse(Node node, EventType<MouseEvent> type, double x, double y) {
+        Event.fireEvent(
+                node,
+                new MouseEvent(
+                        type,
+                        x,
+                        y,
+                        x,
+                        y,
+                        MouseButton.PRIMARY,
+                        1,
+                        false,
+                        false,
+                        false,
+                        true,
+                        true,
+                        false,
+                        false,
+                        false,
+                        false,
+                        true,
+                        null));
     }
 
     /** A letter is typed in the rule line, and understood, until it is on the screen. */

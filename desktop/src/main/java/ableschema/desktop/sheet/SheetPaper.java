@@ -105,6 +105,11 @@ final class SheetPaper extends ImageView {
         });
     }
 
+    /** Whether all is painted for where the window stands, and nothing scaled. */
+    boolean isSharp() {
+        return painted.equals(stand);
+    }
+
     /** Paints everything anew where the window stands now. */
     void repaint() {
         rest.stop();

@@ -171,10 +171,7 @@ public final class SheetView extends Pane {
     /** Makes a card's node anew only where the card itself has changed. */
     private void show(Id id, PlacedCard card, Detail detail) {
         CardNode known = nodes.get(id);
-        boolean same = known != null
-                && known.placed().card().equals(card.card())
-                && known.placed().area().equals(card.area())
-                && known.detail() == detail;
+        boolean same = known != null && known.placed() == card && known.detail() == detail;
         if (!same) {
             var node = new CardNode(card, detail);
             cards.getChildren().remove(known);
@@ -417,6 +414,11 @@ public final class SheetView extends Pane {
         content.setScaleX(zoom);
         content.setScaleY(zoom);
         zoomed.run();
+    }
+
+    /** Whether the sheet is painted for this zoom, and not only scaled. */
+    public boolean isSharp() {
+        return paper.isSharp();
     }
 
     /** Paints everything in view anew, as it should look after all that was shifted and scaled. */

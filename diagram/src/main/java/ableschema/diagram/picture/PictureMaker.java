@@ -41,15 +41,24 @@ public final class PictureMaker {
         var cards = new LinkedHashMap<Id, PlacedCard>();
         for (Card card : contents.cards()) {
             Position at = positions.getOrDefault(card.id(), new Position(0, 0));
-            var placed = new PlacedCard(card, card.at(at.x(), at.y()));
-            PlacedCard known = before.cards().get(card.id());
-            cards.put(card.id(), placed.equals(known) ? known : placed);
+            cards.put(card.id(), placed(card, at, before.cards().get(card.id())));
         }
         List<Link> links = contents.links().stream()
                 .filter(l -> cards.containsKey(l.first().card())
                         && cards.containsKey(l.second().card()))
                 .toList();
         return new Picture(cards, new Lines(cards, before, notation).of(links), notation);
+    }
+
+    /** A card that has not changed keeps its size, which takes long to measure; one that has not moved either is the same. */
+    private static PlacedCard placed(Card card, Position at, @Nullable PlacedCard known) {
+        if (known == null || !known.card().equals(card)) {
+            return new PlacedCard(card, card.at(at.x(), at.y()));
+        }
+        Area area = known.area();
+        return area.x() == at.x() && area.y() == at.y()
+                ? known
+                : new PlacedCard(card, new Area(at.x(), at.y(), area.width(), area.height()));
     }
 
     /** Lays and draws the lines between cards; a line that no change comes near stays the same instance. */

@@ -5,10 +5,13 @@ import ableschema.diagram.geometry.Area;
 import ableschema.diagram.geometry.Point;
 import ableschema.diagram.route.Port.Side;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.Comparator;
 import java.util.HashMap;
+import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 
 /** Gives each end of each wanted line a side of its card and a place on that side, in the order of the other ends. */
 final class Ports {
@@ -91,42 +94,41 @@ final class Ports {
     private List<Pair> placed(int count) {
         Port[] first = new Port[count];
         Port[] second = new Port[count];
+        Set<Port> alone = Collections.newSetFromMap(new IdentityHashMap<>());
         uses.forEach((key, list) -> {
             list.sort(Comparator.comparingDouble(Use::towards).thenComparingInt(Use::line));
             for (int i = 0; i < list.size(); i++) {
                 Use use = list.get(i);
                 var port = new Port(cards.get(key.card()), key.side(), (i + 1.0) / (list.size() + 1));
                 (use.first() ? first : second)[use.line()] = port;
+                if (list.size() == 1) {
+                    alone.add(port);
+                }
             }
         });
         var pairs = new ArrayList<Pair>();
         for (int i = 0; i < count; i++) {
-            pairs.add(levelled(new Pair(first[i], second[i])));
+            pairs.add(levelled(new Pair(first[i], second[i]), alone));
         }
         return pairs;
     }
 
     /** Brings two facing ports that are nearly level onto one level, by moving one that is alone on its side. */
-    private Pair levelled(Pair pair) {
+    private static Pair levelled(Pair pair, Set<Port> alone) {
         boolean facing = pair.first().side() == opposite(pair.second().side());
         double apart = Math.abs(level(pair.first()) - level(pair.second()));
         if (!facing || apart > NEARLY_LEVEL) {
             return pair;
         }
-        if (isAlone(pair.second()) || apart <= HARDLY_OFF) {
+        if (alone.contains(pair.second()) || apart <= HARDLY_OFF) {
             return new Pair(pair.first(), pair.second().movedTo(level(pair.first())));
         }
-        return isAlone(pair.first()) ? new Pair(pair.first().movedTo(level(pair.second())), pair.second()) : pair;
+        return alone.contains(pair.first())
+                ? new Pair(pair.first().movedTo(level(pair.second())), pair.second())
+                : pair;
     }
 
     private static double level(Port port) {
         return port.side().isFlat() ? port.edge().y() : port.edge().x();
-    }
-
-    private boolean isAlone(Port port) {
-        return uses.entrySet().stream()
-                .filter(e ->
-                        e.getKey().side() == port.side() && cards.get(e.getKey().card()) == port.card())
-                .allMatch(e -> e.getValue().size() == 1);
     }
 }
