@@ -36,7 +36,7 @@ import javafx.stage.FileChooser;
 /** All sentences of the design, to be read with those who know the business: each confirmed, or wrong with a remark. */
 final class SentencesList extends VBox {
 
-    private static final int LINE_LETTERS = 84;
+    private static final int LINE_LETTERS = 95;
     private static final PseudoClass CHOSEN = PseudoClass.getPseudoClass("chosen");
 
     private final Workspace workspace;

@@ -3,6 +3,7 @@ package ableschema.desktop.rule;
 import ableschema.core.words.Completion;
 import ableschema.core.words.RuleLine;
 import ableschema.core.words.Understanding;
+import ableschema.desktop.controls.Controls;
 import ableschema.desktop.workspace.Step;
 import ableschema.desktop.workspace.Workspace;
 import ableschema.desktop.workspace.Workspace.Notice;
@@ -11,6 +12,7 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import javafx.css.PseudoClass;
 import javafx.geometry.Pos;
+import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
@@ -42,7 +44,14 @@ public final class RuleLineView extends HBox {
         answer.setId("rule-answer");
         answer.getStyleClass().add("rule-answer");
         answer.setMaxWidth(620);
-        getChildren().addAll(sign, line, answer);
+        Button stop = Controls.button("stop", "stop", workspace.background()::stop);
+        stop.setVisible(false);
+        stop.setManaged(false);
+        workspace.background().runningProperty().addListener((o, before, now) -> {
+            stop.setVisible(now.isPresent());
+            stop.setManaged(now.isPresent());
+        });
+        getChildren().addAll(sign, line, answer, stop);
         line.textProperty().addListener((o, before, now) -> {
             proposed = now.isBlank() ? List.of() : new Completion(workspace.design()).at(now);
             understand();

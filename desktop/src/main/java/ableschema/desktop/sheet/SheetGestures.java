@@ -6,6 +6,7 @@ import ableschema.core.design.End;
 import ableschema.core.design.Id;
 import ableschema.core.design.IdKind;
 import ableschema.core.design.Relationship;
+import ableschema.core.words.Sentences;
 import ableschema.desktop.marks.FxMarks;
 import ableschema.desktop.workspace.Workspace;
 import ableschema.diagram.picture.Ink;
@@ -13,6 +14,7 @@ import ableschema.diagram.picture.View;
 import java.util.Optional;
 import javafx.geometry.Point2D;
 import javafx.scene.Cursor;
+import javafx.scene.control.Label;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.input.MouseButton;
 import javafx.scene.input.MouseEvent;
@@ -29,6 +31,7 @@ final class SheetGestures {
     private final Workspace workspace;
     private final SheetEntry entry;
     private final SheetKeys keys;
+    private final Label reading = new Label();
     private Drag drag = Drag.NONE;
     private Optional<Point2D> lastClick = Optional.empty();
 
@@ -44,6 +47,11 @@ final class SheetGestures {
     }
 
     void install() {
+        reading.setId("reading");
+        reading.getStyleClass().add("reading");
+        reading.setMouseTransparent(true);
+        reading.setVisible(false);
+        sheet.addOver(reading);
         sheet.addEventHandler(MouseEvent.MOUSE_PRESSED, this::press);
         sheet.addEventHandler(MouseEvent.MOUSE_DRAGGED, event -> drag.to(place(event), event));
         sheet.addEventHandler(MouseEvent.MOUSE_RELEASED, event -> {
@@ -127,6 +135,21 @@ final class SheetGestures {
                         && node.isEdge(place.getX() - node.getLayoutX(), place.getY() - node.getLayoutY()))
                 .isPresent();
         sheet.setCursor(edge ? Cursor.CROSSHAIR : Cursor.DEFAULT);
+        read(place);
+    }
+
+    /** Reads the sentence of the relationship under the pointer, from the end that is nearer to it. */
+    private void read(Point2D place) {
+        Optional<String> sentence = sheet.at(place)
+                .flatMap(workspace.design()::relationship)
+                .map(r -> new Sentences(workspace.design()).reading(r, sheet.nearerEnd(r, place)))
+                .map(reading -> "Each " + reading + ".");
+        reading.setVisible(sentence.isPresent());
+        sentence.ifPresent(text -> {
+            reading.setText(text);
+            reading.relocate(place.getX() + 12, place.getY() + 14);
+            reading.toFront();
+        });
     }
 
     private void scroll(ScrollEvent event) {

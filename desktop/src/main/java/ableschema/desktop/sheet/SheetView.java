@@ -4,6 +4,7 @@ import ableschema.core.design.Design;
 import ableschema.core.design.Id;
 import ableschema.core.design.Judgement;
 import ableschema.core.design.Relationship;
+import ableschema.core.design.Side;
 import ableschema.core.document.Detail;
 import ableschema.core.document.Document;
 import ableschema.core.document.Notation;
@@ -292,6 +293,20 @@ public final class SheetView extends Pane {
                 .findFirst()
                 .map(line -> line.points().get(line.points().size() / 2))
                 .map(point -> new Point2D(point.x(), point.y()));
+    }
+
+    /** The end of a relationship's line that is nearer to a place. */
+    Side nearerEnd(Relationship relationship, Point2D place) {
+        return picture.lines().stream()
+                .filter(line -> line.link().relationship().equals(relationship.id()))
+                .findFirst()
+                .filter(line -> {
+                    Point first = line.points().get(0);
+                    Point last = line.points().get(line.points().size() - 1);
+                    return place.distance(last.x(), last.y()) < place.distance(first.x(), first.y());
+                })
+                .map(line -> Side.SECOND)
+                .orElse(Side.FIRST);
     }
 
     /** Shows a node over the picture, at places of the picture. */

@@ -262,4 +262,29 @@ class ManyCardsTest extends WindowFixture {
         robot.interact(workspace::undo);
         assertThat(workspace.document()).isEqualTo(before);
     }
+
+    @Test
+    void a_line_reads_its_sentence_from_the_end_that_is_pointed_at(FxRobot robot) {
+        openDemo(robot, "alder-valley");
+        robot.interact(() -> window.sheet().fit());
+        Bounds apiary = onScreen(robot, "#card-apiary");
+        Bounds hive = onScreen(robot, "#card-hive");
+        double level = apiary.getCenterY();
+        robot.moveTo(apiary.getMaxX() + 12, level);
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(text(robot, "#reading")).isEqualTo("Each apiary shelters any number of hives.");
+        robot.moveTo(hive.getMinX() - 10, level);
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(text(robot, "#reading")).isEqualTo("Each hive stands in exactly one apiary.");
+    }
+
+    @Test
+    void the_dark_set_paints_window_and_sheet_dark(FxRobot robot) {
+        openDemo(robot, "alder-valley");
+        robot.interact(() -> workspace.darkProperty().set(true));
+        WritableImage dark = look(robot);
+        assertThat(dark.getPixelReader().getColor(5, 5).getBrightness()).isLessThan(0.25);
+        robot.interact(() -> workspace.darkProperty().set(false));
+        assertThat(look(robot).getPixelReader().getColor(5, 5).getBrightness()).isGreaterThan(0.9);
+    }
 }

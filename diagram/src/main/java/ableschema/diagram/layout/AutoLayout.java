@@ -78,8 +78,21 @@ public final class AutoLayout {
 
     /** Has the engine place the nodes of a graph. */
     public static Graph laidOut(Graph graph) {
-        new RecursiveGraphLayoutEngine().layout(graph.root(), new BasicProgressMonitor());
+        new RecursiveGraphLayoutEngine().layout(graph.root(), new Stoppable());
         return graph;
+    }
+
+    /** Has the engine stop at its next step when the thread is interrupted. */
+    private static final class Stoppable extends BasicProgressMonitor {
+        @Override
+        public boolean isCanceled() {
+            return Thread.currentThread().isInterrupted();
+        }
+
+        @Override
+        protected BasicProgressMonitor doSubTask(float work, int maxHierarchyLevels) {
+            return new Stoppable();
+        }
     }
 
     /** Moves cards down that stand closer below others than lines need; the engine packs some of them tighter than asked. */
