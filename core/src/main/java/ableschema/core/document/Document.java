@@ -52,7 +52,7 @@ public record Document(String title, Design design, List<Diagram> diagrams, Hous
 
     /** The tables that follow from the design under the house rules. */
     public Schema schema() {
-        return Mapping.of(design, rules.naming());
+        return Mapping.of(rules.reasonsInSql() ? Reasoned.of(design) : design, rules.naming());
     }
 
     public Document with(Design design) {

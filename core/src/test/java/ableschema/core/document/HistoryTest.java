@@ -3,6 +3,7 @@ package ableschema.core.document;
 import static ableschema.core.DesignFixture.design;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import ableschema.core.brief.BriefEdits;
 import ableschema.core.design.Attribute;
 import ableschema.core.design.Cardinality;
 import ableschema.core.design.DataTypes;
@@ -11,7 +12,9 @@ import ableschema.core.design.IdKind;
 import ableschema.core.design.IdSource;
 import ableschema.core.design.Relationship;
 import ableschema.core.design.Side;
+import ableschema.core.design.Topic;
 import ableschema.core.edit.ChangeDiagram;
+import ableschema.core.edit.ChangeDiagrams;
 import ableschema.core.edit.ChangeRules;
 import ableschema.core.edit.Edits;
 import ableschema.core.edit.MoveCards;
@@ -48,8 +51,8 @@ class HistoryTest {
         return ((Understanding.Understood) reading).edit();
     }
 
-    /** Twenty different things that a designer does, one after the other. */
-    private static List<Function<Document, Edit>> twenty() {
+    /** Some thirty different things that a designer does, one after the other. */
+    private static List<Function<Document, Edit>> thirty() {
         List<Function<Document, Edit>> edits = new ArrayList<>();
         edits.add(d -> said(d, "Each apiary has code: text 6 (key), name: text 60."));
         edits.add(d -> said(d, "Each hive has stand no: whole 500 (key), colour: text 20."));
@@ -100,6 +103,21 @@ class HistoryTest {
         edits.add(d -> new ChangeDiagram(d.diagram().withNotation(Notation.CHEN), "draw the ends as Chen"));
         edits.add(d -> new Edits(d.design(), IDS)
                 .remove(List.of(attribute(d, "Colony", "colour").id())));
+        edits.add(d -> new BriefEdits(d.design(), IDS).setPurpose("To know of every colony where it stands."));
+        edits.add(d -> new BriefEdits(d.design(), IDS).ask("Which colonies stand where?"));
+        edits.add(d -> new BriefEdits(d.design(), IDS)
+                .setAnswer(
+                        d.design().notes().brief().questions().get(0),
+                        attribute(d, "Apiary", "name").id(),
+                        true));
+        edits.add(d -> new Edits(d.design(), IDS)
+                .setReason(Topic.keyOf(d.design().entity("Apiary").orElseThrow().id()), "It is painted on the gate."));
+        edits.add(d -> new ChangeRules(d.rules().withReasonsInSql(true), "reasons in the SQL"));
+        edits.add(d -> said(d, "A nuc is a kind of colony (in one table)."));
+        edits.add(d -> ChangeDiagrams.add(
+                d, "gates", List.of(d.design().entity("Apiary").orElseThrow().id())));
+        edits.add(d ->
+                new Edits(d.design(), IDS).setParked(d.design().entity("Nuc").orElseThrow(), true));
         return edits;
     }
 
@@ -111,16 +129,16 @@ class HistoryTest {
     }
 
     @Test
-    void twenty_changes_are_undone_and_redone_to_the_same_file_and_sql_each_time() {
+    void changes_of_thirty_sorts_are_undone_and_redone_to_the_same_file_and_sql_each_time() {
         var history = new History(Document.EMPTY);
         List<String> files = new ArrayList<>(List.of(DocumentFile.print(Document.EMPTY)));
         List<String> scripts = new ArrayList<>(List.of(sql(Document.EMPTY)));
-        for (Function<Document, Edit> edit : twenty()) {
+        for (Function<Document, Edit> edit : thirty()) {
             history.apply(edit.apply(history.present()));
             files.add(DocumentFile.print(history.present()));
             scripts.add(sql(history.present()));
         }
-        assertThat(files).hasSize(22).doesNotHaveDuplicates();
+        assertThat(files).hasSize(30).doesNotHaveDuplicates();
         for (int i = files.size() - 2; i >= 0; i--) {
             history.undo();
             assertThat(DocumentFile.print(history.present())).isEqualTo(files.get(i));

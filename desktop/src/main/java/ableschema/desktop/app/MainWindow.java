@@ -2,6 +2,7 @@ package ableschema.desktop.app;
 
 import ableschema.core.design.Id;
 import ableschema.core.document.Detail;
+import ableschema.core.edit.ChangeRules;
 import ableschema.desktop.actions.Actions;
 import ableschema.desktop.brief.BriefBench;
 import ableschema.desktop.find.FindView;
@@ -190,6 +191,10 @@ public final class MainWindow {
         actions.add("set the chosen entity aside for now", () -> workspace
                 .chosenEntity()
                 .ifPresent(entity -> workspace.apply(workspace.edits().setParked(entity, true))));
+        actions.add("write reasons into the comments of the SQL, or no longer", () -> {
+            var rules = workspace.document().rules();
+            workspace.apply(new ChangeRules(rules.withReasonsInSql(!rules.reasonsInSql()), "reasons in the SQL"));
+        });
         actions.add("stop what is being worked out", workspace.background()::stop);
         sheet.list(actions);
     }

@@ -10,6 +10,7 @@ import ableschema.desktop.controls.Controls;
 import ableschema.desktop.controls.Fields;
 import ableschema.desktop.workspace.Workspace;
 import java.util.ArrayList;
+import javafx.scene.control.TextField;
 import javafx.scene.layout.FlowPane;
 
 /** Sets of attributes that this house begins entities with: made from one entity, given to another. */
@@ -30,8 +31,9 @@ final class StarterFields extends FlowPane {
                             "starter-" + starter.name().replace(' ', '-'), "+ " + starter.name(), () -> give(starter)));
         }
         if (!entity.body().attributes().isEmpty()) {
-            getChildren()
-                    .add(Fields.text("new-starter", "", "keep these attributes as a starter called …", this::keep));
+            TextField name = Fields.text("new-starter", "", "keep these attributes as a starter called …", this::keep);
+            name.setPrefColumnCount(24);
+            getChildren().add(name);
         }
     }
 
