@@ -4,6 +4,7 @@ import ableschema.core.design.Design;
 import ableschema.core.design.Entity;
 import ableschema.core.design.Id;
 import ableschema.core.design.IdSource;
+import ableschema.core.design.Notes;
 import ableschema.core.design.Relationship;
 import ableschema.core.document.Document;
 import ableschema.core.document.Edit;
@@ -31,7 +32,7 @@ public final class Fragment {
 
     /** A document of only these entities. */
     public static Document of(Document document, Set<Id> entities) {
-        Design design = document.design();
+        Design design = document.design().with(Notes.NONE);
         for (Entity each : document.design().entities()) {
             if (!entities.contains(each.id())) {
                 design = design.withoutEntity(each.id());

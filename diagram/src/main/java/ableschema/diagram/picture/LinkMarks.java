@@ -196,53 +196,76 @@ final class LinkMarks {
                 .flatMap(b -> Stream.of(new Point(x + 5, b), new Point(x - 5 - width, b)));
     }
 
-    /** What stands along a line, so wide at most. */
-    private record Written(String verb, String detail) {
-        static Written of(Link link, boolean forward, double most) {
-            String verb = forward || link.inverse().isEmpty() ? link.verb() : link.inverse();
-            return new Written(
-                    Face.ITALIC.fitting(verb, VERB_SIZE, most),
-                    Face.REGULAR.fitting(link.detail(), Card.NOTE_SIZE, most + 20));
-        }
+    /**
+     * What stands along a line.
+     *
+     * @param verb what reads along it, to the right or downwards
+     * @param back what reads the other way, behind a sign that points there
+     */
+    private record Written(String verb, String back, String detail) {
+        static final Written NOTHING = new Written("", "", "");
+        private static final double LINE = 14;
 
         boolean isEmpty() {
             return verb.isEmpty() && detail.isEmpty();
         }
 
         double width() {
-            return Math.max(Face.ITALIC.width(verb, VERB_SIZE), Face.REGULAR.width(detail, Card.NOTE_SIZE));
+            double phrases = Math.max(Face.ITALIC.width(verb, VERB_SIZE), Face.ITALIC.width(back, VERB_SIZE));
+            return Math.max(phrases, Face.REGULAR.width(detail, Card.NOTE_SIZE));
         }
 
         double height() {
-            return detail.isEmpty() ? 16 : 30;
+            return 16 + below() * LINE;
+        }
+
+        /** How many lines stand below the first. */
+        long below() {
+            return Stream.of(back, detail).filter(text -> !text.isEmpty()).count();
         }
     }
 
-    /** A verb that finds no place even when shortened is left out; choosing the line tells it. */
-    private void verb(boolean diamond) {
+    /** The verbs of both directions, so wide at most; the second one only where it is wanted. */
+    private Written written(double most, boolean both) {
         Point start = points.get(0);
         Point end = points.get(points.size() - 1);
         boolean forward = start.x() < end.x() || (start.x() == end.x() && start.y() <= end.y());
+        boolean upright = Math.abs(start.x() - end.x()) < Math.abs(start.y() - end.y()) / 2;
+        boolean one = forward || link.inverse().isEmpty();
+        String back = one ? link.inverse() : link.verb();
+        return new Written(
+                Face.ITALIC.fitting(one ? link.verb() : link.inverse(), VERB_SIZE, most),
+                both && !back.isEmpty() ? Face.ITALIC.fitting((upright ? "↑ " : "‹ ") + back, VERB_SIZE, most) : "",
+                Face.REGULAR.fitting(link.detail(), Card.NOTE_SIZE, most + 20));
+    }
+
+    /** Both verbs where there is room, else one, shortened if need be; one that finds no place at all is left out. */
+    private void verb(boolean diamond) {
         var spots = new Spots(points, link.isLoop(), room.near(route));
+        if (!diamond && place(written(VERB_WIDTHS[0], true), spots, false)) {
+            return;
+        }
         for (double most : VERB_WIDTHS) {
-            Written written = Written.of(link, forward, most);
-            if (written.isEmpty() && !diamond) {
-                return;
-            }
-            double width = diamond ? written.width() * 1.5 + 12 : written.width() + 8;
-            double height = diamond ? written.height() * 2 + 4 : written.height();
-            Optional<Spots.Spot> spot = spots.free(width, height, diamond);
-            if (spot.isPresent()) {
-                write(written, spot.get(), diamond);
+            Written one = written(most, false);
+            if ((one.isEmpty() && !diamond) || place(one, spots, diamond)) {
                 return;
             }
         }
         if (diamond) {
             // with no room for a diamond around the verb, a small one stands on the line and the verb beside it
-            spots.free(SMALL_DIAMOND * 1.4, SMALL_DIAMOND, true)
-                    .ifPresent(spot -> write(new Written("", ""), spot, true));
+            spots.free(SMALL_DIAMOND * 1.4, SMALL_DIAMOND, true).ifPresent(spot -> write(Written.NOTHING, spot, true));
             verb(false);
         }
+    }
+
+    /** Writes where there is room; says whether there was. */
+    private boolean place(Written written, Spots spots, boolean diamond) {
+        double width = diamond ? written.width() * 1.5 + 12 : written.width() + 8;
+        double height = diamond ? written.height() * 2 + 4 : written.height();
+        Optional<Spots.Spot> spot =
+                written.isEmpty() && !diamond ? Optional.empty() : spots.free(width, height, diamond);
+        spot.ifPresent(found -> write(written, found, diamond));
+        return spot.isPresent();
     }
 
     private void write(Written written, Spots.Spot spot, boolean diamond) {
@@ -253,9 +276,13 @@ final class LinkMarks {
         } else if (spot.onLine()) {
             marks.add(new Mark.Box(id, place, 0, Optional.of(Ink.PAPER), Optional.empty(), 0));
         }
-        double top = place.centreY() - (written.detail().isEmpty() ? 0 : 7);
-        label(written.verb(), Face.ITALIC, VERB_SIZE, place.centreX(), top + 4);
-        label(written.detail(), Face.REGULAR, Card.NOTE_SIZE, place.centreX(), top + 18);
+        double base = place.centreY() - written.below() * Written.LINE / 2 + 4;
+        label(written.verb(), Face.ITALIC, VERB_SIZE, place.centreX(), base);
+        if (!written.back().isEmpty()) {
+            base += Written.LINE;
+            label(written.back(), Face.ITALIC, VERB_SIZE, place.centreX(), base);
+        }
+        label(written.detail(), Face.REGULAR, Card.NOTE_SIZE, place.centreX(), base + Written.LINE);
     }
 
     private void label(String text, Face face, double size, double centre, double base) {
