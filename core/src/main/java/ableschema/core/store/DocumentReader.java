@@ -311,6 +311,7 @@ final class DocumentReader {
                 json.choice("notation", List.of(Notation.values()), Notation.CROWSFOOT),
                 json.choice("detail", List.of(Detail.values()), Detail.EVERYTHING),
                 json.list("part").stream().map(this::knownId).toList(),
+                json.list("pinned").stream().map(this::knownId).toList(),
                 positions);
         json.requireAllRead();
         return diagram;

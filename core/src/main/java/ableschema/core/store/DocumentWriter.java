@@ -213,6 +213,8 @@ final class DocumentWriter {
                 .put("detail", word(diagram.detail()));
         List<Id> part = diagram.part().stream().filter(design::knows).toList();
         list(json, "part", part, id -> JSON.textNode(id.toString()));
+        List<Id> pinned = diagram.pinned().stream().filter(design::knows).toList();
+        list(json, "pinned", pinned, id -> JSON.textNode(id.toString()));
         ObjectNode positions = JSON.objectNode();
         diagram.positions()
                 .forEach((id, at) -> positions.set(

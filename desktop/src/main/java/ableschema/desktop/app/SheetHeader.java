@@ -14,6 +14,7 @@ import ableschema.desktop.workspace.Workspace;
 import ableschema.diagram.layout.AutoLayout;
 import ableschema.diagram.picture.View;
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -175,11 +176,14 @@ final class SheetHeader extends HBox {
                 workspace.document().diagram().withNotation(next), "draw the ends as " + words(next)));
     }
 
-    /** Places all cards anew; while several are chosen, those stay where they are. */
+    /** Places all cards anew but the pinned ones; while several are chosen, those stay where they are too. */
     void tidy() {
         var document = workspace.document();
         Set<Id> group = workspace.groupProperty().get();
-        Set<Id> kept = group.size() > 1 ? group : Set.of();
+        Set<Id> kept = new HashSet<>(document.diagram().pinned());
+        if (group.size() > 1) {
+            kept.addAll(group);
+        }
         workspace
                 .background()
                 .run(

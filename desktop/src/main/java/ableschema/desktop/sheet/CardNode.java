@@ -12,6 +12,7 @@ import java.util.Optional;
 import javafx.css.PseudoClass;
 import javafx.scene.AccessibleRole;
 import javafx.scene.layout.Pane;
+import javafx.scene.shape.Polygon;
 import javafx.scene.shape.Rectangle;
 
 /** A card on the sheet: the place where it is painted, found by tests, style sheets and screen readers; drawn by itself only while it is carried. */
@@ -25,6 +26,7 @@ final class CardNode extends Pane {
     private final PlacedCard placed;
     private final Detail detail;
     private final Rectangle outline = new Rectangle();
+    private final Polygon corner = new Polygon(0, 0, 9, 0, 0, 9);
 
     CardNode(PlacedCard placed, Detail detail) {
         this.placed = placed;
@@ -40,7 +42,7 @@ final class CardNode extends Pane {
 
     /** Draws the card itself, to be carried over the paper, or leaves that to the paper again. */
     void lift(boolean lifted) {
-        getChildren().setAll(outline);
+        getChildren().setAll(outline, corner);
         if (lifted) {
             var marks = new FxMarks(false);
             var own = new Area(0, 0, placed.area().width(), placed.area().height());
@@ -64,6 +66,10 @@ final class CardNode extends Pane {
         outline.setVisible(false);
         outline.setMouseTransparent(true);
         getChildren().add(outline);
+        corner.getStyleClass().add("pinned-corner");
+        corner.setMouseTransparent(true);
+        corner.setVisible(false);
+        getChildren().add(corner);
     }
 
     Id id() {
@@ -76,6 +82,11 @@ final class CardNode extends Pane {
 
     Detail detail() {
         return detail;
+    }
+
+    /** Shows that automatic layout leaves it where it is. */
+    void setPinned(boolean pinned) {
+        corner.setVisible(pinned);
     }
 
     /** Whether the paper shows it faded, as nothing that is chosen touches it. */

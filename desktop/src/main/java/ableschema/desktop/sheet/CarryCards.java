@@ -4,10 +4,8 @@ import ableschema.core.design.Id;
 import ableschema.core.document.Position;
 import ableschema.core.edit.MoveCards;
 import ableschema.desktop.workspace.Workspace;
-import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
-import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import javafx.geometry.Point2D;
@@ -26,13 +24,14 @@ final class CarryCards implements Drag {
     private final Point2D grip;
     private final Point2D start;
     private final Map<CardNode, Point2D> offsets = new LinkedHashMap<>();
-    private final List<Line> guides = new ArrayList<>();
+    private final Guides guides;
     private boolean moved;
 
     CarryCards(SheetView sheet, Workspace workspace, CardNode held, Point2D place) {
         this.sheet = sheet;
         this.workspace = workspace;
         this.held = held;
+        this.guides = new Guides(sheet);
         this.start = place;
         this.grip = place.subtract(corner(held));
     }
@@ -48,8 +47,8 @@ final class CarryCards implements Drag {
             begin();
         }
         if (moved) {
-            sheet.clearGuides(guides);
-            Point2D at = aligned(SheetView.snapped(place.subtract(grip)), event.isAltDown());
+            guides.clear();
+            Point2D at = aligned(FreePlaces.snapped(place.subtract(grip)), event.isAltDown());
             offsets.forEach((node, offset) -> node.relocate(at.getX() + offset.getX(), at.getY() + offset.getY()));
         }
     }
@@ -99,8 +98,8 @@ final class CarryCards implements Drag {
                 }
             }
         }
-        sheet.showGuide(guideX, guides);
-        sheet.showGuide(guideY, guides);
+        guides.show(guideX);
+        guides.show(guideY);
         return new Point2D(x, y);
     }
 
@@ -117,7 +116,7 @@ final class CarryCards implements Drag {
         if (!moved) {
             return;
         }
-        sheet.clearGuides(guides);
+        guides.clear();
         Map<Id, Position> positions = new LinkedHashMap<>();
         offsets.keySet().forEach(node -> positions.put(node.id(), new Position(node.getLayoutX(), node.getLayoutY())));
         sheet.putDown();

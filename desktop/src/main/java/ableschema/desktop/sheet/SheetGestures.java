@@ -89,7 +89,7 @@ final class SheetGestures {
             }
             drag = new Pan(event);
             line.ifPresentOrElse(workspace::choose, workspace::chooseNothing);
-            lastClick = line.isPresent() ? Optional.empty() : Optional.of(SheetView.snapped(place));
+            lastClick = line.isPresent() ? Optional.empty() : Optional.of(FreePlaces.snapped(place));
             if (line.isPresent() && event.getClickCount() == 2) {
                 workspace.design().relationship(line.get()).ifPresent(entry::openSentences);
             }

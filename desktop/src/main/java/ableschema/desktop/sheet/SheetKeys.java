@@ -6,8 +6,10 @@ import ableschema.core.design.Body;
 import ableschema.core.design.Entity;
 import ableschema.core.design.Id;
 import ableschema.core.design.IdKind;
+import ableschema.core.document.Diagram;
 import ableschema.core.document.Position;
 import ableschema.core.edit.AddEntity;
+import ableschema.core.edit.ChangeDiagram;
 import ableschema.core.edit.Fragment;
 import ableschema.core.edit.MoveCards;
 import ableschema.core.store.DocumentFile;
@@ -15,6 +17,7 @@ import ableschema.desktop.actions.Actions;
 import ableschema.desktop.workspace.Workspace;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -64,7 +67,8 @@ final class SheetKeys {
         on("Shortcut+D", "Ctrl+D", "duplicate the chosen attribute or entities", this::duplicate);
         on("Alt+UP", "Alt+Up", "move the chosen attribute up", () -> moveAttribute(-1));
         on("Alt+DOWN", "Alt+Down", "move the chosen attribute down", () -> moveAttribute(1));
-        on("Shift+N", "Shift+N", "show only the neighbours of the chosen entity, or all again", this::focus);
+        on("Alt+N", "Alt+N", "show only the neighbours of the chosen entity, or all again", this::focus);
+        on("Alt+F", "Alt+F", "fix the chosen cards in their places, or let them go", this::pin);
         for (KeyCode arrow : List.of(KeyCode.LEFT, KeyCode.RIGHT, KeyCode.UP, KeyCode.DOWN)) {
             boolean first = arrow == KeyCode.LEFT;
             on(arrow.name(), first ? "Arrows" : "", "choose the next card that way", () -> step(arrow, false));
@@ -119,6 +123,21 @@ final class SheetKeys {
         if (!gone.isEmpty()) {
             workspace.apply(workspace.edits().remove(gone));
         }
+    }
+
+    /** Pins what is chosen, so that tidying up leaves it; if all of it is pinned already, lets it go. */
+    private void pin() {
+        Set<Id> group = workspace.groupProperty().get();
+        Diagram diagram = workspace.document().diagram();
+        var pinned = new LinkedHashSet<>(diagram.pinned());
+        boolean all = pinned.containsAll(group);
+        if (all) {
+            pinned.removeAll(group);
+        } else {
+            pinned.addAll(group);
+        }
+        workspace.apply(new ChangeDiagram(
+                diagram.withPinned(List.copyOf(pinned)), (all ? "let go " : "fix ") + group.size() + " cards"));
     }
 
     private void focus() {

@@ -2,14 +2,11 @@ package ableschema.desktop.sheet;
 
 import ableschema.core.design.Design;
 import ableschema.core.design.Id;
-import ableschema.core.design.Judgement;
 import ableschema.core.design.Relationship;
 import ableschema.core.design.Side;
 import ableschema.core.document.Detail;
 import ableschema.core.document.Document;
 import ableschema.core.document.Notation;
-import ableschema.core.words.DesignText;
-import ableschema.core.words.Said;
 import ableschema.desktop.actions.Actions;
 import ableschema.desktop.workspace.Workspace;
 import ableschema.diagram.geometry.Area;
@@ -30,11 +27,8 @@ import java.util.Set;
 import javafx.geometry.Point2D;
 import javafx.scene.Group;
 import javafx.scene.Node;
-import javafx.scene.control.Label;
 import javafx.scene.layout.Pane;
-import javafx.scene.shape.Line;
 import javafx.scene.shape.Rectangle;
-import org.jspecify.annotations.Nullable;
 
 /** The sheet on which the picture is drawn: shows it, pans and zooms. What is done by hand is in {@link SheetGestures}. */
 public final class SheetView extends Pane {
@@ -51,7 +45,7 @@ public final class SheetView extends Pane {
     private final Paintings paintings = new Paintings();
     private final Set<Id> lifted = new HashSet<>();
     private final Group cards = new Group();
-    private final Group marked = new Group();
+    private final WrongSigns signs = new WrongSigns(this);
     private final Group over = new Group();
     private final Overview overview = new Overview(this);
     private final Map<Id, CardNode> nodes = new LinkedHashMap<>();
@@ -73,7 +67,7 @@ public final class SheetView extends Pane {
         getStyleClass().add("sheet");
         setFocusTraversable(true);
         setAccessibleText("Sheet");
-        content.getChildren().addAll(cards, marked, over);
+        content.getChildren().addAll(cards, signs, over);
         content.setManaged(false);
         getChildren().addAll(paper, content, overview);
         paper.onRest(this::rest);
@@ -196,46 +190,18 @@ public final class SheetView extends Pane {
         Set<Id> chosen = workspace.chosenOwner().isEmpty()
                 ? Set.of()
                 : workspace.groupProperty().get();
+        Set<Id> pinned = Set.copyOf(workspace.document().diagram().pinned());
         var near = new HashSet<Id>();
         chosen.forEach(id -> near.addAll(neighbours(id)));
         nodes.forEach((id, node) -> {
             node.setChosen(chosen.contains(id));
+            node.setPinned(pinned.contains(id));
             node.setFaded(!near.isEmpty() && !near.contains(id));
         });
         paper.show(paintings.of(picture, detail(), new Paintings.Light(chosen, near, lifted), palette()));
-        markWrong();
+        signs.show(workspace.design());
         overview.show(picture);
         overview.frame(toPicture(0, 0), toPicture(getWidth(), getHeight()));
-    }
-
-    /** Puts a sign at each thing of which a sentence, as it is now, was said to be wrong. */
-    private void markWrong() {
-        marked.getChildren().clear();
-        Design design = workspace.design();
-        if (design.notes().judgements().isEmpty()) {
-            return;
-        }
-        for (Said said : DesignText.of(design).sentences()) {
-            design.notes()
-                    .judgement(said.about(), said.text())
-                    .filter(judgement -> judgement.verdict() == Judgement.Verdict.WRONG)
-                    .flatMap(judgement -> signPlace(said.about()))
-                    .ifPresent(place -> marked.getChildren().add(sign(place)));
-        }
-    }
-
-    private Optional<Point2D> signPlace(Id about) {
-        return card(about)
-                .map(node -> new Point2D(node.getLayoutX() + 6, node.getLayoutY() - 20))
-                .or(() -> workspace.design().relationship(about).flatMap(this::middleOf));
-    }
-
-    private static Node sign(Point2D place) {
-        var sign = new Label("said to be wrong");
-        sign.getStyleClass().add("wrong-sign");
-        sign.setMouseTransparent(true);
-        sign.relocate(place.getX(), place.getY());
-        return sign;
     }
 
     private static boolean touches(DrawnLink link, Id id) {
@@ -323,21 +289,6 @@ public final class SheetView extends Pane {
                 Math.max(least.getY(), Math.min(most.getY(), wanted.getY())));
     }
 
-    /** Shows a line that a carried card keeps to; nothing for none. */
-    void showGuide(@Nullable Line guide, List<Line> guides) {
-        if (guide != null) {
-            guide.getStyleClass().add("guide");
-            guide.setMouseTransparent(true);
-            guides.add(guide);
-            addOver(guide);
-        }
-    }
-
-    void clearGuides(List<Line> guides) {
-        guides.forEach(this::removeOver);
-        guides.clear();
-    }
-
     /** Adds what the keys of the sheet do to the list of all actions. */
     public void list(Actions actions) {
         gestures.keys().list(actions);
@@ -359,41 +310,12 @@ public final class SheetView extends Pane {
 
     /** A place in the picture where a new card has room, in view if there is some. */
     Point2D freePlace() {
-        for (double y = 40; y < Math.max(200, getHeight() - 120); y += 40) {
-            for (double x = 40; x < Math.max(300, getWidth() - 200); x += 40) {
-                Point2D place = toPicture(x, y);
-                if (isFree(place)) {
-                    return snapped(place);
-                }
-            }
-        }
-        return new Point2D(picture.bounds().x(), snapped(picture.bounds().bottom() + 40));
+        return new FreePlaces(picture).inView(getWidth(), getHeight(), this::toPicture);
     }
 
     /** This place, or the nearest one where a new card covers no other. */
     Point2D freePlaceNear(Point2D wanted) {
-        for (double distance = 0; distance < 800; distance += 20) {
-            for (double angle = 0; angle < 2 * Math.PI; angle += Math.PI / 8) {
-                Point2D place = wanted.add(distance * Math.cos(angle), distance * Math.sin(angle));
-                if (isFree(place)) {
-                    return snapped(place);
-                }
-            }
-        }
-        return freePlace();
-    }
-
-    private boolean isFree(Point2D place) {
-        var area = new Area(place.getX() - 16, place.getY() - 16, 200, 130);
-        return picture.cards().values().stream().map(PlacedCard::area).noneMatch(area::meets);
-    }
-
-    static Point2D snapped(Point2D place) {
-        return new Point2D(snapped(place.getX()), snapped(place.getY()));
-    }
-
-    private static double snapped(double value) {
-        return Math.round(value / 4) * 4.0;
+        return new FreePlaces(picture).near(wanted, freePlace());
     }
 
     public double zoom() {

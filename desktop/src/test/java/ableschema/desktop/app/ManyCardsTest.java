@@ -12,6 +12,7 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicReference;
 import javafx.geometry.Bounds;
 import javafx.scene.Node;
@@ -188,7 +189,7 @@ class ManyCardsTest extends WindowFixture {
     void only_neighbours_are_shown_until_all_are_wanted_again(FxRobot robot) {
         openDemo(robot, "alder-valley");
         chooseAll(robot, "Keeper");
-        with(robot, KeyCode.SHIFT, KeyCode.N);
+        with(robot, KeyCode.ALT, KeyCode.N);
         assertThat(robot.lookup(".entity-card").queryAll()).hasSize(2);
         robot.clickOn("#show-all");
         WaitForAsyncUtils.waitForFxEvents();
@@ -286,5 +287,22 @@ class ManyCardsTest extends WindowFixture {
         assertThat(dark.getPixelReader().getColor(5, 5).getBrightness()).isLessThan(0.25);
         robot.interact(() -> workspace.darkProperty().set(false));
         assertThat(look(robot).getPixelReader().getColor(5, 5).getBrightness()).isGreaterThan(0.9);
+    }
+
+    @Test
+    void a_fixed_card_stays_where_it_is_when_all_are_tidied_up(FxRobot robot) throws Exception {
+        openDemo(robot, "alder-valley");
+        chooseAll(robot, "Queen");
+        with(robot, KeyCode.ALT, KeyCode.F);
+        Position fixed = at("Queen");
+        Position free = at("Batch");
+        robot.interact(workspace::chooseNothing);
+        robot.clickOn("#tidy");
+        WaitForAsyncUtils.waitFor(20, TimeUnit.SECONDS, () -> !at("Batch").equals(free));
+
+        assertThat(at("Queen")).isEqualTo(fixed);
+        chooseAll(robot, "Queen");
+        with(robot, KeyCode.ALT, KeyCode.F);
+        assertThat(workspace.document().diagram().pinned()).isEmpty();
     }
 }

@@ -55,12 +55,13 @@ record Segment(Point a, Point b, boolean end) {
                 && Math.min(high(), other.high()) - Math.max(low(), other.low()) > 0;
     }
 
+    /** Whether it crosses another, or meets it where that one bends. */
     boolean crosses(Segment other) {
         return isFlat() != other.isFlat()
                 && low() < other.level()
                 && other.level() < high()
-                && other.low() < level()
-                && level() < other.high();
+                && other.low() - NEAR < level()
+                && level() < other.high() + NEAR;
     }
 
     Area area() {
