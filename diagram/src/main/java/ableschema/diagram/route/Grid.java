@@ -18,7 +18,7 @@ final class Grid {
     private static final double LANES_APART = 3;
     private static final int MANY_CARDS = 160;
     private static final double REACH = 320;
-    private static final double WIDE_REACH = 700;
+    static final double WIDE_REACH = 700;
     static final double TOO_NEAR = 6;
     static final double TOO_NEAR_AN_END = 12;
     private static final double CROSSING_COST = 25;

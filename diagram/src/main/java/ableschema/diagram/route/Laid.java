@@ -1,9 +1,7 @@
 package ableschema.diagram.route;
 
-import ableschema.core.design.Id;
 import ableschema.diagram.geometry.Area;
 import java.util.Collection;
-import java.util.Map;
 
 /** The cards, and the stretches of line that have been laid so far, by where they are. */
 final class Laid {
@@ -11,8 +9,8 @@ final class Laid {
     private final Cells<Area> cards = new Cells<>();
     private final Cells<Segment> segments = new Cells<>();
 
-    Laid(Map<Id, Area> cards) {
-        cards.values().forEach(card -> this.cards.add(card, card));
+    void add(Area card) {
+        cards.add(card, card);
     }
 
     void add(Segment segment) {

@@ -24,13 +24,12 @@ public final class Router {
     private static final int ROUNDS = 3;
 
     private final Map<Id, Area> cards;
-    private final Laid laid;
+    private final Laid laid = new Laid();
     private final Map<Route, List<Segment>> segments = new IdentityHashMap<>();
     private final Set<Integer> crowded = new HashSet<>();
 
     public Router(Map<Id, Area> cards) {
         this.cards = Map.copyOf(cards);
-        this.laid = new Laid(this.cards);
     }
 
     /** Returns a route for each wanted line, in their order. */
@@ -46,26 +45,15 @@ public final class Router {
      */
     public List<Route> routes(List<Route.Wanted> lines, Map<Id, Area> before, Map<Route.Wanted, Route> known) {
         List<Ports.Pair> ports = Ports.of(lines, cards);
-        List<Area> changed = changed(before);
-        Route[] routes = new Route[lines.size()];
-        for (int i = 0; i < lines.size(); i++) {
-            Ports.Pair pair = ports.get(i);
-            laid.add(new Segment(pair.first().edge(), pair.first().out(), true));
-            laid.add(new Segment(pair.second().edge(), pair.second().out(), true));
-            Route route = known.get(lines.get(i));
-            if (route != null
-                    && route.connects(pair.first().edge(), pair.second().edge())
-                    && changed.stream().noneMatch(route::runsThrough)) {
-                routes[i] = route;
-                lay(route);
-            }
-        }
+        Route[] routes = kept(lines, ports, changed(before), known);
         List<Integer> open = IntStream.range(0, lines.size())
                 .filter(i -> routes[i] == null)
                 .boxed()
                 .sorted(Comparator.comparingDouble(i -> distance(
                         ports.get(i).first().out(), ports.get(i).second().out())))
                 .toList();
+        layWhatStands(
+                ports, routes, new Surroundings(open.stream().map(ports::get).toList()));
         for (int i : open) {
             routes[i] = route(ports.get(i));
             lay(routes[i]);
@@ -74,6 +62,54 @@ public final class Router {
             // lines that were in the way may have moved aside
         }
         return Arrays.asList(routes);
+    }
+
+    /** The lines that keep their way; the places of the others are empty. */
+    private static Route[] kept(
+            List<Route.Wanted> lines, List<Ports.Pair> ports, List<Area> changed, Map<Route.Wanted, Route> known) {
+        Route[] routes = new Route[lines.size()];
+        for (int i = 0; i < routes.length; i++) {
+            Ports.Pair pair = ports.get(i);
+            Route route = known.get(lines.get(i));
+            boolean keeps = route != null
+                    && route.connects(pair.first().edge(), pair.second().edge())
+                    && changed.stream().noneMatch(route::runsThrough);
+            routes[i] = keeps ? route : null;
+        }
+        return routes;
+    }
+
+    /** Takes note of cards, ends and kept lines, as far as a new line could come near them. */
+    private void layWhatStands(List<Ports.Pair> ports, Route[] routes, Surroundings near) {
+        cards.values().stream().filter(near::touches).forEach(laid::add);
+        for (int i = 0; i < routes.length; i++) {
+            Ports.Pair pair = ports.get(i);
+            List<Segment> stretches = new ArrayList<>(List.of(
+                    new Segment(pair.first().edge(), pair.first().out(), true),
+                    new Segment(pair.second().edge(), pair.second().out(), true)));
+            if (routes[i] != null) {
+                stretches.addAll(stretches(routes[i]));
+            }
+            stretches.stream().filter(stretch -> near.touches(stretch.area())).forEach(laid::add);
+        }
+    }
+
+    /** Where the new lines may look for their way. */
+    private static final class Surroundings {
+        private static final int MANY = 40;
+        private final List<Area> areas;
+        private final boolean everywhere;
+
+        Surroundings(List<Ports.Pair> open) {
+            everywhere = open.size() > MANY;
+            areas = open.stream()
+                    .map(pair -> pair.first().out().to(pair.second().out()).grown(Grid.WIDE_REACH + 400))
+                    .toList();
+        }
+
+        boolean touches(Area area) {
+            return everywhere || areas.stream().anyMatch(area.grown(1)::meets);
+        }
     }
 
     /** Takes up the lines that run along others, or over their ends, and lays them anew; says whether there were any. */
@@ -113,12 +149,17 @@ public final class Router {
     }
 
     private void lay(Route route) {
+        List<Segment> stretches = stretches(route);
+        stretches.forEach(laid::add);
+        segments.put(route, stretches);
+    }
+
+    private static List<Segment> stretches(Route route) {
         var stretches = new ArrayList<Segment>();
         for (int i = 1; i < route.points().size(); i++) {
             stretches.add(new Segment(route.points().get(i - 1), route.points().get(i), false));
         }
-        stretches.forEach(laid::add);
-        segments.put(route, stretches);
+        return stretches;
     }
 
     private void takeUp(Route route) {
