@@ -50,6 +50,14 @@ class KindsAndAnswersTest {
                 .applyTo(document);
     }
 
+    /** An engine in which the tables of the kinds stand. */
+    private static Connection built(RealEngine engine, SubtypeLayout layout) throws Exception {
+        Connection connection = engine.open();
+        ScriptRun run = ScriptRun.of(ScriptWriter.definitions(kinds(layout).schema(), engine.dialect()), connection);
+        assertThat(run.refusal()).isEmpty();
+        return connection;
+    }
+
     private static void run(Connection connection, String sql) throws SQLException {
         try (Statement statement = connection.createStatement()) {
             statement.execute(sql);
@@ -59,10 +67,7 @@ class KindsAndAnswersTest {
     @ParameterizedTest
     @EnumSource
     void kinds_in_one_table_are_held_to_what_their_kind_must_have(RealEngine engine) throws Exception {
-        Document document = kinds(SubtypeLayout.ONE_TABLE);
-        try (Connection connection = engine.open()) {
-            ScriptRun run = ScriptRun.of(ScriptWriter.definitions(document.schema(), engine.dialect()), connection);
-            assertThat(run.refusal()).isEmpty();
+        try (Connection connection = built(engine, SubtypeLayout.ONE_TABLE)) {
             run(connection, "insert into keeper (no) values (1)");
             run(connection, "insert into colony (code, set_up_on, kind) values ('A1', '2027-04-01', 'Colony')");
             run(connection, "insert into colony (code, set_up_on, kind, frames) values ('N1', '2027-04-01', 'Nuc', 5)");
@@ -80,10 +85,7 @@ class KindsAndAnswersTest {
     @ParameterizedTest
     @EnumSource
     void a_kind_of_its_own_table_needs_its_general_row(RealEngine engine) throws Exception {
-        Document document = kinds(SubtypeLayout.OWN_TABLE);
-        try (Connection connection = engine.open()) {
-            ScriptRun run = ScriptRun.of(ScriptWriter.definitions(document.schema(), engine.dialect()), connection);
-            assertThat(run.refusal()).isEmpty();
+        try (Connection connection = built(engine, SubtypeLayout.OWN_TABLE)) {
             run(connection, "insert into colony (code, set_up_on) values ('A1', '2027-04-01')");
             run(connection, "insert into nuc (colony_code, frames) values ('A1', 5)");
             assertThatThrownBy(() -> run(connection, "insert into nuc (colony_code, frames) values ('Z9', 5)"))

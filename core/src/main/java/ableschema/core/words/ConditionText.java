@@ -105,11 +105,15 @@ public final class ConditionText {
     }
 
     /** Reads a default; an {@link IllegalArgumentException} says why it cannot stand for a missing value. */
-    public static Expression readDefault(Attribute attribute, String text) {
+    static Expression readDefault(Attribute attribute, String text) {
         if (isFunction(text)) {
             return function(text);
         }
-        String given = Quoted.plain(text);
+        return plainDefault(attribute, Quoted.plain(text));
+    }
+
+    /** A value as a default; an {@link IllegalArgumentException} says why it cannot stand for a missing value. */
+    public static Expression plainDefault(Attribute attribute, String given) {
         TypedValue value = TypedValue.of(attribute.type(), given);
         if (!value.fits()) {
             throw new IllegalArgumentException("this cannot stand for a missing " + attribute.name() + ": "

@@ -93,12 +93,6 @@ public final class Sentences {
                         + ".";
     }
 
-    /** The attributes with all that is said of them; empty without attributes. */
-    public String attributes(Entity entity) {
-        List<String> said = new AttributeWords(entity.body()).said();
-        return said.isEmpty() ? "" : "Each " + nouns.one(entity) + " has " + String.join(", ", said) + ".";
-    }
-
     /** What a part of a key is called. */
     public String called(KeyPart part) {
         if (part instanceof ColumnRef.Own own) {

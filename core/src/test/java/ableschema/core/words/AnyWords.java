@@ -88,22 +88,6 @@ final class AnyWords {
             "\"quotes\"",
             "each",
             "number 3 of");
-    private static final List<String> TYPES = List.of(
-            "text 40",
-            "text",
-            "whole",
-            "whole 300",
-            "counted 500 by 2",
-            "decimal 8,3",
-            "real",
-            "yes/no",
-            "year",
-            "date",
-            "time",
-            "moment",
-            "moment anywhere",
-            "uuid",
-            "undecided");
     private static final List<String> TEXTS = List.of(
             "", "A spot.", " spaced ", "It is a kind of box.", "12\" wide", "one -> two", "first\nsecond", "a: b; (c)");
 
@@ -150,7 +134,7 @@ final class AnyWords {
         for (int i = random.nextInt(6); i > 0; i--) {
             Attribute attribute = Attribute.named(
                             ids.next(IdKind.ATTRIBUTE), names.remove(random.nextInt(names.size())))
-                    .withType(DataTypes.parse(one(TYPES)))
+                    .withType(DataTypes.parse(one(DataTypes.NOTATIONS)))
                     .withOptional(random.nextBoolean())
                     .withComment(random.nextInt(3) == 0 ? one(TEXTS) : "");
             body = ruled(body.with(withDefault(attribute)), attribute);

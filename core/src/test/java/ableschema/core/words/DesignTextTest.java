@@ -11,6 +11,7 @@ import ableschema.core.store.DocumentFile;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Optional;
+import java.util.regex.Pattern;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.constraints.LongRange;
@@ -57,8 +58,7 @@ class DesignTextTest {
     void the_grammars_examples_are_understood() throws Exception {
         String page = Files.readString(Path.of("../docs/words.md"));
         var text = new StringBuilder();
-        var block = java.util.regex.Pattern.compile("```able\n(.*?)```", java.util.regex.Pattern.DOTALL)
-                .matcher(page);
+        var block = Pattern.compile("```able\n(.*?)```", Pattern.DOTALL).matcher(page);
         while (block.find()) {
             text.append(block.group(1));
         }

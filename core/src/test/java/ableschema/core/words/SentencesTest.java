@@ -62,8 +62,7 @@ class SentencesTest {
 
         assertThat(new Sentences(weak.design()).key(weak.entity("Hive")))
                 .isEqualTo("Each hive is told by its apiary and stand no.");
-        assertThat(new Sentences(made.design()).attributes(made.entity("Hive")))
-                .isEqualTo("Each hive has stand no: whole (key), colour.");
+        assertThat(DesignText.of(made.design()).text()).contains("\nEach hive has stand no: whole (key), colour.\n");
         assertThat(new Sentences(design("Each hive has colour.").design())
                         .key(design("Each hive has colour.").entity("Hive")))
                 .isEmpty();

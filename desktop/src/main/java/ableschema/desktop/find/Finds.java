@@ -11,7 +11,6 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
-import java.util.Optional;
 import java.util.function.Consumer;
 import java.util.function.ToIntFunction;
 
@@ -63,10 +62,6 @@ final class Finds {
                 .sorted(Comparator.comparingInt(cost))
                 .limit(MOST)
                 .toList();
-    }
-
-    Optional<Found> best(String typed) {
-        return matching(typed).stream().findFirst();
     }
 
     /** Names that begin with what was typed come first, then those in which a word does, then any other. */

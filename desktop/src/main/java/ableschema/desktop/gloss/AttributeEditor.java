@@ -6,7 +6,6 @@ import ableschema.core.design.Condition;
 import ableschema.core.design.DataType;
 import ableschema.core.design.DataTypes;
 import ableschema.core.design.Expression;
-import ableschema.core.design.TypedValue;
 import ableschema.core.words.ConditionText;
 import ableschema.desktop.controls.Fields;
 import ableschema.desktop.workspace.Workspace;
@@ -106,15 +105,14 @@ final class AttributeEditor extends GridPane {
     }
 
     private void setDefault(String text) {
-        TypedValue value = TypedValue.of(attribute.type(), text);
         if (text.isEmpty() || ConditionText.isFunction(text)) {
             change(attribute.withDefault(text.isEmpty() ? Expression.NONE : ConditionText.function(text)));
-        } else if (value.fits()) {
-            change(attribute.withDefault(
-                    Expression.of(new Expression.Text(Expression.literal(attribute.type(), text)))));
-        } else {
-            workspace.complain("this cannot stand for a missing " + attribute.name() + ": "
-                    + value.problem().orElse(""));
+            return;
+        }
+        try {
+            change(attribute.withDefault(ConditionText.plainDefault(attribute, text)));
+        } catch (IllegalArgumentException e) {
+            workspace.complain(String.valueOf(e.getMessage()));
         }
     }
 

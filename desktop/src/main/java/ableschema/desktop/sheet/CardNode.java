@@ -19,7 +19,6 @@ import javafx.scene.shape.Rectangle;
 final class CardNode extends Pane {
 
     private static final PseudoClass CHOSEN = PseudoClass.getPseudoClass("chosen");
-    private static final PseudoClass FADED = PseudoClass.getPseudoClass("faded");
     private static final double EDGE = 7;
     private static final double TITLE_BASE = 28;
 
@@ -87,11 +86,6 @@ final class CardNode extends Pane {
     /** Shows that automatic layout leaves it where it is. */
     void setPinned(boolean pinned) {
         corner.setVisible(pinned);
-    }
-
-    /** Whether the paper shows it faded, as nothing that is chosen touches it. */
-    void setFaded(boolean faded) {
-        pseudoClassStateChanged(FADED, faded);
     }
 
     void setChosen(boolean chosen) {

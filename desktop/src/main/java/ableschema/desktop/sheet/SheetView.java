@@ -158,6 +158,7 @@ public final class SheetView extends Pane {
         });
         gone.forEach(id -> cards.getChildren().remove(nodes.remove(id)));
         light();
+        signs.show(workspace.design());
         if (another && !picture.cards().isEmpty() && getWidth() > 200) {
             fit();
         }
@@ -196,10 +197,8 @@ public final class SheetView extends Pane {
         nodes.forEach((id, node) -> {
             node.setChosen(chosen.contains(id));
             node.setPinned(pinned.contains(id));
-            node.setFaded(!near.isEmpty() && !near.contains(id));
         });
         paper.show(paintings.of(picture, detail(), new Paintings.Light(chosen, near, lifted), palette()));
-        signs.show(workspace.design());
         overview.show(picture);
         overview.frame(toPicture(0, 0), toPicture(getWidth(), getHeight()));
     }

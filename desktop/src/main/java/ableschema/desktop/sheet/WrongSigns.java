@@ -22,16 +22,20 @@ final class WrongSigns extends Group {
 
     void show(Design design) {
         getChildren().clear();
-        if (design.notes().judgements().isEmpty()) {
+        if (design.notes().judgements().stream().noneMatch(WrongSigns::isWrong)) {
             return;
         }
         for (Said said : DesignText.of(design).sentences()) {
             design.notes()
                     .judgement(said.about(), said.text())
-                    .filter(judgement -> judgement.verdict() == Judgement.Verdict.WRONG)
+                    .filter(WrongSigns::isWrong)
                     .flatMap(judgement -> place(design, said.about()))
                     .ifPresent(place -> getChildren().add(sign(place)));
         }
+    }
+
+    private static boolean isWrong(Judgement judgement) {
+        return judgement.verdict() == Judgement.Verdict.WRONG;
     }
 
     private Optional<Point2D> place(Design design, Id about) {
