@@ -6,7 +6,6 @@ import ableschema.core.design.Relationship;
 import ableschema.core.design.Side;
 import ableschema.core.document.Detail;
 import ableschema.core.document.Document;
-import ableschema.core.document.Notation;
 import ableschema.desktop.actions.Actions;
 import ableschema.desktop.workspace.Workspace;
 import ableschema.diagram.geometry.Area;
@@ -50,7 +49,7 @@ public final class SheetView extends Pane {
     private final Overview overview = new Overview(this);
     private final Map<Id, CardNode> nodes = new LinkedHashMap<>();
     private final SheetGestures gestures;
-    private Picture picture;
+    private Picture picture = Picture.NOTHING;
     private Optional<Document> drawn = Optional.empty();
     private Contents contents = new Contents(List.of(), List.of());
     private List<Object> contentsOf = List.of();
@@ -61,8 +60,6 @@ public final class SheetView extends Pane {
 
     public SheetView(Workspace workspace) {
         this.workspace = workspace;
-        this.picture =
-                PictureMaker.of(workspace.document(), workspace.viewProperty().get(), Notation.CROWSFOOT);
         setId("sheet");
         getStyleClass().add("sheet");
         setFocusTraversable(true);
@@ -131,7 +128,7 @@ public final class SheetView extends Pane {
                 workspace.viewProperty().get(),
                 workspace.focusProperty().get());
         if (!of.equals(contentsOf) || contentsDesign != document.design()) {
-            Contents all = Contents.of(document, workspace.viewProperty().get());
+            Contents all = Contents.of(document, workspace.viewProperty().get()).keeping(contents);
             contents = workspace
                     .focusProperty()
                     .get()

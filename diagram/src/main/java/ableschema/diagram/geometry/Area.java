@@ -27,6 +27,11 @@ public record Area(double x, double y, double width, double height) {
         return x < other.right() && other.x < right() && y < other.bottom() && other.y < bottom();
     }
 
+    /** Whether they have at least an edge in common; a line, which has no width, can touch but never meet one along it. */
+    public boolean touches(Area other) {
+        return x <= other.right() && other.x <= right() && y <= other.bottom() && other.y <= bottom();
+    }
+
     public Area grown(double by) {
         return new Area(x - by, y - by, width + 2 * by, height + 2 * by);
     }

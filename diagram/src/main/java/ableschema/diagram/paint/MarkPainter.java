@@ -11,6 +11,8 @@ import java.awt.Graphics2D;
 import java.awt.font.FontRenderContext;
 import java.awt.geom.Ellipse2D;
 import java.awt.geom.Path2D;
+import java.awt.geom.Rectangle2D;
+import java.awt.geom.RectangularShape;
 import java.awt.geom.RoundRectangle2D;
 import java.util.ArrayList;
 import java.util.List;
@@ -49,8 +51,10 @@ public final class MarkPainter implements Mark.Visitor<Boolean> {
     @Override
     public Boolean box(Mark.Box box) {
         Area area = box.area();
-        var shape = new RoundRectangle2D.Double(
-                area.x(), area.y(), area.width(), area.height(), 2 * box.radius(), 2 * box.radius());
+        double round = 2 * box.radius();
+        RectangularShape shape = round == 0
+                ? new Rectangle2D.Double(area.x(), area.y(), area.width(), area.height())
+                : new RoundRectangle2D.Double(area.x(), area.y(), area.width(), area.height(), round, round);
         box.fill().ifPresent(fill -> {
             graphics.setColor(colour(fill));
             graphics.fill(shape);

@@ -22,6 +22,7 @@ import ableschema.diagram.picture.Card.Entry;
 import ableschema.diagram.picture.Link.LinkEnd;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -39,6 +40,20 @@ public record Contents(List<Card> cards, List<Link> links) {
         return document.diagram().isWhole()
                 ? all
                 : all.only(Set.copyOf(document.diagram().part()), document.design());
+    }
+
+    /** The same contents, in which what equals something in earlier ones is that instance, so that it is seen at once to be so. */
+    public Contents keeping(Contents before) {
+        Map<Id, Card> cardsBefore = before.cards.stream().collect(Collectors.toMap(Card::id, card -> card));
+        Map<Link, Link> linksBefore = before.links.stream().collect(Collectors.toMap(link -> link, link -> link));
+        return new Contents(
+                cards.stream()
+                        .map(card -> {
+                            Card known = cardsBefore.getOrDefault(card.id(), card);
+                            return known.equals(card) ? known : card;
+                        })
+                        .toList(),
+                links.stream().map(link -> linksBefore.getOrDefault(link, link)).toList());
     }
 
     /** The cards that a link joins to this one, and itself. */

@@ -67,18 +67,17 @@ final class LinkMarks {
     /** Writes the verb where there is room and gives all marks. */
     DrawnLink named(Notation notation) {
         verb(notation == Notation.CHEN);
-        return new DrawnLink(link, points, marks);
+        return new DrawnLink(link, route, marks);
     }
 
-    /** Keeps the room of what has been written along a line that stays. */
-    static void take(Mark mark, Room room) {
-        if (mark instanceof Mark.Label label) {
-            room.take(label.area());
+    /** Keeps the room of what is written along a line that stays, and of the signs at its ends. */
+    static void take(DrawnLink line, Room room) {
+        for (Mark mark : line.marks()) {
+            if (mark instanceof Mark.Label label) {
+                room.take(label.area());
+            }
         }
-    }
-
-    /** Keeps the room of the signs at both ends of a line. */
-    static void takeEnds(List<Point> points, Room room) {
+        List<Point> points = line.points();
         int last = points.size() - 1;
         room.take(Axis.of(points.get(0), points.get(1)).room());
         room.take(Axis.of(points.get(last), points.get(last - 1)).room());

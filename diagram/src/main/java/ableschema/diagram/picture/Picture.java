@@ -5,6 +5,7 @@ import ableschema.core.document.Detail;
 import ableschema.core.document.Notation;
 import ableschema.diagram.geometry.Area;
 import ableschema.diagram.geometry.Point;
+import ableschema.diagram.route.Route;
 import java.util.Collection;
 import java.util.List;
 import java.util.Map;
@@ -20,6 +21,8 @@ import java.util.stream.Stream;
  */
 public record Picture(Map<Id, PlacedCard> cards, List<DrawnLink> lines, Notation notation) {
 
+    public static final Picture NOTHING = new Picture(Map.of(), List.of(), Notation.CROWSFOOT);
+
     public Picture {
         lines = List.copyOf(lines);
     }
@@ -31,14 +34,19 @@ public record Picture(Map<Id, PlacedCard> cards, List<DrawnLink> lines, Notation
         }
     }
 
-    /** A link, the corner points of its line, and all its marks. */
-    public record DrawnLink(Link link, List<Point> points, List<Mark> marks) {
+    /** A link, the way of its line, and all its marks. */
+    public record DrawnLink(Link link, Route route, List<Mark> marks) {
         public DrawnLink {
-            points = List.copyOf(points);
             marks = List.copyOf(marks);
         }
 
+        /** The corner points of its line. */
+        public List<Point> points() {
+            return route.points();
+        }
+
         boolean isNear(Point point, double within) {
+            List<Point> points = points();
             for (int i = 1; i < points.size(); i++) {
                 if (distance(points.get(i - 1), points.get(i), point) <= within) {
                     return true;

@@ -5,27 +5,29 @@ import ableschema.core.document.Document;
 import ableschema.core.document.Notation;
 import ableschema.core.document.Position;
 import ableschema.diagram.geometry.Area;
-import ableschema.diagram.geometry.Point;
+import ableschema.diagram.geometry.Surroundings;
 import ableschema.diagram.picture.Picture.DrawnLink;
 import ableschema.diagram.picture.Picture.PlacedCard;
 import ableschema.diagram.route.Route;
 import ableschema.diagram.route.Router;
 import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Collection;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
+import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 
 /** Makes the picture of a document in which every card has a place; cards without one stand at the origin. */
 public final class PictureMaker {
 
-    private static final Picture NOTHING = new Picture(Map.of(), List.of(), Notation.CROWSFOOT);
-
     private PictureMaker() {}
 
     public static Picture of(Document document, View view, Notation notation) {
-        return of(Contents.of(document, view), document.diagram().positions(), notation, NOTHING);
+        return of(Contents.of(document, view), document.diagram().positions(), notation, Picture.NOTHING);
     }
 
     /** Makes the picture after a change; lines that the change does not touch keep their way. */
@@ -34,7 +36,7 @@ public final class PictureMaker {
     }
 
     public static Picture of(Contents contents, Map<Id, Position> positions, Notation notation) {
-        return of(contents, positions, notation, NOTHING);
+        return of(contents, positions, notation, Picture.NOTHING);
     }
 
     private static Picture of(Contents contents, Map<Id, Position> positions, Notation notation, Picture before) {
@@ -66,22 +68,20 @@ public final class PictureMaker {
 
         private static final double NEAR = 48;
 
-        private final Map<Id, Area> areas;
+        private final Map<Id, PlacedCard> cards;
         private final Picture before;
         private final Notation notation;
         private final Map<Route.Wanted, DrawnLink> drawnBefore = new HashMap<>();
+        private final Map<Route.Wanted, Route> routesBefore = new HashMap<>();
 
         Lines(Map<Id, PlacedCard> cards, Picture before, Notation notation) {
-            this.areas = areas(cards);
+            this.cards = cards;
             this.before = before;
             this.notation = notation;
-            before.lines().forEach(line -> drawnBefore.put(wanted(line.link()), line));
-        }
-
-        private static Map<Id, Area> areas(Map<Id, PlacedCard> cards) {
-            var areas = new LinkedHashMap<Id, Area>();
-            cards.forEach((id, card) -> areas.put(id, card.area()));
-            return areas;
+            before.lines().forEach(line -> {
+                drawnBefore.put(wanted(line.link()), line);
+                routesBefore.put(wanted(line.link()), line.route());
+            });
         }
 
         private static Route.Wanted wanted(Link link) {
@@ -90,74 +90,90 @@ public final class PictureMaker {
         }
 
         List<DrawnLink> of(List<Link> links) {
-            var known = new HashMap<Route.Wanted, Route>();
-            drawnBefore.forEach((wanted, line) -> known.put(wanted, new Route(line.points())));
+            var areas = new LinkedHashMap<Id, Area>();
+            cards.forEach((id, card) -> areas.put(id, card.area()));
+            List<Area> changed = changedCards();
             List<Route> routes =
-                    new Router(areas).routes(links.stream().map(Lines::wanted).toList(), areas(before.cards()), known);
-            var room = new Room(areas.values(), routes);
-            List<Area> changed = changed(links, routes);
-            var drawn = new DrawnLink[links.size()];
-            var open = new LinkedHashMap<Integer, LinkMarks>();
-            for (int i = 0; i < links.size(); i++) {
-                DrawnLink same = unchanged(links.get(i), routes.get(i), changed);
-                if (same == null) {
-                    open.put(i, LinkMarks.of(links.get(i), routes.get(i), notation, room));
-                } else {
-                    drawn[i] = same;
-                    same.marks().forEach(mark -> LinkMarks.take(mark, room));
-                    LinkMarks.takeEnds(same.points(), room);
-                }
-            }
-            open.forEach((i, marks) -> drawn[i] = marks.named(notation));
-            return List.of(drawn);
+                    new Router(areas).routes(links.stream().map(Lines::wanted).toList(), changed, routesBefore);
+            changed.addAll(leftCards());
+            changed.addAll(changedLines(links, routes));
+            return drawn(links, routes, kept(links, routes, changed), areas.values());
         }
 
-        /** Where cards or lines are that were not there, or no longer are. */
-        private List<Area> changed(List<Link> links, List<Route> routes) {
+        /** Draws what is not kept, when it is known where all ends of lines are. */
+        private List<DrawnLink> drawn(
+                List<Link> links, List<Route> routes, DrawnLink[] kept, Collection<Area> cardAreas) {
+            int[] open =
+                    IntStream.range(0, kept.length).filter(i -> kept[i] == null).toArray();
+            var room = new Room(
+                    cardAreas, routes, Arrays.stream(open).mapToObj(routes::get).toList());
+            Arrays.stream(kept).filter(Objects::nonNull).forEach(line -> LinkMarks.take(line, room));
+            List<LinkMarks> marks = Arrays.stream(open)
+                    .mapToObj(i -> LinkMarks.of(links.get(i), routes.get(i), notation, room))
+                    .toList();
+            for (int i = 0; i < open.length; i++) {
+                kept[open[i]] = marks.get(i).named(notation);
+            }
+            return List.of(kept);
+        }
+
+        /** Where cards are that were not there. */
+        private List<Area> changedCards() {
             var changed = new ArrayList<Area>();
-            areas.forEach((id, area) -> {
+            cards.forEach((id, card) -> {
                 PlacedCard earlier = before.cards().get(id);
-                if (earlier == null || !earlier.area().equals(area)) {
-                    changed.add(area);
-                }
-            });
-            before.cards().forEach((id, card) -> {
-                if (!card.area().equals(areas.get(id))) {
+                if (earlier != card && (earlier == null || !earlier.area().equals(card.area()))) {
                     changed.add(card.area());
                 }
             });
+            return changed;
+        }
+
+        /** Where cards were that are there no longer. */
+        private List<Area> leftCards() {
+            var left = new ArrayList<Area>();
+            before.cards().forEach((id, card) -> {
+                PlacedCard now = cards.get(id);
+                if (now != card && (now == null || !now.area().equals(card.area()))) {
+                    left.add(card.area());
+                }
+            });
+            return left;
+        }
+
+        /** Where lines are that were not there, or no longer are. */
+        private List<Area> changedLines(List<Link> links, List<Route> routes) {
+            var changed = new ArrayList<Area>();
             var left = new HashMap<>(drawnBefore);
             for (int i = 0; i < links.size(); i++) {
                 DrawnLink earlier = left.remove(wanted(links.get(i)));
                 if (earlier == null
-                        || !earlier.points().equals(routes.get(i).points())
+                        || !earlier.route().equals(routes.get(i))
                         || !earlier.link().equals(links.get(i))) {
-                    changed.add(reach(routes.get(i).points()));
+                    changed.add(routes.get(i).bounds().grown(NEAR));
                     if (earlier != null) {
-                        changed.add(reach(earlier.points()));
+                        changed.add(earlier.route().bounds().grown(NEAR));
                     }
                 }
             }
-            left.values().forEach(line -> changed.add(reach(line.points())));
+            left.values().forEach(line -> changed.add(line.route().bounds().grown(NEAR)));
             return changed;
         }
 
-        private static Area reach(List<Point> points) {
-            return points.stream()
-                    .map(point -> new Area(point.x(), point.y(), 0, 0))
-                    .reduce(Area::union)
-                    .orElseThrow() // a route has at least two points
-                    .grown(NEAR);
-        }
-
-        private @Nullable DrawnLink unchanged(Link link, Route route, List<Area> changed) {
-            DrawnLink earlier = drawnBefore.get(wanted(link));
-            boolean same = earlier != null
-                    && notation == before.notation()
-                    && earlier.link().equals(link)
-                    && earlier.points().equals(route.points())
-                    && changed.stream().noneMatch(reach(route.points())::meets);
-            return same ? earlier : null;
+        /** The lines that stay as they are; the places of the others are empty. */
+        private DrawnLink[] kept(List<Link> links, List<Route> routes, List<Area> changed) {
+            var near = new Surroundings(changed, NEAR);
+            var kept = new DrawnLink[links.size()];
+            for (int i = 0; i < kept.length; i++) {
+                DrawnLink earlier = drawnBefore.get(wanted(links.get(i)));
+                boolean same = earlier != null
+                        && notation == before.notation()
+                        && earlier.link().equals(links.get(i))
+                        && earlier.route().equals(routes.get(i))
+                        && !near.touch(routes.get(i).bounds());
+                kept[i] = same ? earlier : null;
+            }
+            return kept;
         }
     }
 }

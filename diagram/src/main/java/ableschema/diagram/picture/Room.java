@@ -1,7 +1,7 @@
 package ableschema.diagram.picture;
 
 import ableschema.diagram.geometry.Area;
-import ableschema.diagram.geometry.Point;
+import ableschema.diagram.geometry.Surroundings;
 import ableschema.diagram.route.Route;
 import java.util.ArrayList;
 import java.util.Collection;
@@ -12,6 +12,7 @@ final class Room {
 
     private static final double AROUND = 200;
 
+    private final Surroundings around;
     private final List<Area> cards;
     private final List<Area> written = new ArrayList<>();
     private final List<Stretch> stretches = new ArrayList<>();
@@ -19,27 +20,26 @@ final class Room {
     /** A straight stretch of a line. */
     private record Stretch(Route route, Area area) {}
 
-    Room(Collection<Area> cards, List<Route> routes) {
-        this.cards = List.copyOf(cards);
+    /** @param open the lines beside which something is to be written; what is far from all of them is left out */
+    Room(Collection<Area> cards, List<Route> routes, List<Route> open) {
+        around = new Surroundings(open.stream().map(Route::bounds).toList(), AROUND);
+        this.cards = cards.stream().filter(around::touch).toList();
         for (Route route : routes) {
-            List<Point> points = route.points();
-            for (int i = 1; i < points.size(); i++) {
-                stretches.add(new Stretch(route, points.get(i - 1).to(points.get(i))));
+            if (around.touch(route.bounds())) {
+                route.stretches().forEach(stretch -> stretches.add(new Stretch(route, stretch)));
             }
         }
     }
 
     void take(Area area) {
-        written.add(area);
+        if (around.touch(area)) {
+            written.add(area);
+        }
     }
 
     /** What lies near a line, so that its many possible places need not look at everything. */
     Near near(Route route) {
-        Area reach = route.points().stream()
-                .map(point -> new Area(point.x(), point.y(), 0, 0))
-                .reduce(Area::union)
-                .orElseThrow() // a route has at least two points
-                .grown(AROUND);
+        Area reach = route.bounds().grown(AROUND);
         return new Near(
                 cards.stream().filter(reach::meets).toList(),
                 written.stream().filter(reach::meets).toList(),

@@ -3,11 +3,11 @@ package ableschema.diagram.route;
 import ableschema.core.design.Id;
 import ableschema.diagram.geometry.Area;
 import ableschema.diagram.geometry.Point;
+import ableschema.diagram.geometry.Surroundings;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.HashSet;
-import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -25,35 +25,33 @@ public final class Router {
 
     private final Map<Id, Area> cards;
     private final Laid laid = new Laid();
-    private final Map<Route, List<Segment>> segments = new IdentityHashMap<>();
     private final Set<Integer> crowded = new HashSet<>();
 
     public Router(Map<Id, Area> cards) {
-        this.cards = Map.copyOf(cards);
+        this.cards = cards;
     }
 
     /** Returns a route for each wanted line, in their order. */
     public List<Route> routes(List<Route.Wanted> lines) {
-        return routes(lines, Map.of(), Map.of());
+        return routes(lines, List.of(), Map.of());
     }
 
     /**
      * Returns a route for each wanted line, in their order; lines that a change of the cards does not touch keep theirs.
      *
-     * @param before where the cards stood
-     * @param known  the routes of the lines then
+     * @param changed where cards stand now that stood elsewhere, or nowhere, before
+     * @param known   the routes of the lines then
      */
-    public List<Route> routes(List<Route.Wanted> lines, Map<Id, Area> before, Map<Route.Wanted, Route> known) {
+    public List<Route> routes(List<Route.Wanted> lines, List<Area> changed, Map<Route.Wanted, Route> known) {
         List<Ports.Pair> ports = Ports.of(lines, cards);
-        Route[] routes = kept(lines, ports, changed(before), known);
+        Route[] routes = kept(lines, ports, changed, known);
         List<Integer> open = IntStream.range(0, lines.size())
                 .filter(i -> routes[i] == null)
                 .boxed()
                 .sorted(Comparator.comparingDouble(i -> distance(
                         ports.get(i).first().out(), ports.get(i).second().out())))
                 .toList();
-        layWhatStands(
-                ports, routes, new Surroundings(open.stream().map(ports::get).toList()));
+        layWhatStands(ports, routes, around(open.stream().map(ports::get).toList()));
         for (int i : open) {
             routes[i] = route(ports.get(i));
             lay(routes[i]);
@@ -81,35 +79,30 @@ public final class Router {
 
     /** Takes note of cards, ends and kept lines, as far as a new line could come near them. */
     private void layWhatStands(List<Ports.Pair> ports, Route[] routes, Surroundings near) {
-        cards.values().stream().filter(near::touches).forEach(laid::add);
+        cards.values().stream().filter(near::touch).forEach(laid::add);
         for (int i = 0; i < routes.length; i++) {
             Ports.Pair pair = ports.get(i);
-            List<Segment> stretches = new ArrayList<>(List.of(
-                    new Segment(pair.first().edge(), pair.first().out(), true),
-                    new Segment(pair.second().edge(), pair.second().out(), true)));
-            if (routes[i] != null) {
-                stretches.addAll(stretches(routes[i]));
+            lay(new Segment(pair.first().edge(), pair.first().out(), true), near);
+            lay(new Segment(pair.second().edge(), pair.second().out(), true), near);
+            if (routes[i] != null && near.touch(routes[i].bounds())) {
+                routes[i].segments().forEach(segment -> lay(segment, near));
             }
-            stretches.stream().filter(stretch -> near.touches(stretch.area())).forEach(laid::add);
+        }
+    }
+
+    private void lay(Segment segment, Surroundings near) {
+        if (near.touch(segment.area())) {
+            laid.add(segment);
         }
     }
 
     /** Where the new lines may look for their way. */
-    private static final class Surroundings {
-        private static final int MANY = 40;
-        private final List<Area> areas;
-        private final boolean everywhere;
-
-        Surroundings(List<Ports.Pair> open) {
-            everywhere = open.size() > MANY;
-            areas = open.stream()
-                    .map(pair -> pair.first().out().to(pair.second().out()).grown(Grid.WIDE_REACH + 400))
-                    .toList();
-        }
-
-        boolean touches(Area area) {
-            return everywhere || areas.stream().anyMatch(area.grown(1)::meets);
-        }
+    private static Surroundings around(List<Ports.Pair> open) {
+        return new Surroundings(
+                open.stream()
+                        .map(pair -> pair.first().out().to(pair.second().out()))
+                        .toList(),
+                Grid.WIDE_REACH + 400);
     }
 
     /** Takes up the lines that run along others, or over their ends, and lays them anew; says whether there were any. */
@@ -130,18 +123,10 @@ public final class Router {
     }
 
     private boolean isInTheWay(Route route) {
-        List<Segment> own = segments.getOrDefault(route, List.of());
+        List<Segment> own = route.segments();
         return own.stream().anyMatch(segment -> laid.segments(segment.area().grown(Grid.TOO_NEAR)).stream()
                 .anyMatch(other -> segment.crossesEnd(other)
                         || (!other.end() && !own.contains(other) && segment.runsAlong(other))));
-    }
-
-    /** Where cards stand now that stood elsewhere, or nowhere, before. */
-    private List<Area> changed(Map<Id, Area> before) {
-        return cards.entrySet().stream()
-                .filter(card -> !card.getValue().equals(before.get(card.getKey())))
-                .map(Map.Entry::getValue)
-                .toList();
     }
 
     private static double distance(Point a, Point b) {
@@ -149,24 +134,11 @@ public final class Router {
     }
 
     private void lay(Route route) {
-        List<Segment> stretches = stretches(route);
-        stretches.forEach(laid::add);
-        segments.put(route, stretches);
-    }
-
-    private static List<Segment> stretches(Route route) {
-        var stretches = new ArrayList<Segment>();
-        for (int i = 1; i < route.points().size(); i++) {
-            stretches.add(new Segment(route.points().get(i - 1), route.points().get(i), false));
-        }
-        return stretches;
+        route.segments().forEach(laid::add);
     }
 
     private void takeUp(Route route) {
-        List<Segment> stretches = segments.remove(route);
-        if (stretches != null) {
-            stretches.forEach(laid::remove);
-        }
+        route.segments().forEach(laid::remove);
     }
 
     private Route route(Ports.Pair pair) {
