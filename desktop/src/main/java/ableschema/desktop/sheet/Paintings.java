@@ -13,13 +13,11 @@ import ableschema.diagram.picture.Picture;
 import ableschema.diagram.picture.Picture.DrawnLink;
 import ableschema.diagram.picture.Picture.PlacedCard;
 import java.util.ArrayList;
-import java.util.Collections;
-import java.util.HashMap;
 import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
-import java.util.function.Function;
+import java.util.stream.IntStream;
 
 /** Makes the painting of a picture with what is lit in it; parts that stay the same stay the same instances. */
 final class Paintings {
@@ -32,24 +30,12 @@ final class Paintings {
 
     private static final int WORDS = 2;
 
-    private Map<Key, Painting.Part> known = new HashMap<>();
-    private final Map<Object, Area> bounds = new IdentityHashMap<>();
+    private Map<Object, Made> known = new IdentityHashMap<>();
 
-    /** What a part is made from. */
-    private record Key(Object source, int layer, boolean lit, boolean faded, Detail detail) {
-        @Override
-        public boolean equals(Object other) {
-            return other instanceof Key key
-                    && source == key.source
-                    && layer == key.layer
-                    && lit == key.lit
-                    && faded == key.faded
-                    && detail == key.detail;
-        }
-
-        @Override
-        public int hashCode() {
-            return System.identityHashCode(source) * 31 + layer * 4 + (lit ? 2 : 0) + (faded ? 1 : 0);
+    /** The layers made from one line or card, which last as long as it and its light do. */
+    private record Made(boolean lit, boolean faded, Detail detail, List<Painting.Part> layers) {
+        boolean isFor(boolean lit, boolean faded, Detail detail) {
+            return this.lit == lit && this.faded == faded && this.detail == detail;
         }
     }
 
@@ -70,47 +56,72 @@ final class Paintings {
     }
 
     Painting of(Picture picture, Detail detail, Light light, Palette palette) {
-        var fresh = new HashMap<Key, Painting.Part>();
-        var parts = new ArrayList<Painting.Part>();
-        Set<Object> lines = Collections.newSetFromMap(new IdentityHashMap<>());
-        lines.addAll(picture.lines());
+        var fresh = new IdentityHashMap<Object, Made>(2 * known.size());
+        var lines = new ArrayList<Made>();
+        for (DrawnLink link : picture.lines()) {
+            boolean lit = light.chosen().contains(link.link().relationship());
+            Made made = made(link, lit, light.fades(link));
+            fresh.put(link, made);
+            lines.add(made);
+        }
+        var parts = new ArrayList<Painting.Part>(known.size());
         for (int layer = 0; layer <= WORDS; layer++) {
-            for (DrawnLink link : picture.lines()) {
-                boolean lit = light.chosen().contains(link.link().relationship());
-                var key = new Key(link, layer, lit, layer != GROUNDS && light.fades(link), Detail.EVERYTHING);
-                parts.addAll(kept(key, fresh, k -> link(link, k)));
+            for (Made line : lines) {
+                add(line.layers().get(layer), parts);
             }
         }
         for (PlacedCard card : picture.cards().values()) {
             Id id = card.card().id();
             if (!light.lifted().contains(id)) {
-                boolean faded = !light.near().isEmpty() && !light.near().contains(id);
-                parts.addAll(kept(new Key(card, WORDS, false, faded, detail), fresh, k -> card(card, k)));
+                Made made = made(card, !light.near().isEmpty() && !light.near().contains(id), detail);
+                fresh.put(card, made);
+                add(made.layers().get(0), parts);
             }
         }
         known = fresh;
-        bounds.keySet().removeIf(line -> !lines.contains(line));
         return new Painting(parts, palette);
     }
 
-    private List<Painting.Part> kept(Key key, Map<Key, Painting.Part> fresh, Function<Key, Painting.Part> making) {
-        Painting.Part part = known.getOrDefault(key, null);
-        Painting.Part used = part == null ? making.apply(key) : part;
-        fresh.put(key, used);
-        return used.marks().isEmpty() ? List.of() : List.of(used);
+    private static void add(Painting.Part part, List<Painting.Part> parts) {
+        if (!part.marks().isEmpty()) {
+            parts.add(part);
+        }
     }
 
-    private static Painting.Part card(PlacedCard card, Key key) {
-        return new Painting.Part(
-                card.area().grown(2), CardMarks.of(card.card(), card.area(), key.detail()), key.faded() ? FADED : 1);
+    private Made made(PlacedCard card, boolean faded, Detail detail) {
+        Made made = known.get(card);
+        if (made != null && made.isFor(false, faded, detail)) {
+            return made;
+        }
+        return new Made(
+                false,
+                faded,
+                detail,
+                List.of(new Painting.Part(
+                        card.area().grown(2), CardMarks.of(card.card(), card.area(), detail), faded ? FADED : 1)));
     }
 
-    private Painting.Part link(DrawnLink link, Key key) {
-        List<Mark> marks = link.marks().stream()
-                .filter(mark -> layer(mark) == key.layer())
-                .map(mark -> key.lit() ? mark.accept(new Lit()) : mark)
+    private Made made(DrawnLink link, boolean lit, boolean faded) {
+        Made made = known.get(link);
+        if (made != null && made.isFor(lit, faded, Detail.EVERYTHING)) {
+            return made;
+        }
+        Area bounds = made == null ? bounds(link) : made.layers().get(0).bounds();
+        return new Made(
+                lit,
+                faded,
+                Detail.EVERYTHING,
+                IntStream.rangeClosed(0, WORDS)
+                        .mapToObj(layer -> new Painting.Part(
+                                bounds, marks(link, layer, lit), faded && layer != GROUNDS ? FADED : 1))
+                        .toList());
+    }
+
+    private static List<Mark> marks(DrawnLink link, int layer, boolean lit) {
+        return link.marks().stream()
+                .filter(mark -> layer(mark) == layer)
+                .map(mark -> lit ? mark.accept(new Lit()) : mark)
                 .toList();
-        return new Painting.Part(bounds.computeIfAbsent(link, l -> bounds(link)), marks, key.faded() ? FADED : 1);
     }
 
     private static int layer(Mark mark) {

@@ -74,7 +74,8 @@ final class SheetPaper extends ImageView {
 
     /** The area of all parts that are in one of the paintings only. */
     private static Optional<Area> difference(Painting before, Painting next) {
-        Set<Painting.Part> kept = Collections.newSetFromMap(new IdentityHashMap<>());
+        Set<Painting.Part> kept = Collections.newSetFromMap(
+                new IdentityHashMap<>(2 * before.parts().size()));
         kept.addAll(before.parts());
         Optional<Area> changed = Optional.empty();
         for (Painting.Part part : next.parts()) {

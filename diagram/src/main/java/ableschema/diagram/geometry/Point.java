@@ -5,7 +5,7 @@ public record Point(double x, double y) {
 
     /** The rectangle with this and another point as corners. */
     public Area to(Point other) {
-        return new Area(x, y, 0, 0).union(new Area(other.x, other.y, 0, 0));
+        return new Area(Math.min(x, other.x), Math.min(y, other.y), Math.abs(x - other.x), Math.abs(y - other.y));
     }
 
     /** The place {@code by} pixels from here towards another point, but no farther than half the way. */

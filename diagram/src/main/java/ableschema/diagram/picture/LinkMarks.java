@@ -72,6 +72,9 @@ final class LinkMarks {
 
     /** Keeps the room of what is written along a line that stays, and of the signs at its ends. */
     static void take(DrawnLink line, Room room) {
+        if (!room.isNear(line.route())) {
+            return;
+        }
         for (Mark mark : line.marks()) {
             if (mark instanceof Mark.Label label) {
                 room.take(label.area());

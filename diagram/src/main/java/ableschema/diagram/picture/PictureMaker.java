@@ -18,11 +18,14 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Set;
 import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 
 /** Makes the picture of a document in which every card has a place; cards without one stand at the origin. */
 public final class PictureMaker {
+
+    private static final Position ORIGIN = new Position(0, 0);
 
     private PictureMaker() {}
 
@@ -42,14 +45,14 @@ public final class PictureMaker {
     private static Picture of(Contents contents, Map<Id, Position> positions, Notation notation, Picture before) {
         var cards = new LinkedHashMap<Id, PlacedCard>();
         for (Card card : contents.cards()) {
-            Position at = positions.getOrDefault(card.id(), new Position(0, 0));
+            Position at = positions.getOrDefault(card.id(), ORIGIN);
             cards.put(card.id(), placed(card, at, before.cards().get(card.id())));
         }
         List<Link> links = contents.links().stream()
                 .filter(l -> cards.containsKey(l.first().card())
                         && cards.containsKey(l.second().card()))
                 .toList();
-        return new Picture(cards, new Lines(cards, before, notation).of(links), notation);
+        return new Picture(cards, new Lines(cards, links, before, notation).drawn(), notation);
     }
 
     /** A card that has not changed keeps its size, which takes long to measure; one that has not moved either is the same. */
@@ -71,17 +74,17 @@ public final class PictureMaker {
         private final Map<Id, PlacedCard> cards;
         private final Picture before;
         private final Notation notation;
+        private final List<Link> links;
+        private final List<Route.Wanted> wanted;
         private final Map<Route.Wanted, DrawnLink> drawnBefore = new HashMap<>();
-        private final Map<Route.Wanted, Route> routesBefore = new HashMap<>();
 
-        Lines(Map<Id, PlacedCard> cards, Picture before, Notation notation) {
+        Lines(Map<Id, PlacedCard> cards, List<Link> links, Picture before, Notation notation) {
             this.cards = cards;
+            this.links = links;
             this.before = before;
             this.notation = notation;
-            before.lines().forEach(line -> {
-                drawnBefore.put(wanted(line.link()), line);
-                routesBefore.put(wanted(line.link()), line.route());
-            });
+            wanted = links.stream().map(Lines::wanted).toList();
+            before.lines().forEach(line -> drawnBefore.put(wanted(line.link()), line));
         }
 
         private static Route.Wanted wanted(Link link) {
@@ -89,20 +92,23 @@ public final class PictureMaker {
                     link.relationship(), link.first().card(), link.second().card());
         }
 
-        List<DrawnLink> of(List<Link> links) {
+        List<DrawnLink> drawn() {
             var areas = new LinkedHashMap<Id, Area>();
             cards.forEach((id, card) -> areas.put(id, card.area()));
             List<Area> changed = changedCards();
-            List<Route> routes =
-                    new Router(areas).routes(links.stream().map(Lines::wanted).toList(), changed, routesBefore);
+            List<Route> routes = new Router(areas).routes(wanted, changed, this::routeBefore);
             changed.addAll(leftCards());
-            changed.addAll(changedLines(links, routes));
-            return drawn(links, routes, kept(links, routes, changed), areas.values());
+            changed.addAll(changedLines(routes));
+            return drawn(routes, kept(routes, changed), areas.values());
+        }
+
+        private @Nullable Route routeBefore(Route.Wanted line) {
+            DrawnLink earlier = drawnBefore.get(line);
+            return earlier == null ? null : earlier.route();
         }
 
         /** Draws what is not kept, when it is known where all ends of lines are. */
-        private List<DrawnLink> drawn(
-                List<Link> links, List<Route> routes, DrawnLink[] kept, Collection<Area> cardAreas) {
+        private List<DrawnLink> drawn(List<Route> routes, DrawnLink[] kept, Collection<Area> cardAreas) {
             int[] open =
                     IntStream.range(0, kept.length).filter(i -> kept[i] == null).toArray();
             var room = new Room(
@@ -142,35 +148,41 @@ public final class PictureMaker {
         }
 
         /** Where lines are that were not there, or no longer are. */
-        private List<Area> changedLines(List<Link> links, List<Route> routes) {
+        private List<Area> changedLines(List<Route> routes) {
             var changed = new ArrayList<Area>();
-            var left = new HashMap<>(drawnBefore);
+            int found = 0;
             for (int i = 0; i < links.size(); i++) {
-                DrawnLink earlier = left.remove(wanted(links.get(i)));
-                if (earlier == null
-                        || !earlier.route().equals(routes.get(i))
-                        || !earlier.link().equals(links.get(i))) {
+                DrawnLink earlier = drawnBefore.get(wanted.get(i));
+                found += earlier == null ? 0 : 1;
+                if (!isSame(earlier, i, routes)) {
                     changed.add(routes.get(i).bounds().grown(NEAR));
                     if (earlier != null) {
                         changed.add(earlier.route().bounds().grown(NEAR));
                     }
                 }
             }
-            left.values().forEach(line -> changed.add(line.route().bounds().grown(NEAR)));
+            if (found < drawnBefore.size()) {
+                var left = new HashMap<>(drawnBefore);
+                left.keySet().removeAll(Set.copyOf(wanted));
+                left.values().forEach(line -> changed.add(line.route().bounds().grown(NEAR)));
+            }
             return changed;
         }
 
+        private boolean isSame(@Nullable DrawnLink earlier, int i, List<Route> routes) {
+            return earlier != null
+                    && earlier.route().equals(routes.get(i))
+                    && earlier.link().equals(links.get(i));
+        }
+
         /** The lines that stay as they are; the places of the others are empty. */
-        private DrawnLink[] kept(List<Link> links, List<Route> routes, List<Area> changed) {
+        private DrawnLink[] kept(List<Route> routes, List<Area> changed) {
             var near = new Surroundings(changed, NEAR);
             var kept = new DrawnLink[links.size()];
-            for (int i = 0; i < kept.length; i++) {
-                DrawnLink earlier = drawnBefore.get(wanted(links.get(i)));
-                boolean same = earlier != null
-                        && notation == before.notation()
-                        && earlier.link().equals(links.get(i))
-                        && earlier.route().equals(routes.get(i))
-                        && !near.touch(routes.get(i).bounds());
+            for (int i = 0; i < kept.length && notation == before.notation(); i++) {
+                DrawnLink earlier = drawnBefore.get(wanted.get(i));
+                boolean same =
+                        isSame(earlier, i, routes) && !near.touch(routes.get(i).bounds());
                 kept[i] = same ? earlier : null;
             }
             return kept;

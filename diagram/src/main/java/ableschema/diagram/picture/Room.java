@@ -31,6 +31,11 @@ final class Room {
         }
     }
 
+    /** Whether something written along a line that stays could be in the way. */
+    boolean isNear(Route route) {
+        return around.touch(route.bounds().grown(AROUND));
+    }
+
     void take(Area area) {
         if (around.touch(area)) {
             written.add(area);

@@ -88,7 +88,7 @@ final class Ports {
     }
 
     private void use(Id card, Side side, Use use) {
-        uses.computeIfAbsent(new Key(card, side), k -> new ArrayList<>()).add(use);
+        uses.computeIfAbsent(new Key(card, side), k -> new ArrayList<>(2)).add(use);
     }
 
     private List<Pair> placed(int count) {

@@ -12,7 +12,9 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Function;
 import java.util.stream.IntStream;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Finds right-angled lines between cards. The lines run on a grid through the spaces around cards; each is the cheapest
@@ -33,16 +35,17 @@ public final class Router {
 
     /** Returns a route for each wanted line, in their order. */
     public List<Route> routes(List<Route.Wanted> lines) {
-        return routes(lines, List.of(), Map.of());
+        return routes(lines, List.of(), line -> null);
     }
 
     /**
      * Returns a route for each wanted line, in their order; lines that a change of the cards does not touch keep theirs.
      *
      * @param changed where cards stand now that stood elsewhere, or nowhere, before
-     * @param known   the routes of the lines then
+     * @param known   the route of a line then, null for a new one
      */
-    public List<Route> routes(List<Route.Wanted> lines, List<Area> changed, Map<Route.Wanted, Route> known) {
+    public List<Route> routes(
+            List<Route.Wanted> lines, List<Area> changed, Function<Route.Wanted, @Nullable Route> known) {
         List<Ports.Pair> ports = Ports.of(lines, cards);
         Route[] routes = kept(lines, ports, changed, known);
         List<Integer> open = IntStream.range(0, lines.size())
@@ -64,27 +67,42 @@ public final class Router {
 
     /** The lines that keep their way; the places of the others are empty. */
     private static Route[] kept(
-            List<Route.Wanted> lines, List<Ports.Pair> ports, List<Area> changed, Map<Route.Wanted, Route> known) {
+            List<Route.Wanted> lines,
+            List<Ports.Pair> ports,
+            List<Area> changed,
+            Function<Route.Wanted, @Nullable Route> known) {
         Route[] routes = new Route[lines.size()];
         for (int i = 0; i < routes.length; i++) {
             Ports.Pair pair = ports.get(i);
-            Route route = known.get(lines.get(i));
+            Route route = known.apply(lines.get(i));
             boolean keeps = route != null
                     && route.connects(pair.first().edge(), pair.second().edge())
-                    && changed.stream().noneMatch(route::runsThrough);
+                    && !runsThroughAny(route, changed);
             routes[i] = keeps ? route : null;
         }
         return routes;
+    }
+
+    private static boolean runsThroughAny(Route route, List<Area> areas) {
+        for (Area area : areas) {
+            if (route.runsThrough(area)) {
+                return true;
+            }
+        }
+        return false;
     }
 
     /** Takes note of cards, ends and kept lines, as far as a new line could come near them. */
     private void layWhatStands(List<Ports.Pair> ports, Route[] routes, Surroundings near) {
         cards.values().stream().filter(near::touch).forEach(laid::add);
         for (int i = 0; i < routes.length; i++) {
+            if (routes[i] != null && !near.touch(routes[i].bounds())) {
+                continue;
+            }
             Ports.Pair pair = ports.get(i);
             lay(new Segment(pair.first().edge(), pair.first().out(), true), near);
             lay(new Segment(pair.second().edge(), pair.second().out(), true), near);
-            if (routes[i] != null && near.touch(routes[i].bounds())) {
+            if (routes[i] != null) {
                 routes[i].segments().forEach(segment -> lay(segment, near));
             }
         }
