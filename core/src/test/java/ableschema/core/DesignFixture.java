@@ -27,6 +27,10 @@ public final class DesignFixture {
         return new DesignFixture(Document.EMPTY).with(sentences);
     }
 
+    public static DesignFixture of(Document document) {
+        return new DesignFixture(document);
+    }
+
     public DesignFixture with(String... sentences) {
         DesignFixture changed = this;
         for (String sentence : sentences) {

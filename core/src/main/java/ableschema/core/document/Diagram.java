@@ -1,5 +1,6 @@
 package ableschema.core.document;
 
+import ableschema.core.design.Design;
 import ableschema.core.design.Id;
 import java.util.Collections;
 import java.util.LinkedHashMap;
@@ -31,6 +32,16 @@ public record Diagram(
 
     public boolean isWhole() {
         return part.isEmpty();
+    }
+
+    /** Whether an entity, or the entities on both sides of a relationship, are among what is shown. */
+    public boolean shows(Design design, Id thing) {
+        return isWhole()
+                || part.contains(thing)
+                || design.relationship(thing)
+                        .filter(r -> part.contains(r.first().entity())
+                                && part.contains(r.second().entity()))
+                        .isPresent();
     }
 
     public Diagram with(Map<Id, Position> moved) {

@@ -1,6 +1,7 @@
 package ableschema.core.document;
 
 import ableschema.core.design.Design;
+import ableschema.core.design.Entity;
 import ableschema.core.design.Id;
 import ableschema.core.design.Lists;
 import ableschema.core.schema.Mapping;
@@ -8,6 +9,7 @@ import ableschema.core.schema.Schema;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
 
 /**
  * A design with all that belongs to working on it. Positions are apart from meaning: a moved card leaves the design the
@@ -52,11 +54,26 @@ public record Document(String title, Design design, List<Diagram> diagrams, Hous
 
     /** The tables that follow from the design under the house rules. */
     public Schema schema() {
-        return Mapping.of(rules.reasonsInSql() ? Reasoned.of(design) : design, rules.naming());
+        return rules.reasonsInSql()
+                ? Reasoned.of(Mapping.of(Reasoned.of(design), rules.naming()), design.notes())
+                : Mapping.of(design, rules.naming());
     }
 
+    /** Returns this document with another design; entities that are new in it are shown in the picture in view. */
     public Document with(Design design) {
-        return design == this.design ? this : new Document(title, design, diagrams, rules, inView);
+        if (design == this.design) {
+            return this;
+        }
+        var changed = new Document(title, design, diagrams, rules, inView);
+        return diagram().isWhole() ? changed : changed.with(diagram().withPart(partWithNew(design)));
+    }
+
+    private List<Id> partWithNew(Design changed) {
+        return Stream.concat(
+                        diagram().part().stream(),
+                        changed.entities().stream().map(Entity::id).filter(id -> design.entity(id)
+                                .isEmpty()))
+                .toList();
     }
 
     public Document withTitle(String title) {

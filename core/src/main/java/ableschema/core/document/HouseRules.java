@@ -30,6 +30,14 @@ public record HouseRules(NamingRules naming, String dialect, boolean reasonsInSq
         return new HouseRules(naming, dialect, reasonsInSql, starters);
     }
 
+    public HouseRules without(Starter starter) {
+        return new HouseRules(
+                naming,
+                dialect,
+                reasonsInSql,
+                starters.stream().filter(each -> !each.equals(starter)).toList());
+    }
+
     /** Returns these rules with a starter, in place of one of the same name. */
     public HouseRules with(Starter starter) {
         boolean known = starters.stream().anyMatch(s -> s.name().equals(starter.name()));

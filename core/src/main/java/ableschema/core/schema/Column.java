@@ -23,6 +23,10 @@ public record Column(
         ColumnRef ref,
         Id origin) {
 
+    public Column withComment(String comment) {
+        return new Column(name, label, type, nullable, defaultValue, comment, ref, origin);
+    }
+
     public boolean isUndecided() {
         return type instanceof DataType.Undecided;
     }

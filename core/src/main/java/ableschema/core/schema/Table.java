@@ -35,6 +35,12 @@ public record Table(
         indexes = List.copyOf(indexes);
     }
 
+    /** Returns this table with other words on it and its columns. */
+    public Table withComments(String comment, List<Column> columns) {
+        return new Table(
+                namespace, name, label, comment, columns, primaryKey, foreignKeys, uniques, checks, indexes, origin);
+    }
+
     /** The primary key and its columns in order. */
     public record PrimaryKey(String name, List<String> columns) {}
 

@@ -2,6 +2,7 @@ package ableschema.core.words;
 
 import ableschema.core.design.Attribute;
 import ableschema.core.design.Body;
+import ableschema.core.design.Check;
 import ableschema.core.design.DataType;
 import ableschema.core.design.DataTypes;
 import ableschema.core.design.Design;
@@ -10,13 +11,16 @@ import ableschema.core.design.Id;
 import ableschema.core.design.IdKind;
 import ableschema.core.design.IdSource;
 import ableschema.core.design.KeyPart;
+import ableschema.core.design.Unique;
 import ableschema.core.edit.AddEntity;
 import ableschema.core.edit.ChangeBody;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Function;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Stream;
 
 /** Reads {@code Each hive has code (key), [colour], installed on: date (unique).} */
 final class AttributeSentence {
@@ -68,30 +72,53 @@ final class AttributeSentence {
     }
 
     /**
-     * Reads the list as all the attributes of an owner: what it leaves out goes, its order counts, and where one name
-     * alone is exchanged for another it is a rename.
+     * Reads the list as all that is said of an owner's attributes: what it leaves out goes, be it an attribute, a type or a
+     * rule, its order counts, and where one name alone is exchanged for another it is a rename.
      */
     Understanding readInstead(Id owner, String text, int listStart) {
         Body before = design.body(owner).orElse(Body.EMPTY);
         var names = new ArrayList<String>();
         withItems(before, text, listStart, names);
         Body renamed = renamed(before, names);
-        Body body = withItems(renamed, text, listStart, new ArrayList<>());
+        var words = new AttributeWords(renamed);
+        Body body = keepingRules(renamed, withItems(words.withoutWhatIsSaid(), text, listStart, new ArrayList<>()));
         for (Attribute attribute : renamed.attributes()) {
-            if (names.stream().noneMatch(attribute.name()::equalsIgnoreCase)) {
+            if (words.says(attribute) && names.stream().noneMatch(attribute.name()::equalsIgnoreCase)) {
                 body = body.without(attribute.id());
             }
         }
         Body all = body;
-        body = body.withAttributes(names.stream()
-                .flatMap(name -> all.attribute(name).stream())
-                .distinct()
-                .toList());
+        body = body.withAttributes(
+                Stream.concat(names.stream().flatMap(name -> all.attribute(name).stream()), all.attributes().stream())
+                        .distinct()
+                        .toList());
         String called = design.nameOf(owner);
         return new Understanding.Understood(
                 new ChangeBody(owner, body, "say anew what " + called + " has"),
                 called + " has " + Sentences.listed(names),
                 Optional.of(owner));
+    }
+
+    /** Rules that are said again are the same rules, in their order. */
+    private static Body keepingRules(Body before, Body after) {
+        return after.withUniques(keeping(before.uniques(), after.uniques(), Unique::parts))
+                .withChecks(keeping(before.checks(), after.checks(), Check::expression));
+    }
+
+    private static <T> List<T> keeping(List<T> before, List<T> after, Function<T, Object> meaning) {
+        var rest = new ArrayList<>(after);
+        var kept = new ArrayList<T>();
+        for (T each : before) {
+            rest.stream()
+                    .filter(same -> meaning.apply(same).equals(meaning.apply(each)))
+                    .findFirst()
+                    .ifPresent(same -> {
+                        rest.remove(same);
+                        kept.add(each);
+                    });
+        }
+        kept.addAll(rest);
+        return kept;
     }
 
     private static Body renamed(Body before, List<String> names) {

@@ -6,7 +6,9 @@ import ableschema.core.design.Check;
 import ableschema.core.design.ColumnRef;
 import ableschema.core.design.Condition;
 import ableschema.core.design.DataTypes;
+import ableschema.core.design.Expression;
 import ableschema.core.design.Pins;
+import ableschema.core.design.Unique;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -33,6 +35,38 @@ final class AttributeWords {
 
     int unsaid() {
         return body.attributes().size() - (int) attributes().count();
+    }
+
+    boolean says(Attribute attribute) {
+        return attributes().anyMatch(attribute::equals);
+    }
+
+    /** The body without all that the sentence says of its attributes, so that another sentence can say all of it. */
+    Body withoutWhatIsSaid() {
+        Body bare = body.withAttributes(
+                        body.attributes().stream().map(this::bare).toList())
+                .withUniques(body.uniques().stream()
+                        .filter(unique -> attributes().noneMatch(a -> isMark(unique, a)))
+                        .toList())
+                .withChecks(body.checks().stream().filter(check -> !says(check)).toList());
+        return saysKey() ? bare.withKey(List.of()) : bare;
+    }
+
+    private Attribute bare(Attribute attribute) {
+        if (!says(attribute)) {
+            return attribute;
+        }
+        Attribute bare = attribute.withType(DataTypes.UNDECIDED).withOptional(false);
+        return saysDefault(attribute) ? bare.withDefault(Expression.NONE) : bare;
+    }
+
+    /** Whether a unique is said by the mark on an attribute: the first that is on this attribute alone. */
+    boolean isMark(Unique unique, Attribute attribute) {
+        return body.uniques().stream()
+                .filter(each -> each.parts().equals(List.of(attribute.ref())))
+                .findFirst()
+                .filter(unique::equals)
+                .isPresent();
     }
 
     /** Whether the key is said by marks on the attributes alone. */

@@ -5,13 +5,11 @@ import static java.util.stream.Collectors.joining;
 import ableschema.core.design.Attribute;
 import ableschema.core.design.Body;
 import ableschema.core.design.Cardinality;
-import ableschema.core.design.ColumnRef;
 import ableschema.core.design.Dependency;
 import ableschema.core.design.Design;
 import ableschema.core.design.End;
 import ableschema.core.design.Entity;
 import ableschema.core.design.Id;
-import ableschema.core.design.KeyPart;
 import ableschema.core.design.Pins;
 import ableschema.core.design.Plural;
 import ableschema.core.design.ReferenceAction;
@@ -57,6 +55,19 @@ public final class DesignText {
         return text;
     }
 
+    /** Only what is said of one entity or relationship. */
+    public static List<Said> about(Design design, Id owner) {
+        var text = new DesignText(design);
+        design.entity(owner).ifPresent(text::sayEntity);
+        // only relationships between the same two could be taken for each other, so the others need not be said
+        Id entity = design.relationship(owner).map(r -> r.first().entity()).orElse(owner);
+        design.relationshipsOf(entity).forEach(text::sayRelationship);
+        design.body(owner).ifPresent(body -> text.sayBody(owner, body));
+        return text.sentences().stream()
+                .filter(said -> said.about().equals(owner))
+                .toList();
+    }
+
     /** All sentences, part after part. */
     public List<Said> sentences() {
         return said.stream().sorted(Comparator.comparing(Said::part)).toList();
@@ -96,7 +107,11 @@ public final class DesignText {
     }
 
     private void say(Id about, Said.Part part, String text) {
-        said.add(new Said(about, part, text));
+        say(about, about, part, text);
+    }
+
+    private void say(Id about, Id thing, Said.Part part, String text) {
+        said.add(new Said(about, thing, part, text));
     }
 
     private void count(String sort, int number) {
@@ -246,27 +261,19 @@ public final class DesignText {
         }
         for (Unique unique : body.uniques()) {
             count("pinned name", unique.pins().equals(Pins.NONE) ? 0 : 1);
-            if (isFlag(unique, body)) {
+            if (body.attributes().stream().anyMatch(a -> words.isMark(unique, a))) {
                 continue;
             }
             String several = design.entity(owner).map(nouns::many).orElse(called);
             names.listed(unique.parts())
                     .ifPresentOrElse(
-                            parts -> say(owner, Said.Part.KEYS, "No two " + several + " share their " + parts + "."),
+                            parts -> say(
+                                    owner,
+                                    unique.id(),
+                                    Said.Part.KEYS,
+                                    "No two " + several + " share their " + parts + "."),
                             () -> count("rule", 1));
         }
-    }
-
-    /** Whether a unique is said by the mark on its attribute: the first that is on this attribute alone. */
-    private static boolean isFlag(Unique unique, Body body) {
-        List<KeyPart> parts = unique.parts();
-        return parts.size() == 1
-                && parts.get(0) instanceof ColumnRef.Own
-                && body.uniques().stream()
-                        .filter(u -> u.parts().equals(parts))
-                        .findFirst()
-                        .filter(u -> u == unique)
-                        .isPresent();
     }
 
     private void sayDependency(Id owner, String called, Dependency dependency) {
@@ -275,7 +282,7 @@ public final class DesignText {
         Optional<String> to = names.withCommas(dependency.to());
         if (from.isPresent() && to.isPresent()) {
             String start = Character.toUpperCase(called.charAt(0)) + called.substring(1);
-            say(owner, Said.Part.DEPENDENCIES, start + ": " + from.get() + " -> " + to.get());
+            say(owner, dependency.id(), Said.Part.DEPENDENCIES, start + ": " + from.get() + " -> " + to.get());
         } else {
             count("dependency", 1);
         }
@@ -285,6 +292,7 @@ public final class DesignText {
         if (!attribute.comment().isEmpty()) {
             say(
                     owner,
+                    attribute.id(),
                     Said.Part.COMMENTS,
                     "About " + Nouns.listed(attribute.name()) + " of " + called + ": " + text(attribute.comment()));
         }

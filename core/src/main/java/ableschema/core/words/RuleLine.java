@@ -40,9 +40,14 @@ public final class RuleLine {
         return attempt(text, () -> sentence(text, Optional.empty()));
     }
 
-    /** Reads a line in place of the sentence that says this entity or relationship now; the thing stays the same thing. */
-    public Understanding readInstead(Id about, String text) {
-        return attempt(text, () -> sentence(text, Optional.of(about)));
+    /** Reads a line in place of a sentence that is said of the design now; the thing it says stays the same thing. */
+    public Understanding readInstead(Said said, String text) {
+        return attempt(text, () -> switch (said.part()) {
+            case ATTRIBUTES, PAIRINGS, RELATIONSHIPS -> sentence(text, Optional.of(said.about()));
+            case ENTITIES, KINDS, KEYS, DEPENDENCIES, COMMENTS ->
+                new Rewording(design, said, text).of(some -> new RuleLine(some, Optional.of(said.about()), ids)
+                        .sentence(text, Optional.empty()));
+        });
     }
 
     /**

@@ -6,8 +6,9 @@ import ableschema.core.design.Id;
  * One sentence of a design.
  *
  * @param about the entity or relationship that it says something of
+ * @param thing what exactly it says: a unique, a dependency, the attribute of a comment, or the same as {@code about}
  */
-public record Said(Id about, Part part, String text) {
+public record Said(Id about, Id thing, Part part, String text) {
 
     /** What a sentence is there for, in the order in which a design is said. */
     public enum Part {

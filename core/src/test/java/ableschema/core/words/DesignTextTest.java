@@ -5,13 +5,15 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import ableschema.core.DesignFixture;
 import ableschema.core.design.Design;
+import ableschema.core.design.Entity;
 import ableschema.core.design.Relationship;
 import ableschema.core.design.SubtypeLayout;
 import ableschema.core.store.DocumentFile;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.util.Optional;
+import java.util.List;
 import java.util.regex.Pattern;
+import java.util.stream.Stream;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.constraints.LongRange;
@@ -32,6 +34,20 @@ class DesignTextTest {
                     .as(text.text())
                     .isEmpty();
         }
+    }
+
+    @Property(tries = 100)
+    void what_is_said_of_one_thing_is_what_the_whole_says_of_it(
+            @ForAll @LongRange(min = 0, max = 1_000_000) long seed) {
+        Design design = AnyWords.of(seed);
+        List<Said> whole = DesignText.of(design).sentences();
+        Stream.concat(
+                        design.entities().stream().map(Entity::id),
+                        design.relationships().stream().map(Relationship::id))
+                .forEach(owner -> assertThat(DesignText.about(design, owner))
+                        .containsExactlyElementsOf(whole.stream()
+                                .filter(said -> said.about().equals(owner))
+                                .toList()));
     }
 
     @Test
@@ -98,44 +114,6 @@ class DesignTextTest {
 
         assertThat(DocumentFile.print(DesignReader.read(text).document())).isEqualTo(once);
         assertThat(changed.lines().filter(line -> !once.contains(line)).count()).isEqualTo(2);
-    }
-
-    @Test
-    void a_relationships_sentence_said_anew_changes_that_relationship() {
-        DesignFixture made = design(
-                "Each hive stands in exactly one apiary; each apiary shelters any number of hives.",
-                "Each hive was founded in exactly one apiary; each apiary founded any number of hives.");
-        Relationship first = made.design().relationships().get(0);
-        Understanding reading = new RuleLine(made.design(), Optional.empty(), made.ids())
-                .readInstead(
-                        first.id(), "Each hive rests in at most one apiary; each apiary keeps any number of hives.");
-
-        DesignFixture changed = made.with(((Understanding.Understood) reading).edit());
-        assertThat(changed.design().relationships()).hasSize(2);
-        assertThat(new Sentences(changed.design())
-                        .of(changed.design().relationship(first.id()).orElseThrow()))
-                .isEqualTo("Each hive rests in at most one apiary; each apiary keeps any number of hives.");
-    }
-
-    @Test
-    void the_attributes_said_anew_are_renamed_reordered_and_left_out() {
-        DesignFixture made = design("Each hive has code: text 6 (key), colour: text 20, weight.");
-        var line = new RuleLine(made.design(), Optional.empty(), made.ids());
-        Understanding renamed = line.readInstead(made.entity("Hive").id(), "Each hive has weight, code, paint.");
-        Understanding shorter = line.readInstead(made.entity("Hive").id(), "Each hive has colour: text 30.");
-
-        DesignFixture after = made.with(((Understanding.Understood) renamed).edit());
-        assertThat(after.entity("Hive").body().attributes())
-                .extracting(a -> a.name() + " " + a.type())
-                .containsExactly("weight undecided", "code text 6", "paint text 20");
-        assertThat(after.attribute("Hive", "paint").id())
-                .isEqualTo(made.attribute("Hive", "colour").id());
-        assertThat(made.with(((Understanding.Understood) shorter).edit())
-                        .entity("Hive")
-                        .body()
-                        .attributes())
-                .extracting(a -> a.name() + " " + a.type())
-                .containsExactly("colour text 30");
     }
 
     @Test

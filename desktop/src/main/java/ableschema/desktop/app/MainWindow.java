@@ -2,6 +2,7 @@ package ableschema.desktop.app;
 
 import ableschema.core.design.Id;
 import ableschema.core.document.Detail;
+import ableschema.core.document.Document;
 import ableschema.core.edit.ChangeRules;
 import ableschema.desktop.actions.Actions;
 import ableschema.desktop.brief.BriefBench;
@@ -215,6 +216,14 @@ public final class MainWindow {
         workspace.stepProperty().set(Step.DRAW);
         workspace.focusProperty().set(Optional.empty());
         workspace.choose(thing);
+        Id owner = workspace.chosenOwner().orElse(thing);
+        Document document = workspace.document();
+        if (!document.diagram().shows(document.design(), owner)) {
+            document.diagrams().stream()
+                    .filter(each -> each.shows(document.design(), owner))
+                    .findFirst()
+                    .ifPresent(each -> workspace.viewPicture(each.name()));
+        }
         sheet.centre(thing);
         sheet.requestFocus();
     }

@@ -9,6 +9,7 @@ import ableschema.core.edit.ChangeDiagram;
 import ableschema.core.edit.ChangeDiagrams;
 import ableschema.core.edit.MoveCards;
 import ableschema.desktop.controls.Controls;
+import ableschema.desktop.controls.Fields;
 import ableschema.desktop.sheet.SheetView;
 import ableschema.desktop.workspace.Workspace;
 import ableschema.diagram.layout.AutoLayout;
@@ -19,12 +20,15 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Stream;
 import javafx.css.PseudoClass;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
+import javafx.scene.control.CustomMenuItem;
 import javafx.scene.control.Label;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
+import javafx.scene.control.TextField;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
 
@@ -132,8 +136,64 @@ final class SheetHeader extends HBox {
             });
         }
         item("+ part-picture of what is chosen", this::addPart);
+        for (Diagram each : workspace.document().diagrams()) {
+            if (!each.isWhole() && each != shown) {
+                item("show what is chosen in " + each.name() + " too", () -> showIn(each, chosen()));
+            }
+        }
         if (!shown.isWhole()) {
+            pictures.getItems().add(nameOf(shown));
+            item("+ the neighbours of what is chosen", this::showNeighbours);
+            item("leave what is chosen out of this picture", this::showLess);
             item("take this part-picture away", () -> workspace.apply(ChangeDiagrams.remove(workspace.document())));
+        }
+    }
+
+    /** The name of a part-picture, typed in the menu itself. */
+    private MenuItem nameOf(Diagram shown) {
+        TextField name = Fields.text("picture-name", shown.name(), "name of this picture", typed -> {
+            if (!typed.isEmpty()) {
+                workspace.apply(ChangeDiagrams.rename(workspace.document(), typed));
+            }
+            pictures.hide();
+        });
+        var line = new HBox(6, Controls.text("called", "note"), name);
+        line.setAlignment(Pos.CENTER_LEFT);
+        return new CustomMenuItem(line, false);
+    }
+
+    /** The chosen entities; with none there is a message. */
+    private List<Id> chosen() {
+        Set<Id> group = workspace.groupProperty().get();
+        List<Id> entities = workspace.design().entities().stream()
+                .map(Entity::id)
+                .filter(group::contains)
+                .toList();
+        if (entities.isEmpty()) {
+            workspace.complain("choose the entities first: Shift and drag, or Ctrl and click");
+        }
+        return entities;
+    }
+
+    private void showIn(Diagram picture, List<Id> entities) {
+        if (!entities.isEmpty()) {
+            workspace.apply(ChangeDiagrams.show(workspace.document(), picture, entities));
+        }
+    }
+
+    private void showNeighbours() {
+        List<Id> chosen = chosen();
+        List<Id> neighbours = workspace.design().relationships().stream()
+                .filter(r -> chosen.stream().anyMatch(r::touches))
+                .flatMap(r -> Stream.of(r.first().entity(), r.second().entity()))
+                .toList();
+        showIn(workspace.document().diagram(), neighbours);
+    }
+
+    private void showLess() {
+        List<Id> entities = chosen();
+        if (!entities.isEmpty()) {
+            workspace.apply(ChangeDiagrams.hide(workspace.document(), entities));
         }
     }
 
@@ -146,19 +206,12 @@ final class SheetHeader extends HBox {
 
     /** Makes a part-picture of the chosen entities, with a place for each of its own. */
     void addPart() {
-        Set<Id> group = workspace.groupProperty().get();
-        List<Entity> entities = workspace.design().entities().stream()
-                .filter(entity -> group.contains(entity.id()))
-                .toList();
-        if (entities.isEmpty()) {
-            workspace.complain("choose the entities for the part-picture first: Shift and drag, or Ctrl and click");
-            return;
+        List<Id> entities = chosen();
+        if (!entities.isEmpty()) {
+            String name = "around " + workspace.design().nameOf(entities.get(0));
+            workspace.apply(ChangeDiagrams.add(workspace.document(), name, entities));
+            sheet.fit();
         }
-        workspace.apply(ChangeDiagrams.add(
-                workspace.document(),
-                "around " + entities.get(0).name(),
-                entities.stream().map(Entity::id).toList()));
-        sheet.fit();
     }
 
     private static String words(Notation notation) {

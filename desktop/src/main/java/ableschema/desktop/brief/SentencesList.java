@@ -8,11 +8,10 @@ import ableschema.core.edit.ChangeNotes;
 import ableschema.core.store.FileProblem;
 import ableschema.core.store.SafeFile;
 import ableschema.core.words.DesignText;
-import ableschema.core.words.RuleLine;
 import ableschema.core.words.Said;
-import ableschema.core.words.Understanding;
 import ableschema.desktop.controls.Controls;
 import ableschema.desktop.controls.Fields;
+import ableschema.desktop.rule.SentenceField;
 import ableschema.desktop.workspace.Workspace;
 import java.io.File;
 import java.util.ArrayList;
@@ -36,7 +35,7 @@ import javafx.stage.FileChooser;
 /** All sentences of the design, to be read with those who know the business: each confirmed, or wrong with a remark. */
 final class SentencesList extends VBox {
 
-    private static final int LINE_LETTERS = 95;
+    private static final double LINE_WIDTH = 600;
     private static final PseudoClass CHOSEN = PseudoClass.getPseudoClass("chosen");
 
     private final Workspace workspace;
@@ -139,9 +138,7 @@ final class SentencesList extends VBox {
 
         private Node row(Said said) {
             Optional<Judgement> judgement = notes().judgement(said.about(), said.text());
-            TextArea text = Fields.paragraph("", said.text(), "", typed -> reword(said, typed));
-            text.setPrefRowCount(1 + said.text().length() / LINE_LETTERS);
-            text.getStyleClass().add("sentence-text");
+            TextArea text = SentenceField.of(workspace, said, LINE_WIDTH);
             HBox.setHgrow(text, Priority.ALWAYS);
             text.setOnMousePressed(event -> workspace.choose(said.about()));
             var row = new HBox(
@@ -189,16 +186,5 @@ final class SentencesList extends VBox {
         var judgement = new Judgement(about, sentence, verdict, remark);
         String name = verdict == Verdict.CONFIRMED ? "confirm a sentence" : "say that a sentence is wrong";
         workspace.apply(new ChangeNotes(notes().with(judgement), name));
-    }
-
-    private void reword(Said said, String typed) {
-        Understanding reading = new RuleLine(workspace.design(), Optional.of(said.about()), workspace.ids())
-                .readInstead(said.about(), typed);
-        if (reading instanceof Understanding.Understood understood) {
-            workspace.apply(understood.edit());
-        } else if (reading instanceof Understanding.NotUnderstood not) {
-            workspace.complain(not.problem());
-            later();
-        }
     }
 }

@@ -11,7 +11,7 @@ public final class Fields {
 
     private Fields() {}
 
-    /** A few lines of plain words; Enter hands them over, as they are one paragraph. */
+    /** A few lines of plain words; Enter hands them over, as they are one paragraph, and Escape puts back what was there. */
     public static TextArea paragraph(String id, String content, String prompt, Consumer<String> changed) {
         var area = new TextArea(content);
         area.setId(id);
@@ -27,6 +27,9 @@ public final class Fields {
         area.addEventFilter(KeyEvent.KEY_PRESSED, event -> {
             if (event.getCode() == KeyCode.ENTER) {
                 commit.run();
+                event.consume();
+            } else if (event.getCode() == KeyCode.ESCAPE && !area.getText().equals(content)) {
+                area.setText(content);
                 event.consume();
             }
         });

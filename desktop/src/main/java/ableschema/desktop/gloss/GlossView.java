@@ -10,13 +10,17 @@ import ableschema.core.schema.Schema;
 import ableschema.core.schema.Table;
 import ableschema.core.sql.Line;
 import ableschema.core.sql.ScriptWriter;
+import ableschema.core.words.DesignText;
 import ableschema.core.words.Nouns;
+import ableschema.core.words.Said;
 import ableschema.core.words.Sentences;
 import ableschema.desktop.controls.Choice;
 import ableschema.desktop.controls.Controls;
 import ableschema.desktop.controls.Fields;
+import ableschema.desktop.rule.SentenceField;
 import ableschema.desktop.workspace.Workspace;
 import java.util.ArrayList;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -37,6 +41,9 @@ public final class GlossView extends VBox {
 
     private static final int MOST_SENTENCES = 4;
     private static final int MOST_RULES = 40;
+    private static final double LINE_WIDTH = 312;
+    private static final Set<Said.Part> OWN =
+            EnumSet.of(Said.Part.ATTRIBUTES, Said.Part.PAIRINGS, Said.Part.KEYS, Said.Part.DEPENDENCIES);
 
     private final Workspace workspace;
     private final VBox body = new VBox();
@@ -176,13 +183,23 @@ public final class GlossView extends VBox {
             });
             nodes.add(more);
         }
-        String key = sentences.key(entity);
-        nodes.add(key.isEmpty() ? hint("Nothing tells one from another yet: see Keys.") : sentence(key, entity.id()));
+        if (entity.body().key().isEmpty()) {
+            nodes.add(hint("Nothing tells one from another yet: see Keys."));
+        }
+        nodes.addAll(ownSentences(entity.id()));
         if (relationships.isEmpty()) {
             nodes.add(hint("Type below, for example: Each " + Nouns.inSentence(entity.name())
                     + " stands in exactly one apiary."));
         }
         return nodes;
+    }
+
+    /** What is known of the thing itself, to be reworded in place. */
+    private List<Node> ownSentences(Id owner) {
+        return DesignText.about(workspace.design(), owner).stream()
+                .filter(said -> OWN.contains(said.part()))
+                .<Node>map(said -> SentenceField.of(workspace, said, LINE_WIDTH))
+                .toList();
     }
 
     private Node sentence(String text, Id thing) {
@@ -257,6 +274,7 @@ public final class GlossView extends VBox {
         kind.getStyleClass().add("note");
         add(baseline(first, kind), section("WORDS", ""));
         add(new SentenceEditor(workspace, relationship.id()), new RelationshipEditor(workspace, relationship));
+        ownSentences(relationship.id()).forEach(this::add);
         add(joined(relationship), AlternativesView.of(workspace, relationship));
         add(new ReasonFields(workspace, relationship.id()));
         Id table = relationship.holder().orElse(relationship.id());

@@ -10,8 +10,11 @@ import ableschema.desktop.controls.Controls;
 import ableschema.desktop.controls.Fields;
 import ableschema.desktop.workspace.Workspace;
 import java.util.ArrayList;
+import javafx.scene.control.Button;
 import javafx.scene.control.TextField;
+import javafx.scene.control.Tooltip;
 import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.HBox;
 
 /** Sets of attributes that this house begins entities with: made from one entity, given to another. */
 final class StarterFields extends FlowPane {
@@ -26,9 +29,13 @@ final class StarterFields extends FlowPane {
         setId("starters");
         HouseRules rules = workspace.document().rules();
         for (Starter starter : rules.starters()) {
+            String id = starter.name().replace(' ', '-');
+            Button away = Controls.button("no-starter-" + id, "×", () -> takeAway(starter));
+            away.getStyleClass().setAll("header-button");
+            away.setAccessibleText("take away the starter " + starter.name());
+            Tooltip.install(away, new Tooltip("take this starter away; entities keep their attributes"));
             getChildren()
-                    .add(Controls.button(
-                            "starter-" + starter.name().replace(' ', '-'), "+ " + starter.name(), () -> give(starter)));
+                    .add(new HBox(Controls.button("starter-" + id, "+ " + starter.name(), () -> give(starter)), away));
         }
         if (!entity.body().attributes().isEmpty()) {
             TextField name = Fields.text("new-starter", "", "keep these attributes as a starter called …", this::keep);
@@ -40,6 +47,11 @@ final class StarterFields extends FlowPane {
     private void keep(String name) {
         var starter = new Starter(name, entity.body().attributes());
         workspace.apply(new ChangeRules(workspace.document().rules().with(starter), "keep the starter " + name));
+    }
+
+    private void takeAway(Starter starter) {
+        workspace.apply(new ChangeRules(
+                workspace.document().rules().without(starter), "take away the starter " + starter.name()));
     }
 
     private void give(Starter starter) {

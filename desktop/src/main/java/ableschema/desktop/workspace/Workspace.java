@@ -231,9 +231,11 @@ public final class Workspace {
         return lastSaved.isKeptAs(document());
     }
 
-    /** Shows another picture of the design; that is no step in the history. */
+    /** Shows another picture of the design, with a place for each of its cards; that is no step in the history. */
     public void viewPicture(String name) {
-        history.look(history.present().viewing(name));
+        Document next = history.present().viewing(name);
+        Map<Id, Position> unplaced = AutoLayout.forUnplaced(next);
+        history.look(unplaced.isEmpty() ? next : next.moved(unplaced));
         focus.set(Optional.empty());
         show();
     }

@@ -63,6 +63,45 @@ class GlossTest extends WindowFixture {
         assertThat(only.second().cardinality()).hasToString("0..1");
     }
 
+    private static TextInputControl sentence(FxRobot robot, String beginning) {
+        return robot.lookup(".sentence-text").queryAllAs(TextInputControl.class).stream()
+                .filter(each -> each.getText().startsWith(beginning))
+                .findFirst()
+                .orElseThrow(() -> new AssertionError("no sentence begins with " + beginning));
+    }
+
+    @Test
+    void sentences_of_attributes_and_key_are_reworded_where_they_stand(FxRobot robot) {
+        drawTwo(robot);
+        choose(robot, "Hive");
+        WaitForAsyncUtils.waitForFxEvents();
+        Id colour = entity("Hive").body().attribute("colour").orElseThrow().id();
+        robot.interact(() -> {
+            TextInputControl field = sentence(robot, "Each hive has");
+            field.requestFocus();
+            field.setText(field.getText().replace("[colour]: text 20", "paint: text 30"));
+        });
+        robot.type(KeyCode.ENTER);
+        WaitForAsyncUtils.waitForFxEvents();
+        Attribute paint = entity("Hive").body().attribute("paint").orElseThrow();
+        assertThat(paint.id()).as("renamed, not made anew").isEqualTo(colour);
+        assertThat(paint.optional()).isFalse();
+
+        robot.interact(() -> {
+            TextInputControl field = sentence(robot, "Each hive has");
+            field.requestFocus();
+            field.setText("Each hive has paint: txt 30.");
+        });
+        robot.type(KeyCode.ENTER);
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(text(robot, "#rule-answer")).contains("txt");
+        assertThat(sentence(robot, "Each hive has").getText())
+                .as("stays to be mended")
+                .endsWith("txt 30.");
+        robot.type(KeyCode.ESCAPE);
+        assertThat(sentence(robot, "Each hive has").getText()).contains("paint: text 30");
+    }
+
     @Test
     void reasons_are_kept_with_entity_key_and_attribute(FxRobot robot) {
         drawTwo(robot);
@@ -97,6 +136,11 @@ class GlossTest extends WindowFixture {
         assertThat(entity("Hive").body().attribute("code"))
                 .map(Attribute::id)
                 .isNotEqualTo(entity("Apiary").body().attribute("code").map(Attribute::id));
+
+        robot.interact(() -> robot.lookup("#no-starter-place").queryButton().fire());
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(workspace.document().rules().starters()).isEmpty();
+        assertThat(entity("Hive").body().attributes()).hasSize(4);
     }
 
     @Test

@@ -17,6 +17,7 @@ import java.util.concurrent.atomic.AtomicReference;
 import javafx.geometry.Bounds;
 import javafx.scene.Node;
 import javafx.scene.control.ButtonBase;
+import javafx.scene.control.TextField;
 import javafx.scene.image.PixelReader;
 import javafx.scene.image.WritableImage;
 import javafx.scene.input.KeyCode;
@@ -183,6 +184,48 @@ class ManyCardsTest extends WindowFixture {
         assertThat(at("Keeper")).isNotEqualTo(moved);
         robot.interact(workspace::undo);
         assertThat(workspace.document().diagram().name()).isEqualTo("around Keeper");
+    }
+
+    private static void pick(FxRobot robot, String item) {
+        robot.clickOn("#pictures");
+        WaitForAsyncUtils.waitForFxEvents();
+        robot.clickOn(item);
+        WaitForAsyncUtils.waitForFxEvents();
+    }
+
+    @Test
+    void a_part_picture_is_renamed_and_grows_and_shrinks(FxRobot robot) {
+        openDemo(robot, "alder-valley");
+        chooseAll(robot, "Keeper");
+        with(robot, KeyCode.CONTROL, KeyCode.P);
+        robot.clickOn("#pictures");
+        WaitForAsyncUtils.waitForFxEvents();
+        robot.interact(
+                () -> robot.lookup("#picture-name").queryAs(TextField.class).setText("people"));
+        robot.clickOn("#picture-name").type(KeyCode.ENTER);
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(workspace.document().diagram().name()).isEqualTo("people");
+
+        pick(robot, "+ the neighbours of what is chosen");
+        assertThat(robot.lookup(".entity-card").queryAll()).hasSize(2);
+        chooseAll(robot, "Inspection");
+        pick(robot, "leave what is chosen out of this picture");
+        assertThat(robot.lookup(".entity-card").queryAll()).hasSize(1);
+
+        rule(robot, "Each keeper owns any number of suits; each suit belongs to exactly one keeper.");
+        assertThat(robot.lookup(".entity-card").queryAll())
+                .as("what is made here is shown here")
+                .hasSize(2);
+        robot.interact(() -> window.goTo(entity("Queen").id()));
+        assertThat(workspace.document().diagram().name())
+                .as("found where it is")
+                .isEqualTo("whole");
+        assertThat(robot.lookup(".entity-card").queryAll()).hasSize(10);
+        assertThat(at("Suit")).as("has a place of its own here too").isNotEqualTo(new Position(0, 0));
+
+        pick(robot, "show what is chosen in people too");
+        robot.interact(() -> workspace.viewPicture("people"));
+        assertThat(robot.lookup(".entity-card").queryAll()).hasSize(3);
     }
 
     @Test

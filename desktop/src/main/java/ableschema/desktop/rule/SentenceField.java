@@ -1,0 +1,40 @@
+package ableschema.desktop.rule;
+
+import ableschema.core.words.RuleLine;
+import ableschema.core.words.Said;
+import ableschema.core.words.Understanding;
+import ableschema.desktop.controls.Fields;
+import ableschema.desktop.workspace.Workspace;
+import ableschema.diagram.text.Face;
+import java.util.Optional;
+import javafx.scene.control.TextArea;
+
+/** A sentence of the design that is reworded in place: Enter has the thing it came from follow, Escape leaves it as it is. */
+public final class SentenceField {
+
+    private static final double TEXT_SIZE = 13;
+
+    /** What breaking between words leaves empty at the end of a line, and the edges. */
+    private static final double RAGGED = 36;
+
+    private SentenceField() {}
+
+    /** @param width how many pixels a line has where it stands */
+    public static TextArea of(Workspace workspace, Said said, double width) {
+        TextArea field = Fields.paragraph("", said.text(), "", typed -> reword(workspace, said, typed));
+        field.setPrefRowCount(1 + (int) (Face.REGULAR.width(said.text(), TEXT_SIZE) / (width - RAGGED)));
+        field.getStyleClass().add("sentence-text");
+        return field;
+    }
+
+    /** What is not understood stays as it was typed, to be mended. */
+    private static void reword(Workspace workspace, Said said, String typed) {
+        Understanding reading =
+                new RuleLine(workspace.design(), Optional.of(said.about()), workspace.ids()).readInstead(said, typed);
+        if (reading instanceof Understanding.Understood understood) {
+            workspace.apply(understood.edit());
+        } else if (reading instanceof Understanding.NotUnderstood not) {
+            workspace.complain(not.problem());
+        }
+    }
+}
