@@ -63,6 +63,14 @@ record RelationshipOptions(String before, List<Option> options) {
         return changed;
     }
 
+    /** The relationship without all that options say, so that others can say all of it. */
+    static Relationship without(Relationship r) {
+        return r.withNoun("")
+                .with(Side.FIRST, r.first().withRole(""))
+                .with(Side.SECOND, r.second().withRole(""))
+                .withActions(ReferenceAction.RESTRICT, ReferenceAction.RESTRICT);
+    }
+
     private static Relationship applied(Relationship r, Side side, Option option) {
         String said = Quoted.plain(option.rest());
         return switch (option.start()) {

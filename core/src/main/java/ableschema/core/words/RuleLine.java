@@ -102,7 +102,8 @@ public final class RuleLine {
     }
 
     private Understanding relationship(String text, int start, Optional<Id> about) {
-        Optional<Relationship> relationship = about.flatMap(design::relationship);
+        Optional<Relationship> relationship =
+                about.flatMap(design::relationship).map(RelationshipOptions::without);
         return new RelationshipSentence(design, relationship, ids).read(text, start);
     }
 }

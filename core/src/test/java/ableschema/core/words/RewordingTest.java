@@ -17,6 +17,7 @@ import net.jqwik.api.constraints.LongRange;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
 
 /** A sentence edited in place edits the thing it came from. */
 class RewordingTest {
@@ -86,6 +87,24 @@ class RewordingTest {
         DesignFixture made = changed(design(before), before, now);
 
         assertThat(texts(made.design())).contains(now);
+    }
+
+    @ParameterizedTest
+    @ValueSource(
+            strings = {
+                "Each hive stands in at most one apiary; each apiary shelters any number of hives (on delete set null).",
+                "Each hive sees any number of apiaries; each apiary sees any number of hives (called stay).",
+                "Each hive stands in exactly one apiary; each apiary shelters any number of hives (second as home)."
+            })
+    void what_a_sentence_of_a_relationship_no_longer_says_is_gone(String sentence) {
+        DesignFixture made = design(sentence);
+        String said = texts(made.design()).stream()
+                .filter(text -> text.contains("("))
+                .findFirst()
+                .orElseThrow();
+        String now = said.substring(0, said.indexOf(" (")) + ".";
+
+        assertThat(texts(changed(made, said, now).design())).contains(now).doesNotContain(said);
     }
 
     @Test
