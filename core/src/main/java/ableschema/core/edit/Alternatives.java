@@ -60,11 +60,15 @@ public final class Alternatives {
         Design design = document.design();
         String first = design.at(relationship.first()).name();
         String second = design.at(relationship.second()).name();
-        String label = (oneFirst ? "one " : "many ") + first + " · " + (oneSecond ? "one " : "many ") + second;
+        String label = howMany(oneFirst, first) + " · " + howMany(oneSecond, second);
         Edit edit = new PutRelationship(changed, "make it " + label);
         Set<Id> concerned = new LinkedHashSet<>(
                 List.of(relationship.first().entity(), relationship.second().entity(), relationship.id()));
         return new Alternative(label, edit, changed.equals(relationship), tables(edit, concerned));
+    }
+
+    private String howMany(boolean one, String name) {
+        return one ? "one " + name : "many " + document.design().plural().of(name);
     }
 
     /** An end whose highest number is one or many; one that is so already keeps its exact numbers. */

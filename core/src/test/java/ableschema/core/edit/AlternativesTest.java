@@ -37,10 +37,10 @@ class AlternativesTest {
                                 ", ",
                                 a.tables().stream().map(AlternativesTest::said).toList()))
                 .containsExactly(
-                        "one Apiary · many Hive: apiary(code), hive(no apiary_code)",
-                        "many Apiary · one Hive: apiary(code hive_no), hive(no)",
+                        "one Apiary · many Hives: apiary(code), hive(no apiary_code)",
+                        "many Apiaries · one Hive: apiary(code hive_no), hive(no)",
                         "one Apiary · one Hive: apiary(code), hive(no apiary_code)",
-                        "many Apiary · many Hive: apiary(code), hive(no), stay(apiary_code hive_no)");
+                        "many Apiaries · many Hives: apiary(code), hive(no), stay(apiary_code hive_no)");
         assertThat(all).filteredOn(Alternatives.Alternative::current).hasSize(1);
         Document many = all.get(3).edit().applyTo(HIVES.document());
         assertThat(all.get(0).edit().applyTo(many)).isEqualTo(HIVES.document());

@@ -245,6 +245,10 @@ public final class GlossView extends VBox {
                 .ifPresent(attribute -> add(new AttributeEditor(workspace, attribute)));
         add(section("SQL", workspace.dialect().label()));
         showSql(table);
+        var references = new ReferenceList(workspace, table);
+        if (!references.isEmpty()) {
+            add(section("REFERENCES", "from here → and to here ←"), references);
+        }
     }
 
     private void showSql(Table table) {
@@ -289,11 +293,13 @@ public final class GlossView extends VBox {
             for (ForeignKey key : table.foreignKeys()) {
                 if (key.origin().relationship().equals(relationship.id())) {
                     for (int i = 0; i < key.columns().size(); i++) {
-                        lines.getChildren()
-                                .add(Controls.text(
-                                        table.name() + "." + key.columns().get(i) + " = " + key.target() + "."
-                                                + key.targetColumns().get(i),
-                                        "type-note"));
+                        Label pair = Controls.text(
+                                table.name() + "." + key.columns().get(i) + " = " + key.target() + "."
+                                        + key.targetColumns().get(i),
+                                "type-note");
+                        pair.setWrapText(true);
+                        pair.setMinHeight(Region.USE_PREF_SIZE);
+                        lines.getChildren().add(pair);
                     }
                 }
             }

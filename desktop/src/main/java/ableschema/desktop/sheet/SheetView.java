@@ -17,6 +17,7 @@ import ableschema.diagram.picture.Picture;
 import ableschema.diagram.picture.Picture.DrawnLink;
 import ableschema.diagram.picture.Picture.PlacedCard;
 import ableschema.diagram.picture.PictureMaker;
+import ableschema.diagram.picture.View;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -45,6 +46,7 @@ public final class SheetView extends Pane {
     private final Set<Id> lifted = new HashSet<>();
     private final Group cards = new Group();
     private final WrongSigns signs = new WrongSigns(this);
+    private final JoinedColumns joined = new JoinedColumns();
     private final Group over = new Group();
     private final Overview overview = new Overview(this);
     private final Map<Id, CardNode> nodes = new LinkedHashMap<>();
@@ -64,7 +66,7 @@ public final class SheetView extends Pane {
         getStyleClass().add("sheet");
         setFocusTraversable(true);
         setAccessibleText("Sheet");
-        content.getChildren().addAll(cards, signs, over);
+        content.getChildren().addAll(cards, joined, signs, over);
         content.setManaged(false);
         getChildren().addAll(paper, content, overview);
         paper.onRest(this::rest);
@@ -196,8 +198,18 @@ public final class SheetView extends Pane {
             node.setPinned(pinned.contains(id));
         });
         paper.show(paintings.of(picture, detail(), new Paintings.Light(chosen, near, lifted), palette()));
+        join();
         overview.show(picture);
         overview.frame(toPicture(0, 0), toPicture(getWidth(), getHeight()));
+    }
+
+    /** Marks what the chosen relationship joins, where tables are drawn. */
+    private void join() {
+        Optional<Id> relationship = workspace
+                .chosenOwner()
+                .filter(id -> workspace.viewProperty().get() == View.TABLES)
+                .filter(id -> workspace.design().relationship(id).isPresent());
+        relationship.ifPresentOrElse(id -> joined.show(id, workspace.schema(), picture, detail()), joined::showNothing);
     }
 
     private static boolean touches(DrawnLink link, Id id) {

@@ -67,7 +67,12 @@ public final class Tour {
         showAround();
         hands.act(() -> workspace.viewProperty().set(View.TABLES));
         hands.act(() -> window.sheet().fit());
+        hands.act(() -> workspace.design().relationships().stream()
+                .filter(r -> r.first().verb().equals("is looked at in"))
+                .findFirst()
+                .ifPresent(r -> workspace.choose(r.id())));
         look("tables");
+        choose("Hive");
         hands.act(() -> workspace.viewProperty().set(View.CONCEPT));
         hands.act(() -> window.rows().toggle());
         hands.act(() -> window.sheet().fit());

@@ -5,9 +5,11 @@ import static org.assertj.core.api.Assertions.assertThat;
 import ableschema.core.design.Attribute;
 import ableschema.core.design.Entity;
 import ableschema.core.design.Id;
+import ableschema.core.design.Relationship;
 import ableschema.core.document.Detail;
 import ableschema.core.document.Document;
 import ableschema.core.document.Position;
+import ableschema.diagram.picture.View;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
@@ -17,6 +19,7 @@ import java.util.concurrent.atomic.AtomicReference;
 import javafx.geometry.Bounds;
 import javafx.scene.Node;
 import javafx.scene.control.ButtonBase;
+import javafx.scene.control.Labeled;
 import javafx.scene.control.TextField;
 import javafx.scene.image.PixelReader;
 import javafx.scene.image.WritableImage;
@@ -320,6 +323,38 @@ class ManyCardsTest extends WindowFixture {
         robot.moveTo(hive.getMinX() - 10, level);
         WaitForAsyncUtils.waitForFxEvents();
         assertThat(text(robot, "#reading")).isEqualTo("Each hive stands in exactly one apiary.");
+    }
+
+    @Test
+    void a_chosen_relationship_marks_the_columns_it_joins_on_both_tables_and_beside_its_line(FxRobot robot) {
+        openDemo(robot, "alder-valley");
+        Relationship of = workspace.design().relationships().stream()
+                .filter(r -> r.first().verb().equals("is looked at in"))
+                .findFirst()
+                .orElseThrow();
+        robot.interact(() -> {
+            workspace.viewProperty().set(View.TABLES);
+            workspace.choose(of.id());
+        });
+        WaitForAsyncUtils.waitForFxEvents();
+
+        assertThat(text(robot, ".joined-words"))
+                .isEqualTo("inspection.hive_apiary_code = hive.apiary_code\ninspection.hive_stand_no = hive.stand_no");
+        Bounds inspection = onScreen(robot, "#card-inspection");
+        Bounds hive = onScreen(robot, "#card-hive");
+        assertThat(robot.lookup(".joined-row").queryAll().stream()
+                        .map(row -> row.localToScreen(row.getBoundsInLocal()))
+                        .map(row -> inspection.contains(row) ? "inspection" : hive.contains(row) ? "hive" : "nowhere"))
+                .containsExactlyInAnyOrder("inspection", "inspection", "hive", "hive");
+        Bounds words = onScreen(robot, ".joined-words");
+        assertThat(words.intersects(inspection) || words.intersects(hive)).isFalse();
+
+        choose(robot, "Hive");
+        assertThat(robot.lookup(".joined-row").queryAll()).isEmpty();
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(robot.lookup("#references .label").queryAllAs(Labeled.class))
+                .extracting(Labeled::getText)
+                .contains("→ queen by queen_ring", "← inspection by hive_apiary_code, hive_stand_no");
     }
 
     @Test
