@@ -72,6 +72,11 @@ final class Frames {
         frame.acquire(2); // the first frame may have begun before the action
     }
 
+    /** Hides this window, as another is shown; its frames go on. */
+    void hide() {
+        on(stage::hide);
+    }
+
     void close() {
         on(() -> {
             timer.stop();

@@ -1,5 +1,6 @@
 package ableschema.bench;
 
+import ableschema.core.design.Attribute;
 import ableschema.core.design.Id;
 import ableschema.core.design.IdSource;
 import ableschema.core.document.Document;
@@ -223,6 +224,7 @@ public class SheetBenchmark {
                 window = new MainWindow(new Stage(), workspace);
                 window.show();
             });
+            frames.hide(); // the headless screen would lay one window over the other, pixel by pixel
             frames.each(() -> {});
             card = document.design().entities().get(500).id();
             frames.once(() -> window.goTo(card));
@@ -243,6 +245,22 @@ public class SheetBenchmark {
             double by = window.step++ % 2 == 0 ? 12 : -12;
             window.workspace.apply(
                     new MoveCards(Map.of(window.card, new Position(at.x() + by, at.y() + by)), "move a card"));
+        });
+    }
+
+    /** An attribute is renamed, with all that follows from its name, until that is on the screen. */
+    @Benchmark
+    public void rename(Window window) throws InterruptedException {
+        window.frames.once(() -> {
+            Attribute attribute = window.workspace
+                    .design()
+                    .entity(window.card)
+                    .orElseThrow()
+                    .body()
+                    .attributes()
+                    .get(2);
+            String name = window.step++ % 2 == 0 ? "renamed" : "renamed again";
+            window.workspace.apply(window.workspace.edits().changeAttribute(attribute.withName(name)));
         });
     }
 

@@ -233,7 +233,10 @@ public final class Design {
     public Design withoutRelationship(Id id) {
         return new Design(
                 entities.stream()
-                        .map(e -> e.withBody(e.body().withoutReference(id)))
+                        .map(e -> {
+                            Body rest = e.body().withoutReference(id);
+                            return rest.equals(e.body()) ? e : e.withBody(rest);
+                        })
                         .toList(),
                 relationships.stream().filter(r -> !r.id().equals(id)).toList(),
                 notes);

@@ -54,9 +54,17 @@ public record Document(String title, Design design, List<Diagram> diagrams, Hous
 
     /** The tables that follow from the design under the house rules. */
     public Schema schema() {
-        return rules.reasonsInSql()
-                ? Reasoned.of(Mapping.of(Reasoned.of(design), rules.naming()), design.notes())
-                : Mapping.of(design, rules.naming());
+        return schema(mapping(Mapping.NONE));
+    }
+
+    /** Derives the tables anew, as far as they differ from those before. */
+    public Mapping mapping(Mapping before) {
+        return before.after(rules.reasonsInSql() ? Reasoned.of(design) : design, rules.naming());
+    }
+
+    /** The tables of this document's own mapping, with the reasons where the house rules want them in the script. */
+    public Schema schema(Mapping mapping) {
+        return rules.reasonsInSql() ? Reasoned.of(mapping.schema(), design.notes()) : mapping.schema();
     }
 
     /** Returns this document with another design; entities that are new in it are shown in the picture in view. */

@@ -1,88 +1,56 @@
 package ableschema.core.schema;
 
 import ableschema.core.design.Design;
-import ableschema.core.design.EndRef;
-import ableschema.core.design.Entity;
 import ableschema.core.design.Id;
-import ableschema.core.design.Relationship;
-import java.util.ArrayList;
-import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 
 /**
- * Derives the tables of a design: one for each entity, one for each many-to-many relationship, and in them the columns
- * and constraints that the other relationships ask for.
+ * The tables of a design: one for each entity, one for each many-to-many relationship, and in them the columns and
+ * constraints that the other relationships ask for. After a change only those tables are derived anew of which some part
+ * has changed; the others stay the same instances.
  */
 public final class Mapping {
 
-    private final Design design;
-    private final NamingRules rules;
-    private final Names names = new Names();
-    private final Map<Id, String> tableNames = new LinkedHashMap<>();
+    /** What comes before the first design. */
+    public static final Mapping NONE = new Mapping(NamingRules.USUAL, Map.of());
 
-    private Mapping(Design design, NamingRules rules) {
-        this.design = design;
+    private final NamingRules rules;
+    private final Map<Id, Made> made;
+    private final Schema schema;
+
+    private Mapping(NamingRules rules, Map<Id, Made> made) {
         this.rules = rules;
+        this.made = made;
+        this.schema = new Schema(made.values().stream().map(Made::table).toList());
     }
+
+    /**
+     * One table and what it was derived from.
+     *
+     * @param parts entities and relationships, which count as instances, and names of tables
+     * @param names what it called its constraints and indexes
+     */
+    record Made(List<Object> parts, TableColumns columns, Table table, List<Names.Given> names) {}
 
     /** Derives all tables of the design as it is {@link Built built}; a design that is not finished gives columns of the type undecided. */
     public static Schema of(Design design, NamingRules rules) {
-        return new Mapping(Built.of(design), rules).schema();
+        return NONE.after(design, rules).schema();
     }
 
-    private Schema schema() {
-        nameTables();
-        var keys = new Keys(design);
-        var columns = new LinkedHashMap<Id, TableColumns>();
-        tableNames.keySet().forEach(owner -> columns.put(owner, TableColumns.of(owner, design, keys, rules)));
-        var tables = new ArrayList<Table>();
-        columns.forEach((owner, its) -> tables.add(table(owner, its, columns, keys)));
-        return new Schema(tables);
+    /** Derives the tables after a change of the design or the rules. */
+    public Mapping after(Design design, NamingRules rules) {
+        Design built = Built.of(design);
+        Map<Id, Made> before = rules.equals(this.rules) ? made : Map.of();
+        Map<Id, Made> now = new Derivation(built, rules, before)
+                .made()
+                // another name is free now, so that all that were given may change
+                .or(() -> new Derivation(built, rules, Map.of()).made())
+                .orElseThrow(); // where nothing is to be kept, no name is asked for again
+        return new Mapping(rules, now);
     }
 
-    private void nameTables() {
-        for (Entity entity : design.entities()) {
-            tableNames.put(entity.id(), names.free(entity.pins().nameOr(rules.table(entity, design.plural()))));
-        }
-        for (Relationship each : design.relationships()) {
-            if (each.isManyToMany()) {
-                tableNames.put(each.id(), names.free(each.pins().nameOr(pairingName(each))));
-            }
-        }
-    }
-
-    private String pairingName(Relationship pairing) {
-        return pairing.noun().isEmpty()
-                ? rules.style()
-                        .of(
-                                design.at(pairing.first()).name(),
-                                design.at(pairing.second()).name())
-                : rules.table(pairing.noun(), design.plural());
-    }
-
-    private Table table(Id owner, TableColumns columns, Map<Id, TableColumns> all, Keys keys) {
-        String name = tableNames.getOrDefault(owner, "");
-        var constraints = new TableConstraints(name, owner, columns, design, keys, rules, names);
-        Entity entity = design.entity(owner).orElse(null);
-        String namespace = entity == null
-                ? design.relationship(owner).map(r -> r.pins().namespace()).orElse("")
-                : entity.pins().namespace();
-        return new Table(
-                namespace,
-                name,
-                design.nameOf(owner),
-                entity == null ? "" : entity.definition(),
-                columns.list(),
-                constraints.primaryKey(),
-                constraints.foreignKeys(end -> target(end, all)),
-                constraints.uniques(),
-                constraints.checks(),
-                constraints.indexes(),
-                owner);
-    }
-
-    private TableConstraints.Target target(EndRef end, Map<Id, TableColumns> all) {
-        Id entity = design.target(end).orElseThrow().id(); // referencesOf gives only ends of the design
-        return new TableConstraints.Target(tableNames.getOrDefault(entity, ""), all.get(entity));
+    public Schema schema() {
+        return schema;
     }
 }

@@ -1,7 +1,9 @@
 package ableschema.core.schema;
 
 import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
 import java.util.HashSet;
+import java.util.List;
 import java.util.Locale;
 import java.util.Set;
 import java.util.zip.CRC32;
@@ -15,6 +17,22 @@ final class Names {
     private static final int LONGEST = 63;
 
     private final Set<String> taken = new HashSet<>();
+    private final List<Given> given = new ArrayList<>();
+
+    /** What was wanted and the name that was given for it. */
+    record Given(String wanted, String name) {}
+
+    /** All that was given since this was last asked. */
+    List<Given> givenSince() {
+        List<Given> since = List.copyOf(given);
+        given.clear();
+        return since;
+    }
+
+    /** Gives the same names again; says whether they were all still free. */
+    boolean giveAgain(List<Given> names) {
+        return names.stream().allMatch(each -> free(each.wanted()).equals(each.name()));
+    }
 
     /** Returns the name, shortened if it is too long and numbered if it is taken. */
     String free(String wanted) {
@@ -24,6 +42,7 @@ final class Names {
             String ending = "_" + number;
             free = cut(name, LONGEST - ending.length()) + ending;
         }
+        given.add(new Given(wanted, free));
         return free;
     }
 

@@ -29,7 +29,7 @@ import java.util.List;
 import java.util.Random;
 
 /** Makes designs that use all that words can say, with names that are easy and names that are traps. */
-final class AnyWords {
+public final class AnyWords {
 
     private static final List<String> ENTITIES = List.of(
             "Hive",
@@ -100,7 +100,7 @@ final class AnyWords {
         this.ids = IdSource.seeded(seed);
     }
 
-    static Design of(long seed) {
+    public static Design of(long seed) {
         var made = new AnyWords(seed);
         made.makeEntities();
         made.makeRelationships();

@@ -37,12 +37,14 @@ public final class BriefBench extends VBox {
     private final VBox asked = new VBox(4);
     private final VBox aside = new VBox(4);
     private final NounPicker nouns;
+    private final KindsList kinds;
     private final Set<Id> opened = new HashSet<>();
     private boolean pending;
 
     public BriefBench(Workspace workspace) {
         this.workspace = workspace;
         this.nouns = new NounPicker(workspace);
+        this.kinds = new KindsList(workspace);
         setId("brief-bench");
         var begin = begin();
         var sentences = new SentencesList(workspace);
@@ -73,7 +75,7 @@ public final class BriefBench extends VBox {
     }
 
     private ScrollPane begin() {
-        var body = new VBox(top, nouns, new TablePaste(workspace), asked, aside);
+        var body = new VBox(top, nouns, kinds, new TablePaste(workspace), asked, aside);
         body.getStyleClass().add("bench");
         var scroll = new ScrollPane(body);
         scroll.setFitToWidth(true);
@@ -120,6 +122,7 @@ public final class BriefBench extends VBox {
         buildAsked();
         buildAside();
         nouns.refresh();
+        kinds.refresh();
         focused.filter(id -> owner.getScene() == null)
                 .map(id -> lookup("#" + id))
                 .ifPresent(Node::requestFocus);

@@ -26,7 +26,8 @@ final class TablePaste extends VBox {
         this.workspace = workspace;
         cells.setId("pasted-table");
         cells.setPrefRowCount(3);
-        cells.setPromptText("Hive code\tVisited on\tStrength\nAV-1\t2027-04-12\t7");
+        cells.setPromptText(
+                "Hive code,  Visited on,  Strength: as copied from a spreadsheet or a CSV file, with a few rows below");
         cells.textProperty().addListener((o, before, now) -> suggest());
         name.setId("pasted-name");
         name.setPromptText("what is one row? such as Visit");

@@ -11,6 +11,7 @@ import ableschema.core.document.Position;
 import ableschema.core.edit.Edits;
 import ableschema.core.edit.MoveCards;
 import ableschema.core.edit.Several;
+import ableschema.core.schema.Mapping;
 import ableschema.core.schema.Schema;
 import ableschema.core.sql.Dialect;
 import ableschema.core.sql.Dialects;
@@ -40,6 +41,7 @@ public final class Workspace {
     private final IdSource ids;
     private final Background background = new Background();
     private final ReadOnlyObjectWrapper<Document> document;
+    private Mapping mapping;
     private Schema schema;
     private final ObjectProperty<Optional<Id>> chosen = new SimpleObjectProperty<>(Optional.empty());
     private final ReadOnlyObjectWrapper<Set<Id>> group = new ReadOnlyObjectWrapper<>(Set.of());
@@ -61,7 +63,8 @@ public final class Workspace {
         this.history = new History(placed);
         this.lastSaved = placed;
         this.document = new ReadOnlyObjectWrapper<>(placed);
-        this.schema = placed.schema();
+        this.mapping = placed.mapping(Mapping.NONE);
+        this.schema = placed.schema(mapping);
         this.before = schema;
     }
 
@@ -183,7 +186,8 @@ public final class Workspace {
                 || !next.title().equals(current.title());
         if (meaning) {
             before = schema;
-            schema = next.schema();
+            mapping = next.mapping(mapping);
+            schema = next.schema(mapping);
         }
         if (chosen.get().filter(id -> !next.design().knows(id)).isPresent()) {
             chosen.set(Optional.empty());

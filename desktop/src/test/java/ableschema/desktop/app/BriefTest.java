@@ -16,6 +16,7 @@ import java.util.Optional;
 import java.util.concurrent.TimeUnit;
 import javafx.scene.Node;
 import javafx.scene.control.ButtonBase;
+import javafx.scene.control.Labeled;
 import javafx.scene.control.TextInputControl;
 import javafx.scene.input.KeyCode;
 import javafx.stage.Stage;
@@ -95,6 +96,11 @@ class BriefTest extends WindowFixture {
                 .extracting(e -> e.name() + " " + e.kind())
                 .containsExactly("Keeper person", "Inspection event");
         assertThat(workspace.design().notes().brief().told()).startsWith("At an inspection");
+        assertThat(robot.lookup("#kinds .label").queryAllAs(Labeled.class))
+                .extracting(Labeled::getText)
+                .containsSubsequence("person", "Keeper", "event", "Inspection", "place")
+                .contains("none yet: where does it happen?", "none yet: what is used, made or looked after?")
+                .doesNotContain("none yet: what happens, and when?");
     }
 
     @Test
