@@ -138,7 +138,7 @@ final class SentencesList extends VBox {
 
         private Node row(Said said) {
             Optional<Judgement> judgement = notes().judgement(said.about(), said.text());
-            TextArea text = SentenceField.of(workspace, said, LINE_WIDTH);
+            TextArea text = SentenceField.of(workspace, said, LINE_WIDTH, Integer.MAX_VALUE);
             HBox.setHgrow(text, Priority.ALWAYS);
             text.setOnMousePressed(event -> workspace.choose(said.about()));
             var row = new HBox(

@@ -42,6 +42,7 @@ public final class GlossView extends VBox {
     private static final int MOST_SENTENCES = 4;
     private static final int MOST_RULES = 40;
     private static final double LINE_WIDTH = 312;
+    private static final int MOST_LINES = 5;
     private static final Set<Said.Part> OWN =
             EnumSet.of(Said.Part.ATTRIBUTES, Said.Part.PAIRINGS, Said.Part.KEYS, Said.Part.DEPENDENCIES);
 
@@ -198,7 +199,7 @@ public final class GlossView extends VBox {
     private List<Node> ownSentences(Id owner) {
         return DesignText.about(workspace.design(), owner).stream()
                 .filter(said -> OWN.contains(said.part()))
-                .<Node>map(said -> SentenceField.of(workspace, said, LINE_WIDTH))
+                .<Node>map(said -> SentenceField.of(workspace, said, LINE_WIDTH, MOST_LINES))
                 .toList();
     }
 

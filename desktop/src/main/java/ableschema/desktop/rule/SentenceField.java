@@ -19,10 +19,16 @@ public final class SentenceField {
 
     private SentenceField() {}
 
-    /** @param width how many pixels a line has where it stands */
-    public static TextArea of(Workspace workspace, Said said, double width) {
+    /**
+     * @param width how many pixels a line has where it stands
+     * @param most  how many lines of a long sentence are shown while it is not being edited
+     */
+    public static TextArea of(Workspace workspace, Said said, double width, int most) {
         TextArea field = Fields.paragraph("", said.text(), "", typed -> reword(workspace, said, typed));
-        field.setPrefRowCount(1 + (int) (Face.REGULAR.width(said.text(), TEXT_SIZE) / (width - RAGGED)));
+        int all = 1 + (int) (Face.REGULAR.width(said.text(), TEXT_SIZE) / (width - RAGGED));
+        field.setPrefRowCount(Math.min(all, most));
+        field.focusedProperty()
+                .addListener((o, before, focused) -> field.setPrefRowCount(focused ? all : Math.min(all, most)));
         field.getStyleClass().add("sentence-text");
         return field;
     }

@@ -9,9 +9,12 @@ import ableschema.core.design.Topic;
 import ableschema.core.document.Position;
 import ableschema.core.edit.ChangeRules;
 import java.util.List;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import javafx.geometry.Bounds;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.Hyperlink;
+import javafx.scene.control.TextArea;
 import javafx.scene.control.TextField;
 import javafx.scene.control.TextInputControl;
 import javafx.scene.input.KeyCode;
@@ -100,6 +103,26 @@ class GlossTest extends WindowFixture {
                 .endsWith("txt 30.");
         robot.type(KeyCode.ESCAPE);
         assertThat(sentence(robot, "Each hive has").getText()).contains("paint: text 30");
+    }
+
+    @Test
+    void a_long_sentence_takes_a_few_lines_until_it_is_edited(FxRobot robot) {
+        drawTwo(robot);
+        rule(
+                robot,
+                "Each hive has "
+                        + IntStream.rangeClosed(1, 60)
+                                .mapToObj(i -> "measure no " + i + ": whole 500")
+                                .collect(Collectors.joining(", "))
+                        + ".");
+        choose(robot, "Hive");
+        WaitForAsyncUtils.waitForFxEvents();
+        var field = (TextArea) sentence(robot, "Each hive has");
+
+        assertThat(field.getHeight()).isLessThan(120);
+        robot.interact(field::requestFocus);
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(field.getHeight()).isGreaterThan(400);
     }
 
     @Test

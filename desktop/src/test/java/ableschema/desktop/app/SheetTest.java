@@ -10,10 +10,12 @@ import ableschema.core.schema.Table;
 import ableschema.diagram.picture.View;
 import java.util.List;
 import java.util.concurrent.TimeUnit;
+import java.util.stream.Stream;
 import javafx.geometry.Bounds;
 import javafx.geometry.VerticalDirection;
 import javafx.scene.Node;
 import javafx.scene.control.Labeled;
+import javafx.scene.control.TextInputControl;
 import javafx.scene.input.KeyCode;
 import javafx.stage.Stage;
 import org.junit.jupiter.api.Test;
@@ -254,9 +256,12 @@ class SheetTest extends WindowFixture {
     }
 
     private static List<String> said(FxRobot robot) {
-        return robot.lookup(".sentence").queryAllAs(Node.class).stream()
-                .filter(Labeled.class::isInstance)
-                .map(node -> ((Labeled) node).getText())
+        return Stream.concat(
+                        robot.lookup(".sentence").queryAllAs(Node.class).stream()
+                                .filter(Labeled.class::isInstance)
+                                .map(node -> ((Labeled) node).getText()),
+                        robot.lookup(".sentence-text").queryAllAs(TextInputControl.class).stream()
+                                .map(TextInputControl::getText))
                 .toList();
     }
 
