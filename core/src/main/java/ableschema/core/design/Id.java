@@ -46,6 +46,19 @@ public record Id(IdKind kind, String code) {
         }
     }
 
+    // Ids are compared and looked up in every table of every step; what a record is given for that takes several times
+    // as long.
+
+    @Override
+    public boolean equals(Object other) {
+        return this == other || (other instanceof Id id && kind == id.kind && code.equals(id.code));
+    }
+
+    @Override
+    public int hashCode() {
+        return code.hashCode();
+    }
+
     @Override
     public String toString() {
         return kind.letter() + ":" + code;

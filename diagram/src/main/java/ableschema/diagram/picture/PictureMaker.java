@@ -13,7 +13,9 @@ import ableschema.diagram.route.Router;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Collection;
+import java.util.Collections;
 import java.util.HashMap;
+import java.util.IdentityHashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -76,7 +78,7 @@ public final class PictureMaker {
         private final Notation notation;
         private final List<Link> links;
         private final List<Route.Wanted> wanted;
-        private final Map<Route.Wanted, DrawnLink> drawnBefore = new HashMap<>();
+        private final List<@Nullable DrawnLink> drawnBefore;
 
         Lines(Map<Id, PlacedCard> cards, List<Link> links, Picture before, Notation notation) {
             this.cards = cards;
@@ -84,7 +86,9 @@ public final class PictureMaker {
             this.before = before;
             this.notation = notation;
             wanted = links.stream().map(Lines::wanted).toList();
-            before.lines().forEach(line -> drawnBefore.put(wanted(line.link()), line));
+            var known = new HashMap<Route.Wanted, DrawnLink>();
+            before.lines().forEach(line -> known.put(wanted(line.link()), line));
+            drawnBefore = wanted.stream().<@Nullable DrawnLink>map(known::get).toList();
         }
 
         private static Route.Wanted wanted(Link link) {
@@ -102,7 +106,7 @@ public final class PictureMaker {
             return drawn(routes, kept(routes, changed), areas.values());
         }
 
-        private @Nullable Route routeBefore(Route.Wanted line) {
+        private @Nullable Route routeBefore(int line) {
             DrawnLink earlier = drawnBefore.get(line);
             return earlier == null ? null : earlier.route();
         }
@@ -150,10 +154,8 @@ public final class PictureMaker {
         /** Where lines are that were not there, or no longer are. */
         private List<Area> changedLines(List<Route> routes) {
             var changed = new ArrayList<Area>();
-            int found = 0;
             for (int i = 0; i < links.size(); i++) {
-                DrawnLink earlier = drawnBefore.get(wanted.get(i));
-                found += earlier == null ? 0 : 1;
+                DrawnLink earlier = drawnBefore.get(i);
                 if (!isSame(earlier, i, routes)) {
                     changed.add(routes.get(i).bounds().grown(NEAR));
                     if (earlier != null) {
@@ -161,12 +163,19 @@ public final class PictureMaker {
                     }
                 }
             }
-            if (found < drawnBefore.size()) {
-                var left = new HashMap<>(drawnBefore);
-                left.keySet().removeAll(Set.copyOf(wanted));
-                left.values().forEach(line -> changed.add(line.route().bounds().grown(NEAR)));
-            }
+            goneLines().forEach(line -> changed.add(line.route().bounds().grown(NEAR)));
             return changed;
+        }
+
+        private List<DrawnLink> goneLines() {
+            long stayed = drawnBefore.stream().filter(Objects::nonNull).count();
+            if (stayed == before.lines().size()) {
+                return List.of();
+            }
+            Set<DrawnLink> gone = Collections.newSetFromMap(new IdentityHashMap<>());
+            gone.addAll(before.lines());
+            gone.removeAll(drawnBefore);
+            return List.copyOf(gone);
         }
 
         private boolean isSame(@Nullable DrawnLink earlier, int i, List<Route> routes) {
@@ -180,7 +189,7 @@ public final class PictureMaker {
             var near = new Surroundings(changed, NEAR);
             var kept = new DrawnLink[links.size()];
             for (int i = 0; i < kept.length && notation == before.notation(); i++) {
-                DrawnLink earlier = drawnBefore.get(wanted.get(i));
+                DrawnLink earlier = drawnBefore.get(i);
                 boolean same =
                         isSame(earlier, i, routes) && !near.touch(routes.get(i).bounds());
                 kept[i] = same ? earlier : null;

@@ -27,7 +27,12 @@ final class Ports {
         this.cards = cards;
     }
 
-    private record Key(Id card, Side side) {}
+    private record Key(Id card, Side side) {
+        @Override
+        public int hashCode() {
+            return 4 * card.hashCode() + side.ordinal();
+        }
+    }
 
     /** One end of a line; {@code towards} orders the ends on a side. */
     private record Use(int line, boolean first, double towards) {}

@@ -29,7 +29,13 @@ public final class Route {
     }
 
     /** A line that is wanted between two cards, or as a loop on one; {@code line} tells several between the same two apart. */
-    public record Wanted(Id line, Id first, Id second) {}
+    public record Wanted(Id line, Id first, Id second) {
+        /** Quick, as all lines are looked up at each change: nearly every line has an id of its own. */
+        @Override
+        public int hashCode() {
+            return line.hashCode() + first.hashCode();
+        }
+    }
 
     public List<Point> points() {
         return points;

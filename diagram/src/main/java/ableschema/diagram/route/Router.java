@@ -12,7 +12,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.function.Function;
+import java.util.function.IntFunction;
 import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 
@@ -42,10 +42,9 @@ public final class Router {
      * Returns a route for each wanted line, in their order; lines that a change of the cards does not touch keep theirs.
      *
      * @param changed where cards stand now that stood elsewhere, or nowhere, before
-     * @param known   the route of a line then, null for a new one
+     * @param known   the route that the line at a place had then, null for a new one
      */
-    public List<Route> routes(
-            List<Route.Wanted> lines, List<Area> changed, Function<Route.Wanted, @Nullable Route> known) {
+    public List<Route> routes(List<Route.Wanted> lines, List<Area> changed, IntFunction<@Nullable Route> known) {
         List<Ports.Pair> ports = Ports.of(lines, cards);
         Route[] routes = kept(lines, ports, changed, known);
         List<Integer> open = IntStream.range(0, lines.size())
@@ -67,14 +66,11 @@ public final class Router {
 
     /** The lines that keep their way; the places of the others are empty. */
     private static Route[] kept(
-            List<Route.Wanted> lines,
-            List<Ports.Pair> ports,
-            List<Area> changed,
-            Function<Route.Wanted, @Nullable Route> known) {
+            List<Route.Wanted> lines, List<Ports.Pair> ports, List<Area> changed, IntFunction<@Nullable Route> known) {
         Route[] routes = new Route[lines.size()];
         for (int i = 0; i < routes.length; i++) {
             Ports.Pair pair = ports.get(i);
-            Route route = known.apply(lines.get(i));
+            Route route = known.apply(i);
             boolean keeps = route != null
                     && route.connects(pair.first().edge(), pair.second().edge())
                     && !runsThroughAny(route, changed);
