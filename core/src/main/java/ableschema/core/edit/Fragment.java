@@ -26,6 +26,7 @@ import java.util.regex.Pattern;
 public final class Fragment {
 
     private static final Pattern ID = Pattern.compile("[eaurcidw]:[0-9a-hjkmnp-tv-z]{6}");
+    private static final Pattern DECLARED = Pattern.compile("\"(" + ID + ")\"");
     private static final double ASIDE = 32;
 
     private Fragment() {}
@@ -48,9 +49,14 @@ public final class Fragment {
     /** Returns the text of a document in which every id is a new one, the same for the same. */
     public static String withNewIds(String printed, IdSource ids) {
         Map<String, String> renewed = new HashMap<>();
+        Matcher declared = DECLARED.matcher(printed);
+        while (declared.find()) {
+            renewed.computeIfAbsent(
+                    declared.group(1), old -> ids.next(Id.parse(old).kind()).toString());
+        }
+        // what only looks like an id, such as the middle of "note:harvest", is left as it is
         return ID.matcher(printed)
-                .replaceAll(id -> Matcher.quoteReplacement(renewed.computeIfAbsent(
-                        id.group(), old -> ids.next(Id.parse(old).kind()).toString())));
+                .replaceAll(id -> Matcher.quoteReplacement(renewed.getOrDefault(id.group(), id.group())));
     }
 
     /** Puts a fragment with ids of its own beside what is there; a name that is taken gets a number. */

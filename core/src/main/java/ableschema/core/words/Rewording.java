@@ -59,9 +59,14 @@ final class Rewording {
             return comment(understood);
         }
         Body after = after(understood.edit()).body(said.about()).orElseThrow(); // no sentence takes its owner away
+        return followedBy(inPlace(after), understood);
+    }
+
+    /** What was read, and then this body for the owner. */
+    private Understood followedBy(Body body, Understood understood) {
+        String name = understood.edit().name();
         return with(
-                understood,
-                new ChangeBody(said.about(), inPlace(after), understood.edit().name()));
+                understood, new Several(name, List.of(understood.edit(), new ChangeBody(said.about(), body, name))));
     }
 
     private static Understood understood(Understanding reading) {
@@ -140,14 +145,7 @@ final class Rewording {
         Body after = after(understood.edit()).body(said.about()).orElseThrow(); // no sentence takes its owner away
         boolean moved = after.attribute(attribute.id()).equals(Optional.of(attribute))
                 && !Optional.of(after).equals(design.body(said.about()));
-        return moved
-                ? with(
-                        understood,
-                        new ChangeBody(
-                                said.about(),
-                                after.replacing(attribute.withComment("")),
-                                understood.edit().name()))
-                : understood;
+        return moved ? followedBy(after.replacing(attribute.withComment("")), understood) : understood;
     }
 
     /** Another pair takes the place of this one. */

@@ -156,6 +156,18 @@ class RewordingTest {
         assertThat(made.entity("Hive").body().uniques()).isEmpty();
     }
 
+    @Test
+    void a_rule_can_become_a_relationship() {
+        DesignFixture made = changed(
+                HIVES,
+                "No two hives share their row and stand.",
+                "Each hive faces exactly one meadow; each meadow feeds any number of hives.");
+
+        assertThat(made.entity("Hive").body().uniques()).isEmpty();
+        assertThat(texts(made.design()))
+                .contains("Each hive faces exactly one meadow; each meadow feeds any number of hives.");
+    }
+
     @ParameterizedTest
     @CsvSource(
             delimiter = '|',

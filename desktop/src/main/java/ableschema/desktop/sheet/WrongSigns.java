@@ -22,16 +22,18 @@ final class WrongSigns extends Group {
 
     void show(Design design) {
         getChildren().clear();
-        if (design.notes().judgements().stream().noneMatch(WrongSigns::isWrong)) {
-            return;
-        }
-        for (Said said : DesignText.of(design).sentences()) {
-            design.notes()
-                    .judgement(said.about(), said.text())
-                    .filter(WrongSigns::isWrong)
-                    .flatMap(judgement -> place(design, said.about()))
-                    .ifPresent(place -> getChildren().add(sign(place)));
-        }
+        design.notes().judgements().stream()
+                .filter(WrongSigns::isWrong)
+                .filter(judgement -> isStillSaid(judgement, design))
+                .flatMap(judgement -> place(design, judgement.about()).stream())
+                .forEach(place -> getChildren().add(sign(place)));
+    }
+
+    /** A sentence that has been reworded since is another. */
+    private static boolean isStillSaid(Judgement judgement, Design design) {
+        return DesignText.about(design, judgement.about()).stream()
+                .map(Said::text)
+                .anyMatch(judgement.sentence()::equals);
     }
 
     private static boolean isWrong(Judgement judgement) {

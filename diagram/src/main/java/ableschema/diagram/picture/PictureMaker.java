@@ -78,6 +78,8 @@ public final class PictureMaker {
         private final Notation notation;
         private final List<Link> links;
         private final List<Route.Wanted> wanted;
+
+        /** The line that each link had, in the order of the links; null for a new one. */
         private final List<@Nullable DrawnLink> drawnBefore;
 
         Lines(Map<Id, PlacedCard> cards, List<Link> links, Picture before, Notation notation) {

@@ -2,6 +2,7 @@ package ableschema.diagram.picture;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import ableschema.core.design.Attribute;
 import ableschema.core.design.Design;
 import ableschema.core.design.Id;
 import ableschema.core.design.IdSource;
@@ -9,6 +10,7 @@ import ableschema.core.design.SubtypeLayout;
 import ableschema.core.document.Document;
 import ableschema.core.document.Notation;
 import ableschema.core.document.Position;
+import ableschema.core.edit.Edits;
 import ableschema.core.edit.SubtypeEdits;
 import ableschema.core.words.DesignReader;
 import ableschema.diagram.LargeDesign;
@@ -48,6 +50,46 @@ class ChangedPictureTest {
         }
         assertThat(Faults.in(picture)).isEmpty();
         assertThat(kept).isGreaterThan(30 * 50 / 2);
+    }
+
+    @Test
+    void a_renamed_attribute_leaves_all_other_cards_and_lines_the_same() {
+        Document document = LargeDesign.of(4, 40, 5, 50);
+        document = document.moved(AutoLayout.of(document));
+        Contents contents = Contents.of(document, View.CONCEPT);
+        Picture picture =
+                PictureMaker.after(Picture.NOTHING, contents, document.diagram().positions(), Notation.CROWSFOOT);
+        Attribute attribute =
+                document.design().entities().get(7).body().attributes().get(3);
+        Document renamed = new Edits(document.design(), IdSource.seeded(3))
+                .changeAttribute(attribute.withName("x"))
+                .applyTo(document);
+        Contents kept = Contents.of(renamed, View.CONCEPT).keeping(contents);
+        Picture next = PictureMaker.after(picture, kept, renamed.diagram().positions(), Notation.CROWSFOOT);
+
+        long sameCards = next.cards().values().stream()
+                .filter(card -> picture.cards().get(card.card().id()) == card)
+                .count();
+        assertThat(sameCards).isEqualTo(39);
+        for (int i = 0; i < next.lines().size(); i++) {
+            assertThat(next.lines().get(i)).isSameAs(picture.lines().get(i));
+        }
+    }
+
+    @Test
+    void lines_that_go_leave_no_trace_in_the_room_of_the_others() {
+        Document document = LargeDesign.of(4, 30, 4, 40);
+        document = document.moved(AutoLayout.of(document));
+        Picture picture = PictureMaker.of(document, View.CONCEPT, Notation.CROWSFOOT);
+        Document less = document;
+        for (int i = 0; i < 20; i++) {
+            less = less.with(less.design()
+                    .withoutRelationship(less.design().relationships().get(0).id()));
+        }
+        Picture after = after(picture, less);
+
+        assertThat(after.lines()).hasSize(20);
+        assertThat(Faults.in(after)).isEmpty();
     }
 
     @Test
