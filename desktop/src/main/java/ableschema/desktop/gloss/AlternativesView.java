@@ -13,6 +13,8 @@ import java.util.function.Supplier;
 import javafx.css.PseudoClass;
 import javafx.scene.Node;
 import javafx.scene.control.Hyperlink;
+import javafx.scene.control.Label;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.TilePane;
 import javafx.scene.layout.VBox;
 
@@ -67,7 +69,10 @@ final class AlternativesView extends VBox {
         card.setPrefWidth(146);
         card.setMaxWidth(146);
         card.pseudoClassStateChanged(CHOSEN, alternative.current());
-        card.getChildren().add(Controls.text(alternative.label(), "alternative-title"));
+        Label title = Controls.text(alternative.label(), "alternative-title");
+        title.setWrapText(true);
+        title.setMinHeight(Region.USE_PREF_SIZE);
+        card.getChildren().add(title);
         for (Table table : alternative.tables()) {
             card.getChildren().add(Controls.text(table.name(), "alternative-table"));
             table.columns().stream().limit(MOST_COLUMNS).forEach(column -> card.getChildren()

@@ -293,11 +293,8 @@ public final class GlossView extends VBox {
         for (Table table : workspace.schema().tables()) {
             for (ForeignKey key : table.foreignKeys()) {
                 if (key.origin().relationship().equals(relationship.id())) {
-                    for (int i = 0; i < key.columns().size(); i++) {
-                        Label pair = Controls.text(
-                                table.name() + "." + key.columns().get(i) + " = " + key.target() + "."
-                                        + key.targetColumns().get(i),
-                                "type-note");
+                    for (String joined : key.pairs(table.name())) {
+                        Label pair = Controls.text(joined, "type-note");
                         pair.setWrapText(true);
                         pair.setMinHeight(Region.USE_PREF_SIZE);
                         lines.getChildren().add(pair);

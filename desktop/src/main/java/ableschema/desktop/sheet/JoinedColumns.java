@@ -14,9 +14,7 @@ import ableschema.diagram.picture.Picture.PlacedCard;
 import ableschema.diagram.text.Face;
 import java.util.List;
 import java.util.Optional;
-import java.util.stream.Collectors;
 import java.util.stream.DoubleStream;
-import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import javafx.scene.Group;
 import javafx.scene.control.Label;
@@ -85,10 +83,7 @@ final class JoinedColumns extends Group {
     }
 
     private void words(ForeignKey key, Table table, DrawnLink line, Picture picture) {
-        String joined = IntStream.range(0, key.columns().size())
-                .mapToObj(i -> table.name() + "." + key.columns().get(i) + " = " + key.target() + "."
-                        + key.targetColumns().get(i))
-                .collect(Collectors.joining("\n"));
+        String joined = String.join("\n", key.pairs(table.name()));
         var label = new Label(joined);
         label.getStyleClass().add("joined-words");
         Area place = place(joined, line, picture);
