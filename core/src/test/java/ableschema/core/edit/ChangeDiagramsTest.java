@@ -49,6 +49,18 @@ class ChangeDiagramsTest {
     }
 
     @Test
+    void a_relationship_is_shown_where_both_its_entities_are() {
+        Document part = partOf("Hive", "Apiary");
+        Id stands = MADE.design().relationships().get(0).id();
+        Id heads = MADE.design().relationships().get(1).id();
+
+        assertThat(part.diagram().shows(part.design(), stands)).isTrue();
+        assertThat(part.diagram().shows(part.design(), heads)).isFalse();
+        assertThat(part.diagram().shows(part.design(), id("Queen"))).isFalse();
+        assertThat(part.viewing("whole").diagram().shows(part.design(), heads)).isTrue();
+    }
+
+    @Test
     void the_last_entity_stays_as_a_part_of_nothing_would_be_the_whole() {
         Document part = partOf("Hive");
 
