@@ -75,6 +75,7 @@ public record ChangeDiagrams(List<Diagram> diagrams, String inView, String name)
 
     @Override
     public Document applyTo(Document document) {
-        return document.withDiagrams(diagrams).viewing(inView);
+        boolean same = document.diagrams().equals(diagrams);
+        return (same ? document : document.withDiagrams(diagrams)).viewing(inView);
     }
 }

@@ -49,6 +49,17 @@ class ChangeDiagramsTest {
     }
 
     @Test
+    void nothing_changes_where_all_is_so_already() {
+        Document part = partOf("Hive");
+
+        assertThat(ChangeDiagrams.rename(part, "bees").applyTo(part)).isSameAs(part);
+        assertThat(ChangeDiagrams.show(part, part.diagram(), List.of(id("Hive")))
+                        .applyTo(part))
+                .isSameAs(part);
+        assertThat(ChangeDiagrams.hide(part, List.of(id("Hive"))).applyTo(part)).isSameAs(part);
+    }
+
+    @Test
     void a_relationship_is_shown_where_both_its_entities_are() {
         Document part = partOf("Hive", "Apiary");
         Id stands = MADE.design().relationships().get(0).id();
