@@ -1,7 +1,6 @@
 package ableschema.cli;
 
 import ableschema.core.design.Expression;
-import ableschema.core.design.ReferenceAction;
 import ableschema.core.document.Document;
 import ableschema.core.schema.Column;
 import ableschema.core.schema.ForeignKey;
@@ -11,6 +10,7 @@ import ableschema.core.sql.Dialect;
 import ableschema.core.sql.Dialects;
 import ableschema.core.store.DocumentFile;
 import ableschema.core.store.FileProblem;
+import ableschema.core.types.ReferenceAction;
 import java.nio.file.Path;
 import java.util.LinkedHashMap;
 import java.util.List;

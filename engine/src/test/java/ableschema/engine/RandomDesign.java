@@ -4,8 +4,6 @@ import ableschema.core.design.Attribute;
 import ableschema.core.design.Body;
 import ableschema.core.design.Cardinality;
 import ableschema.core.design.ColumnRef;
-import ableschema.core.design.DataType;
-import ableschema.core.design.DataTypes;
 import ableschema.core.design.Design;
 import ableschema.core.design.End;
 import ableschema.core.design.EndRef;
@@ -15,16 +13,19 @@ import ableschema.core.design.IdKind;
 import ableschema.core.design.IdSource;
 import ableschema.core.design.KeyPart;
 import ableschema.core.design.Pins;
-import ableschema.core.design.ReferenceAction;
 import ableschema.core.design.Relationship;
 import ableschema.core.design.Row;
 import ableschema.core.design.Side;
 import ableschema.core.design.Unique;
 import ableschema.core.document.Document;
+import ableschema.core.types.DataType;
+import ableschema.core.types.DataTypes;
+import ableschema.core.types.ReferenceAction;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.Random;
+import java.util.UUID;
 
 /** Makes designs of all kinds of entities, relationships and types, with rows that break no rule; the same for a seed. */
 final class RandomDesign {
@@ -105,7 +106,7 @@ final class RandomDesign {
                 relationship = relationship.withNoun("pairing " + i);
             }
             boolean optional = relationship
-                    .referred()
+                    .referencedSide()
                     .map(relationship::end)
                     .filter(end -> !end.cardinality().isMandatory())
                     .isPresent();
@@ -130,7 +131,7 @@ final class RandomDesign {
     private Design weakened(Design design) {
         Design weak = design;
         for (Relationship each : relationships) {
-            Optional<Side> referred = each.referred();
+            Optional<Side> referred = each.referencedSide();
             if (referred.isEmpty() || each.isRecursive() || random.nextInt(3) > 0) {
                 continue;
             }

@@ -12,7 +12,7 @@ import ableschema.core.design.Question;
 import ableschema.core.document.Edit;
 import ableschema.core.edit.AddEntity;
 import ableschema.core.edit.ChangeNotes;
-import ableschema.core.edit.Several;
+import ableschema.core.edit.Compound;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -81,6 +81,6 @@ public final class BriefEdits {
                 edits.add(new AddEntity(entity, Optional.empty()));
             }
         });
-        return new Several("make entities of " + String.join(", ", nouns.keySet()), edits);
+        return new Compound("make entities of " + String.join(", ", nouns.keySet()), edits);
     }
 }

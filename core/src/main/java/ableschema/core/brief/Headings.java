@@ -2,12 +2,12 @@ package ableschema.core.brief;
 
 import ableschema.core.design.Attribute;
 import ableschema.core.design.Body;
-import ableschema.core.design.DataType;
 import ableschema.core.design.Entity;
 import ableschema.core.design.IdKind;
 import ableschema.core.design.IdSource;
 import ableschema.core.design.Row;
 import ableschema.core.rows.RowTable;
+import ableschema.core.types.DataType;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;

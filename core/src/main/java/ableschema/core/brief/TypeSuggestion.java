@@ -1,8 +1,8 @@
 package ableschema.core.brief;
 
-import ableschema.core.design.DataType;
-import ableschema.core.design.DataTypes;
-import ableschema.core.design.TypedValue;
+import ableschema.core.types.DataType;
+import ableschema.core.types.DataTypes;
+import ableschema.core.types.TypedValue;
 import java.math.BigDecimal;
 import java.util.Comparator;
 import java.util.List;

@@ -2,6 +2,9 @@ package ableschema.core.design;
 
 import static java.util.Objects.requireNonNull;
 
+import ableschema.core.types.DataType;
+import ableschema.core.types.DataTypes;
+
 /**
  * One thing that is known of each instance of an entity, such as a hive's colour.
  *

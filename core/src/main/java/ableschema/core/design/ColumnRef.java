@@ -3,13 +3,13 @@ package ableschema.core.design;
 import java.util.Optional;
 
 /** The address of a column: an attribute, or a column of the key that a relationship refers to. */
-public sealed interface ColumnRef extends KeyPart permits ColumnRef.Own, ColumnRef.Carried, ColumnRef.Keyless {
+public sealed interface ColumnRef extends KeyPart permits ColumnRef.Own, ForeignColumn, ColumnRef.Keyless {
 
     /** Reads {@code a:k3f9q2}, {@code r:k3f9q2.1/a:k3f9q2} and so on, or {@code r:k3f9q2.1/?}. */
     static ColumnRef parse(String text) {
         int slash = text.indexOf('/');
         if (slash >= 0) {
-            return new Carried(EndRef.parse(text.substring(0, slash)), parse(text.substring(slash + 1)));
+            return new ForeignColumn(EndRef.parse(text.substring(0, slash)), parse(text.substring(slash + 1)));
         }
         return text.equals("?") ? new Keyless() : new Own(Id.parse(text));
     }
@@ -36,24 +36,6 @@ public sealed interface ColumnRef extends KeyPart permits ColumnRef.Own, ColumnR
         @Override
         public String toString() {
             return id.toString();
-        }
-    }
-
-    /** A column of the key of the entity at an end of a relationship. */
-    record Carried(EndRef end, ColumnRef target) implements ColumnRef {
-        @Override
-        public Optional<Id> attribute() {
-            return target.attribute();
-        }
-
-        @Override
-        public Optional<EndRef> through() {
-            return Optional.of(end);
-        }
-
-        @Override
-        public String toString() {
-            return end + "/" + target;
         }
     }
 

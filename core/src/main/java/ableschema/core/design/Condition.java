@@ -2,6 +2,8 @@ package ableschema.core.design;
 
 import static java.util.stream.Collectors.joining;
 
+import ableschema.core.types.DataType;
+import ableschema.core.types.TypedValue;
 import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.List;

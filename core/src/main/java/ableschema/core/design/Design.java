@@ -64,9 +64,9 @@ public final class Design {
     }
 
     private void registerReferences(Relationship each) {
-        Id holder = each.holder().orElse(each.id());
+        Id holder = each.referencing().orElse(each.id());
         List<EndRef> ends = references.computeIfAbsent(holder, h -> new ArrayList<>());
-        each.referred().ifPresentOrElse(side -> ends.add(each.ref(side)), () -> {
+        each.referencedSide().ifPresentOrElse(side -> ends.add(each.ref(side)), () -> {
             ends.add(each.ref(Side.FIRST));
             ends.add(each.ref(Side.SECOND));
         });
@@ -176,7 +176,7 @@ public final class Design {
     /** Says whether the relationship is part of the key of the entity that holds its foreign key. */
     public boolean isIdentifying(Relationship relationship) {
         return relationship
-                .holder()
+                .referencing()
                 .flatMap(this::body)
                 .filter(body -> body.key().stream()
                         .flatMap(part -> part.through().stream())

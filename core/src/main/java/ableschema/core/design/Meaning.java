@@ -117,7 +117,7 @@ final class Meaning {
                                 .map(this::named)
                                 .orElse("?"))
                 .orElse("?");
-        return part instanceof ColumnRef.Carried carried ? "(" + through + ")." + named(carried.target()) : through;
+        return part instanceof ForeignColumn carried ? "(" + through + ")." + named(carried.target()) : through;
     }
 
     private String named(Expression expression) {

@@ -2,6 +2,7 @@ package ableschema.core.design;
 
 import static java.util.Objects.requireNonNull;
 
+import ableschema.core.types.ReferenceAction;
 import java.util.List;
 import java.util.Optional;
 
@@ -76,7 +77,7 @@ public record Relationship(
      * The end whose entity the other end's table refers to: the one of which a row there has at most one. In a
      * one-to-one it is the mandatory end, else the first. Empty for many-to-many, where a table of its own refers to both.
      */
-    public Optional<Side> referred() {
+    public Optional<Side> referencedSide() {
         if (isManyToMany()) {
             return Optional.empty();
         }
@@ -89,11 +90,11 @@ public record Relationship(
     }
 
     /** The entity whose table holds the foreign key; empty for many-to-many. */
-    public Optional<Id> holder() {
-        return referred().map(side -> end(side.other()).entity());
+    public Optional<Id> referencing() {
+        return referencedSide().map(side -> end(side.other()).entity());
     }
 
-    public Optional<CarriedColumn> carried(ColumnRef.Carried column) {
+    public Optional<CarriedColumn> carried(ForeignColumn column) {
         return carried.stream().filter(c -> c.column().equals(column)).findFirst();
     }
 

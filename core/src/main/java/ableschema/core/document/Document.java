@@ -4,7 +4,7 @@ import ableschema.core.design.Design;
 import ableschema.core.design.Entity;
 import ableschema.core.design.Id;
 import ableschema.core.design.Lists;
-import ableschema.core.schema.Mapping;
+import ableschema.core.mapping.Mapping;
 import ableschema.core.schema.Schema;
 import java.util.List;
 import java.util.Map;
@@ -59,12 +59,12 @@ public record Document(String title, Design design, List<Diagram> diagrams, Hous
 
     /** Derives the tables anew, as far as they differ from those before. */
     public Mapping mapping(Mapping before) {
-        return before.after(rules.reasonsInSql() ? Reasoned.of(design) : design, rules.naming());
+        return before.after(rules.reasonsInSql() ? ReasonComments.of(design) : design, rules.naming());
     }
 
     /** The tables of this document's own mapping, with the reasons where the house rules want them in the script. */
     public Schema schema(Mapping mapping) {
-        return rules.reasonsInSql() ? Reasoned.of(mapping.schema(), design.notes()) : mapping.schema();
+        return rules.reasonsInSql() ? ReasonComments.of(mapping.schema(), design.notes()) : mapping.schema();
     }
 
     /** Returns this document with another design; entities that are new in it are shown in the picture in view. */

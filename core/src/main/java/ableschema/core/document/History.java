@@ -7,8 +7,8 @@ import java.util.Optional;
 /** The document as it is now, with all that can be undone and redone, each by the name of its edit. */
 public final class History {
 
-    private final Deque<Step> done = new ArrayDeque<>();
-    private final Deque<Step> undone = new ArrayDeque<>();
+    private final Deque<Done> done = new ArrayDeque<>();
+    private final Deque<Done> undone = new ArrayDeque<>();
     private Document present;
 
     public History(Document present) {
@@ -16,7 +16,7 @@ public final class History {
     }
 
     /** The document on the other side of an edit. */
-    private record Step(String name, Document document) {}
+    private record Done(String name, Document document) {}
 
     public Document present() {
         return present;
@@ -26,7 +26,7 @@ public final class History {
     public void apply(Edit edit) {
         Document next = edit.applyTo(present);
         if (next != present) {
-            done.push(new Step(edit.name(), present));
+            done.push(new Done(edit.name(), present));
             undone.clear();
             present = next;
         }
@@ -39,18 +39,18 @@ public final class History {
     }
 
     /** Looks at the present document another way, which is nothing that could be undone. */
-    public void look(Document another) {
+    public void replacePresent(Document another) {
         present = another;
     }
 
     /** The name of what {@link #undo} would take back. */
     public Optional<String> undoable() {
-        return Optional.ofNullable(done.peek()).map(Step::name);
+        return Optional.ofNullable(done.peek()).map(Done::name);
     }
 
     /** The name of what {@link #redo} would do again. */
     public Optional<String> redoable() {
-        return Optional.ofNullable(undone.peek()).map(Step::name);
+        return Optional.ofNullable(undone.peek()).map(Done::name);
     }
 
     public void undo() {
@@ -61,10 +61,10 @@ public final class History {
         step(undone, done);
     }
 
-    private void step(Deque<Step> from, Deque<Step> to) {
+    private void step(Deque<Done> from, Deque<Done> to) {
         if (!from.isEmpty()) {
-            Step step = from.pop();
-            to.push(new Step(step.name(), present));
+            Done step = from.pop();
+            to.push(new Done(step.name(), present));
             present = step.document();
         }
     }

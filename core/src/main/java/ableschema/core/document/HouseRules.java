@@ -1,7 +1,7 @@
 package ableschema.core.document;
 
 import ableschema.core.design.Lists;
-import ableschema.core.schema.NamingRules;
+import ableschema.core.mapping.NamingRules;
 import java.util.List;
 
 /**

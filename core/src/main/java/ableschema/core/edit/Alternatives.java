@@ -10,7 +10,7 @@ import ableschema.core.design.Side;
 import ableschema.core.design.SubtypeLayout;
 import ableschema.core.document.Document;
 import ableschema.core.document.Edit;
-import ableschema.core.schema.Mapping;
+import ableschema.core.mapping.Mapping;
 import ableschema.core.schema.Schema;
 import ableschema.core.schema.Table;
 import java.util.ArrayList;

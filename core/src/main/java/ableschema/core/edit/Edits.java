@@ -148,7 +148,7 @@ public final class Edits {
 
     /** Adds the relationship as part of the key of the entity that holds it, or takes it out of that key. */
     public Edit setIdentifying(Relationship relationship, boolean identifying) {
-        Side referred = relationship.referred().orElse(Side.FIRST);
+        Side referred = relationship.referencedSide().orElse(Side.FIRST);
         Id holder = relationship.end(referred.other()).entity();
         Body body = body(holder);
         var part = new KeyPart.WholeReference(relationship.ref(referred));

@@ -78,7 +78,7 @@ public final class Fragment {
         }
         edits.add(new MoveCards(places, "paste"));
         String first = entities.isEmpty() ? "nothing" : entities.get(0).name();
-        return new Several(
+        return new Compound(
                 "paste " + first + (entities.size() > 1 ? " and " + (entities.size() - 1) + " more" : ""), edits);
     }
 

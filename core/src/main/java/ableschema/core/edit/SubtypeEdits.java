@@ -47,7 +47,7 @@ public final class SubtypeEdits {
                         new End(general.id(), MAY_BE, Cardinality.EXACTLY_ONE, ""),
                         new End(special.id(), IS, Cardinality.AT_MOST_ONE, "")));
         String name = "make " + special.name() + " a kind of " + general.name();
-        return new Several(
+        return new Compound(
                 name,
                 List.of(
                         new PutRelationship(known.withSubtype(layout), name),
@@ -63,7 +63,7 @@ public final class SubtypeEdits {
                 .with(Side.FIRST, new End(general.id(), MAY_BE, Cardinality.EXACTLY_ONE, ""))
                 .with(Side.SECOND, new End(special.id(), IS, Cardinality.AT_MOST_ONE, ""))
                 .withSubtype(layout);
-        return new Several(
+        return new Compound(
                 name,
                 List.of(
                         new PutRelationship(changed, name),
@@ -94,6 +94,6 @@ public final class SubtypeEdits {
                 edits.add(new PutRelationship(each.withSubtype(layout), name));
             }
         }
-        return new Several(name, edits);
+        return new Compound(name, edits);
     }
 }

@@ -3,7 +3,6 @@ package ableschema.core.keys;
 import ableschema.core.design.Attribute;
 import ableschema.core.design.Body;
 import ableschema.core.design.ColumnRef;
-import ableschema.core.design.DataType;
 import ableschema.core.design.Design;
 import ableschema.core.design.Entity;
 import ableschema.core.design.Expression;
@@ -18,10 +17,11 @@ import ableschema.core.edit.ChangeBody;
 import ableschema.core.edit.Edits;
 import ableschema.core.keys.KeyCandidate.Point;
 import ableschema.core.keys.KeyCandidate.Verdict;
+import ableschema.core.mapping.Keys;
 import ableschema.core.normalization.EntityTheory;
 import ableschema.core.rows.RowValues;
-import ableschema.core.schema.Keys;
 import ableschema.core.theory.AttributeSet;
+import ableschema.core.types.DataType;
 import ableschema.core.words.Sentences;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
@@ -61,7 +61,7 @@ public final class KeyCandidates {
         this.children = design.relationships().stream()
                 .filter(r -> r.isManyToMany()
                         ? r.touches(entity.id())
-                        : r.referred()
+                        : r.referencedSide()
                                 .filter(s -> r.end(s).entity().equals(entity.id()))
                                 .isPresent())
                 .count();

@@ -5,19 +5,20 @@ import ableschema.core.design.Body;
 import ableschema.core.design.Check;
 import ableschema.core.design.ColumnRef;
 import ableschema.core.design.Condition;
-import ableschema.core.design.DataType;
 import ableschema.core.design.Design;
 import ableschema.core.design.EndRef;
 import ableschema.core.design.Entity;
+import ableschema.core.design.ForeignColumn;
 import ableschema.core.design.Id;
 import ableschema.core.design.KeyPart;
 import ableschema.core.design.Row;
-import ableschema.core.design.TypedValue;
 import ableschema.core.design.Unique;
 import ableschema.core.finding.Finding;
 import ableschema.core.finding.Place;
 import ableschema.core.finding.Rule;
-import ableschema.core.schema.Keys;
+import ableschema.core.mapping.Keys;
+import ableschema.core.types.DataType;
+import ableschema.core.types.TypedValue;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
@@ -186,9 +187,8 @@ public final class RowJudge {
 
     private static List<KeyPart> parts(List<ColumnRef> columns) {
         return columns.stream()
-                .<KeyPart>map(column -> column instanceof ColumnRef.Carried carried
-                        ? new KeyPart.WholeReference(carried.end())
-                        : column)
+                .<KeyPart>map(column ->
+                        column instanceof ForeignColumn carried ? new KeyPart.WholeReference(carried.end()) : column)
                 .distinct()
                 .toList();
     }
@@ -198,7 +198,7 @@ public final class RowJudge {
                 .flatMap(design::attribute)
                 .map(Attribute::name)
                 .orElse("?");
-        return column instanceof ColumnRef.Carried carried
+        return column instanceof ForeignColumn carried
                 ? design.target(carried.end()).map(Entity::name).orElse("") + " " + own
                 : own;
     }

@@ -5,9 +5,10 @@ import ableschema.core.design.ColumnRef;
 import ableschema.core.design.Design;
 import ableschema.core.design.EndRef;
 import ableschema.core.design.Entity;
+import ableschema.core.design.ForeignColumn;
 import ableschema.core.design.Id;
 import ableschema.core.design.Row;
-import ableschema.core.schema.Keys;
+import ableschema.core.mapping.Keys;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -48,7 +49,7 @@ public final class RowValues {
         if (column instanceof ColumnRef.Own own) {
             return row.value(own.id());
         }
-        if (!(column instanceof ColumnRef.Carried carried) || depth > rows.size()) {
+        if (!(column instanceof ForeignColumn carried) || depth > rows.size()) {
             return Optional.empty(); // deeper than there are rows: the references run in a circle
         }
         Optional<Row.Reference> reference = row.reference(carried.end());

@@ -1,9 +1,9 @@
 package ableschema.core.schema;
 
 import ableschema.core.design.ColumnRef;
-import ableschema.core.design.DataType;
 import ableschema.core.design.Expression;
 import ableschema.core.design.Id;
+import ableschema.core.types.DataType;
 import java.util.Optional;
 
 /**

@@ -1,7 +1,7 @@
 package ableschema.core.schema;
 
 import ableschema.core.design.EndRef;
-import ableschema.core.design.ReferenceAction;
+import ableschema.core.types.ReferenceAction;
 import java.util.List;
 import java.util.stream.IntStream;
 

@@ -1,7 +1,7 @@
 package ableschema.core.sql;
 
-import ableschema.core.design.DataType;
-import ableschema.core.design.TypedValue;
+import ableschema.core.types.DataType;
+import ableschema.core.types.TypedValue;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;

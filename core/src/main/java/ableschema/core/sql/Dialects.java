@@ -6,7 +6,7 @@ import static ableschema.core.sql.Dialect.Ability.NAMESPACES;
 import static ableschema.core.sql.Dialect.Ability.RESTART_IDENTITY;
 import static ableschema.core.sql.Dialect.Ability.TEXT_LENGTHS;
 
-import ableschema.core.design.DataType;
+import ableschema.core.types.DataType;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;

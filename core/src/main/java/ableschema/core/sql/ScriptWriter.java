@@ -1,14 +1,14 @@
 package ableschema.core.sql;
 
-import ableschema.core.design.DataType;
 import ableschema.core.design.Design;
 import ableschema.core.design.Id;
-import ableschema.core.schema.Built;
+import ableschema.core.mapping.PhysicalDesign;
 import ableschema.core.schema.Column;
 import ableschema.core.schema.ForeignKey;
 import ableschema.core.schema.Schema;
 import ableschema.core.schema.Table;
 import ableschema.core.sql.Dialect.Ability;
+import ableschema.core.types.DataType;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -42,7 +42,7 @@ public final class ScriptWriter {
         requireDecided(schema);
         var writer = new ScriptWriter(dialect, schema);
         TableOrder order = writer.define();
-        writer.statements.addAll(new RowWriter(dialect, Built.of(design), order, writer.writers).statements());
+        writer.statements.addAll(new RowWriter(dialect, PhysicalDesign.of(design), order, writer.writers).statements());
         return new Script(dialect, writer.statements);
     }
 

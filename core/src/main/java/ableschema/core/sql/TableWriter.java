@@ -3,12 +3,12 @@ package ableschema.core.sql;
 import static java.util.stream.Collectors.joining;
 
 import ableschema.core.design.Id;
-import ableschema.core.design.ReferenceAction;
 import ableschema.core.schema.Column;
 import ableschema.core.schema.ForeignKey;
 import ableschema.core.schema.Table;
 import ableschema.core.sql.Dialect.Ability;
 import ableschema.core.sql.SqlWriter.Element;
+import ableschema.core.types.ReferenceAction;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;

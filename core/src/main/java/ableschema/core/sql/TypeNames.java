@@ -1,6 +1,6 @@
 package ableschema.core.sql;
 
-import ableschema.core.design.DataType;
+import ableschema.core.types.DataType;
 import java.util.EnumMap;
 import java.util.Map;
 

@@ -7,7 +7,6 @@ import ableschema.core.design.Cardinality;
 import ableschema.core.design.CarriedColumn;
 import ableschema.core.design.Check;
 import ableschema.core.design.ColumnRef;
-import ableschema.core.design.DataTypes;
 import ableschema.core.design.Dependency;
 import ableschema.core.design.Design;
 import ableschema.core.design.End;
@@ -15,6 +14,7 @@ import ableschema.core.design.EndRef;
 import ableschema.core.design.Entity;
 import ableschema.core.design.EntityKind;
 import ableschema.core.design.Expression;
+import ableschema.core.design.ForeignColumn;
 import ableschema.core.design.Id;
 import ableschema.core.design.Index;
 import ableschema.core.design.Judgement;
@@ -22,7 +22,6 @@ import ableschema.core.design.KeyPart;
 import ableschema.core.design.Notes;
 import ableschema.core.design.Pins;
 import ableschema.core.design.Question;
-import ableschema.core.design.ReferenceAction;
 import ableschema.core.design.Relationship;
 import ableschema.core.design.Row;
 import ableschema.core.design.SubtypeLayout;
@@ -35,8 +34,10 @@ import ableschema.core.document.HouseRules;
 import ableschema.core.document.Notation;
 import ableschema.core.document.Position;
 import ableschema.core.document.Starter;
-import ableschema.core.schema.NameStyle;
-import ableschema.core.schema.NamingRules;
+import ableschema.core.mapping.NameStyle;
+import ableschema.core.mapping.NamingRules;
+import ableschema.core.types.DataTypes;
+import ableschema.core.types.ReferenceAction;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
@@ -193,7 +194,7 @@ final class DocumentReader {
     private CarriedColumn carried(Node json) {
         var column = new CarriedColumn(
                 json.read("column", text -> {
-                    if (ColumnRef.parse(text) instanceof ColumnRef.Carried carried) {
+                    if (ColumnRef.parse(text) instanceof ForeignColumn carried) {
                         return carried;
                     }
                     throw new IllegalArgumentException("'" + text + "' is no column that a relationship brings");

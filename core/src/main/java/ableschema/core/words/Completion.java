@@ -1,12 +1,12 @@
 package ableschema.core.words;
 
-import ableschema.core.design.DataTypes;
 import ableschema.core.design.Design;
 import ableschema.core.design.End;
 import ableschema.core.design.Entity;
 import ableschema.core.design.EntityKind;
 import ableschema.core.design.Relationship;
 import ableschema.core.design.Side;
+import ableschema.core.types.DataTypes;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;

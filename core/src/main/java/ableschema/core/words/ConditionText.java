@@ -3,7 +3,7 @@ package ableschema.core.words;
 import ableschema.core.design.Attribute;
 import ableschema.core.design.Condition;
 import ableschema.core.design.Expression;
-import ableschema.core.design.TypedValue;
+import ableschema.core.types.TypedValue;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;

@@ -12,10 +12,10 @@ import ableschema.core.design.Entity;
 import ableschema.core.design.Id;
 import ableschema.core.design.Pins;
 import ableschema.core.design.Plural;
-import ableschema.core.design.ReferenceAction;
 import ableschema.core.design.Relationship;
 import ableschema.core.design.Unique;
 import ableschema.core.edit.SubtypeEdits;
+import ableschema.core.types.ReferenceAction;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
@@ -34,7 +34,7 @@ public final class DesignText {
     private final Sentences sentences;
     private final Nouns nouns;
     private final Owners owners;
-    private final List<Said> said = new ArrayList<>();
+    private final List<Sentence> said = new ArrayList<>();
     private final Map<String, Integer> notSaid = new LinkedHashMap<>();
     /** The design with only those relationships that have words, so that no key is said through another. */
     private Design sayable;
@@ -56,7 +56,7 @@ public final class DesignText {
     }
 
     /** Only what is said of one entity or relationship. */
-    public static List<Said> about(Design design, Id owner) {
+    public static List<Sentence> about(Design design, Id owner) {
         var text = new DesignText(design);
         design.entity(owner).ifPresent(text::sayEntity);
         // only relationships between the same two could be taken for each other, so the others need not be said
@@ -69,8 +69,8 @@ public final class DesignText {
     }
 
     /** All sentences, part after part. */
-    public List<Said> sentences() {
-        return said.stream().sorted(Comparator.comparing(Said::part)).toList();
+    public List<Sentence> sentences() {
+        return said.stream().sorted(Comparator.comparing(Sentence::part)).toList();
     }
 
     /** How many things of each sort there are no words for. */
@@ -92,8 +92,8 @@ public final class DesignText {
     /** The sentences one a line, under a heading for each part. */
     public String text() {
         var text = new StringBuilder();
-        Said.Part part = null;
-        for (Said each : sentences()) {
+        Sentence.Part part = null;
+        for (Sentence each : sentences()) {
             if (each.part() != part) {
                 part = each.part();
                 text.append(text.isEmpty() ? "" : "\n")
@@ -106,12 +106,12 @@ public final class DesignText {
         return text.toString();
     }
 
-    private void say(Id about, Said.Part part, String text) {
+    private void say(Id about, Sentence.Part part, String text) {
         say(about, about, part, text);
     }
 
-    private void say(Id about, Id thing, Said.Part part, String text) {
-        said.add(new Said(about, thing, part, text));
+    private void say(Id about, Id thing, Sentence.Part part, String text) {
+        said.add(new Sentence(about, thing, part, text));
     }
 
     private void count(String sort, int number) {
@@ -140,17 +140,17 @@ public final class DesignText {
         if (plural != null) {
             say(
                     entity.id(),
-                    Said.Part.ENTITIES,
+                    Sentence.Part.ENTITIES,
                     "The plural of " + Nouns.listed(Nouns.inSentence(entity.name())) + " is " + Nouns.listed(plural)
                             + ".");
         }
         String definition = entity.definition();
         say(
                 entity.id(),
-                Said.Part.ENTITIES,
+                Sentence.Part.ENTITIES,
                 name + " is " + Sentences.article(saidKind) + (definition.isEmpty() ? "." : ": " + text(definition)));
         if (entity.parked()) {
-            say(entity.id(), Said.Part.ENTITIES, name + " is set aside.");
+            say(entity.id(), Sentence.Part.ENTITIES, name + " is set aside.");
         }
         count("pinned name", entity.pins().equals(Pins.NONE) ? 0 : 1);
     }
@@ -177,7 +177,7 @@ public final class DesignText {
         count("note on a column", r.carried().size());
         if (r.isSubtype()) {
             if (isUsualSubtype(r)) {
-                say(r.id(), Said.Part.KINDS, sentences.of(r));
+                say(r.id(), Sentence.Part.KINDS, sentences.of(r));
             } else {
                 leaveOut(r, "subtype");
             }
@@ -186,7 +186,7 @@ public final class DesignText {
         } else {
             String both = sentences.of(r);
             String options = RelationshipOptions.said(r);
-            say(r.id(), Said.Part.RELATIONSHIPS, both.substring(0, both.length() - 1) + options + ".");
+            say(r.id(), Sentence.Part.RELATIONSHIPS, both.substring(0, both.length() - 1) + options + ".");
         }
         readBefore.add(r);
     }
@@ -237,7 +237,7 @@ public final class DesignText {
         }
         List<String> attributes = words.said();
         if (!attributes.isEmpty()) {
-            Said.Part part = design.entity(owner).isPresent() ? Said.Part.ATTRIBUTES : Said.Part.PAIRINGS;
+            Sentence.Part part = design.entity(owner).isPresent() ? Sentence.Part.ATTRIBUTES : Sentence.Part.PAIRINGS;
             say(owner, part, "Each " + called.get() + " has " + String.join(", ", attributes) + ".");
         }
         count("attribute", words.unsaid());
@@ -256,7 +256,8 @@ public final class DesignText {
         if (!body.key().isEmpty() && !words.saysKey()) {
             names.listed(body.key())
                     .ifPresentOrElse(
-                            parts -> say(owner, Said.Part.KEYS, "Each " + called + " is told by its " + parts + "."),
+                            parts ->
+                                    say(owner, Sentence.Part.KEYS, "Each " + called + " is told by its " + parts + "."),
                             () -> count("key", 1));
         }
         for (Unique unique : body.uniques()) {
@@ -270,7 +271,7 @@ public final class DesignText {
                             parts -> say(
                                     owner,
                                     unique.id(),
-                                    Said.Part.KEYS,
+                                    Sentence.Part.KEYS,
                                     "No two " + several + " share their " + parts + "."),
                             () -> count("rule", 1));
         }
@@ -282,7 +283,7 @@ public final class DesignText {
         Optional<String> to = names.withCommas(dependency.to());
         if (from.isPresent() && to.isPresent()) {
             String start = Character.toUpperCase(called.charAt(0)) + called.substring(1);
-            say(owner, dependency.id(), Said.Part.DEPENDENCIES, start + ": " + from.get() + " -> " + to.get());
+            say(owner, dependency.id(), Sentence.Part.DEPENDENCIES, start + ": " + from.get() + " -> " + to.get());
         } else {
             count("dependency", 1);
         }
@@ -293,7 +294,7 @@ public final class DesignText {
             say(
                     owner,
                     attribute.id(),
-                    Said.Part.COMMENTS,
+                    Sentence.Part.COMMENTS,
                     "About " + Nouns.listed(attribute.name()) + " of " + called + ": " + text(attribute.comment()));
         }
     }

@@ -1,9 +1,9 @@
 package ableschema.core.words;
 
 import ableschema.core.design.End;
-import ableschema.core.design.ReferenceAction;
 import ableschema.core.design.Relationship;
 import ableschema.core.design.Side;
+import ableschema.core.types.ReferenceAction;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;

@@ -10,8 +10,8 @@ import ableschema.core.design.Relationship;
 import ableschema.core.design.Side;
 import ableschema.core.document.Edit;
 import ableschema.core.edit.AddEntity;
+import ableschema.core.edit.Compound;
 import ableschema.core.edit.Edits;
-import ableschema.core.edit.Several;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -90,7 +90,7 @@ final class RelationshipSentence {
         }
         String name = edits.get(edits.size() - 1).name();
         return new Understanding.Understood(
-                edits.size() == 1 ? edits.get(0) : new Several(name, edits), gist(name), Optional.of(first.entity()));
+                edits.size() == 1 ? edits.get(0) : new Compound(name, edits), gist(name), Optional.of(first.entity()));
     }
 
     private static End changed(End before, End said, boolean numberSaid, boolean verbSaid) {

@@ -13,8 +13,8 @@ import ableschema.core.document.Edit;
 import ableschema.core.edit.AddEntity;
 import ableschema.core.edit.ChangeBody;
 import ableschema.core.edit.ChangeEntity;
+import ableschema.core.edit.Compound;
 import ableschema.core.edit.Remove;
-import ableschema.core.edit.Several;
 import ableschema.core.words.Understanding.Understood;
 import java.util.ArrayList;
 import java.util.List;
@@ -30,10 +30,10 @@ import java.util.function.Predicate;
 final class Rewording {
 
     private final Design design;
-    private final Said said;
+    private final Sentence said;
     private final String typed;
 
-    Rewording(Design design, Said said, String typed) {
+    Rewording(Design design, Sentence said, String typed) {
         this.design = design;
         this.said = said;
         this.typed = typed;
@@ -42,10 +42,10 @@ final class Rewording {
     /** @param read reads what was typed as a sentence of its own into some design */
     Understood of(Function<Design, Understanding> read) {
         Understood understood = understood(read.apply(design));
-        if (said.part() == Said.Part.KINDS) {
+        if (said.part() == Sentence.Part.KINDS) {
             return kind(understood, read);
         }
-        if (said.part() == Said.Part.ENTITIES) {
+        if (said.part() == Sentence.Part.ENTITIES) {
             return entity(understood);
         }
         if (!understood.subject().equals(Optional.of(said.about()))) {
@@ -55,7 +55,7 @@ final class Rewording {
                     "this sentence is about " + design.nameOf(said.about())
                             + ": what is true of something else is typed in the rule line");
         }
-        if (said.part() == Said.Part.COMMENTS) {
+        if (said.part() == Sentence.Part.COMMENTS) {
             return comment(understood);
         }
         Body after = after(understood.edit()).body(said.about()).orElseThrow(); // no sentence takes its owner away
@@ -66,7 +66,7 @@ final class Rewording {
     private Understood followedBy(Body body, Understood understood) {
         String name = understood.edit().name();
         return with(
-                understood, new Several(name, List.of(understood.edit(), new ChangeBody(said.about(), body, name))));
+                understood, new Compound(name, List.of(understood.edit(), new ChangeBody(said.about(), body, name))));
     }
 
     private static Understood understood(Understanding reading) {
@@ -158,6 +158,6 @@ final class Rewording {
         }
         Edit gone = new Remove(List.<Id>of(before.id()), understood.edit().name());
         Understood again = understood(read.apply(after(gone)));
-        return with(again, new Several(again.edit().name(), List.of(gone, again.edit())));
+        return with(again, new Compound(again.edit().name(), List.of(gone, again.edit())));
     }
 }

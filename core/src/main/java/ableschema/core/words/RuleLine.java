@@ -41,7 +41,7 @@ public final class RuleLine {
     }
 
     /** Reads a line in place of a sentence that is said of the design now; the thing it says stays the same thing. */
-    public Understanding readInstead(Said said, String text) {
+    public Understanding readInstead(Sentence said, String text) {
         return attempt(text, () -> switch (said.part()) {
             case ATTRIBUTES, PAIRINGS, RELATIONSHIPS -> sentence(text, Optional.of(said.about()));
             case ENTITIES, KINDS, KEYS, DEPENDENCIES, COMMENTS ->
@@ -73,7 +73,7 @@ public final class RuleLine {
     private Understanding sentence(String text, Optional<Id> about) {
         int start = text.length() - text.stripLeading().length();
         String masked = Quoted.masked(text);
-        Optional<Understanding> stated = new Statement(design, ids).read(text, masked);
+        Optional<Understanding> stated = new FactSentence(design, ids).read(text, masked);
         if (stated.isPresent()) {
             return stated.get();
         }

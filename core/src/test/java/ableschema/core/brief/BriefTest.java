@@ -168,11 +168,11 @@ class BriefTest {
                         "Each hive is looked at in any number of inspections; each inspection is of exactly one hive.")
                 .design();
 
-        assertThat(Happenings.findings(bare))
+        assertThat(EventRules.findings(bare))
                 .extracting(f -> f.text())
                 .anyMatch(text -> text.contains("when"))
                 .anyMatch(text -> text.contains("who or what"));
-        assertThat(Happenings.findings(good)).isEmpty();
+        assertThat(EventRules.findings(good)).isEmpty();
     }
 
     @Test

@@ -7,6 +7,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import ableschema.core.DesignFixture;
 import ableschema.core.edit.Edits;
 import ableschema.core.edit.Remove;
+import ableschema.core.types.DataTypes;
 import ableschema.core.words.ConditionText;
 import java.util.List;
 import java.util.Optional;

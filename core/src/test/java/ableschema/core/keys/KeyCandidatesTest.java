@@ -5,7 +5,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.catchThrowable;
 
 import ableschema.core.DesignFixture;
-import ableschema.core.design.DataType;
 import ableschema.core.design.IdSource;
 import ableschema.core.design.KeyPart;
 import ableschema.core.design.Row;
@@ -17,6 +16,7 @@ import ableschema.core.rows.RowJudge;
 import ableschema.core.rows.RowTable;
 import ableschema.core.schema.Table;
 import ableschema.core.store.DocumentFile;
+import ableschema.core.types.DataType;
 import ableschema.core.words.PartNames;
 import java.nio.file.Path;
 import java.util.List;

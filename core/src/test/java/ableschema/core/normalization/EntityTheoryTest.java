@@ -78,8 +78,8 @@ class EntityTheoryTest {
         Violation worst = theory.analysis().violations().get(0);
 
         assertThat(worst.form()).isEqualTo(form);
-        assertThat(new Reason(theory, new Redundancy(theory)).why(worst)).startsWith(why);
-        assertThat(new Reason(theory, new Redundancy(theory)).consequence(worst))
+        assertThat(new ViolationText(theory, new Redundancy(theory)).why(worst)).startsWith(why);
+        assertThat(new ViolationText(theory, new Redundancy(theory)).consequence(worst))
                 .isEmpty();
     }
 

@@ -13,7 +13,7 @@ import ableschema.core.design.Side;
 import ableschema.core.document.Document;
 import ableschema.core.edit.ChangeBody;
 import ableschema.core.edit.Edits;
-import ableschema.core.schema.Keys;
+import ableschema.core.mapping.Keys;
 import ableschema.core.store.DocumentFile;
 import java.nio.file.Path;
 import java.util.List;
@@ -54,7 +54,7 @@ class RowValuesTest {
                 "Each queen is mother of any number of queens; each queen is daughter of exactly one queen.");
         Relationship mother = made.design().relationships().get(0);
         DesignFixture weak = made.with(f -> new Edits(f.design(), f.ids()).setIdentifying(mother, true));
-        EndRef end = new EndRef(mother.id(), mother.referred().orElse(Side.FIRST));
+        EndRef end = new EndRef(mother.id(), mother.referencedSide().orElse(Side.FIRST));
         var entry = new RowEntry(weak.design(), weak.entity("Queen").id(), weak.ids());
         Row one = entry.newRow(List.of());
         Row other = entry.newRow(List.of(one)).with(end, Optional.of(Row.Reference.to(one)));

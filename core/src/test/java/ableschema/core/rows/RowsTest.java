@@ -5,12 +5,12 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import ableschema.core.DesignFixture;
 import ableschema.core.design.Condition;
-import ableschema.core.design.DataType;
 import ableschema.core.design.Id;
 import ableschema.core.design.Row;
 import ableschema.core.edit.ChangeBody;
 import ableschema.core.edit.Edits;
 import ableschema.core.finding.Finding;
+import ableschema.core.types.DataType;
 import ableschema.core.words.ConditionText;
 import java.util.List;
 import java.util.Optional;

@@ -40,7 +40,7 @@ class DesignTextTest {
     void what_is_said_of_one_thing_is_what_the_whole_says_of_it(
             @ForAll @LongRange(min = 0, max = 1_000_000) long seed) {
         Design design = AnyWords.of(seed);
-        List<Said> whole = DesignText.of(design).sentences();
+        List<Sentence> whole = DesignText.of(design).sentences();
         Stream.concat(
                         design.entities().stream().map(Entity::id),
                         design.relationships().stream().map(Relationship::id))

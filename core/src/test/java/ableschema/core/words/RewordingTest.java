@@ -32,7 +32,7 @@ class RewordingTest {
             "About colour of hive: as the keeper sees it",
             "Each nuc is a kind of hive.");
 
-    private static Said said(DesignFixture made, String sentence) {
+    private static Sentence said(DesignFixture made, String sentence) {
         return DesignText.of(made.design()).sentences().stream()
                 .filter(each -> each.text().equals(sentence))
                 .findFirst()
@@ -121,7 +121,7 @@ class RewordingTest {
     }
 
     private static List<String> texts(Design design) {
-        return DesignText.of(design).sentences().stream().map(Said::text).toList();
+        return DesignText.of(design).sentences().stream().map(Sentence::text).toList();
     }
 
     @Test
@@ -188,7 +188,7 @@ class RewordingTest {
     void a_sentence_said_again_as_it_is_changes_nothing(@ForAll @LongRange(min = 0, max = 1_000_000) long seed) {
         Design design = AnyWords.of(seed);
         Document document = Document.EMPTY.with(design);
-        for (Said said : DesignText.of(design).sentences()) {
+        for (Sentence said : DesignText.of(design).sentences()) {
             Understanding reading =
                     new RuleLine(design, Optional.empty(), IdSource.seeded(seed)).readInstead(said, said.text());
 
@@ -225,7 +225,7 @@ class RewordingTest {
     void the_attributes_said_anew_are_renamed_reordered_and_left_out() {
         DesignFixture made = design("Each hive has code: text 6 (key), colour: text 20, weight.");
         var line = new RuleLine(made.design(), Optional.empty(), made.ids());
-        Said hive = said(made, "Each hive has code: text 6 (key), colour: text 20, weight.");
+        Sentence hive = said(made, "Each hive has code: text 6 (key), colour: text 20, weight.");
         Understanding renamed = line.readInstead(hive, "Each hive has weight, code: text 6 (key), paint: text 20.");
         Understanding shorter = line.readInstead(hive, "Each hive has colour: text 30.");
 

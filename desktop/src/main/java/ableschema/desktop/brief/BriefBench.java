@@ -1,7 +1,7 @@
 package ableschema.desktop.brief;
 
 import ableschema.core.brief.BriefEdits;
-import ableschema.core.brief.Happenings;
+import ableschema.core.brief.EventRules;
 import ableschema.core.design.Brief;
 import ableschema.core.design.Entity;
 import ableschema.core.design.Id;
@@ -150,7 +150,7 @@ public final class BriefBench extends VBox {
     }
 
     private void buildAsked() {
-        List<Finding> findings = Happenings.findings(workspace.design());
+        List<Finding> findings = EventRules.findings(workspace.design());
         asked.getChildren().clear();
         if (!findings.isEmpty()) {
             asked.getChildren().add(Controls.text("To be asked of events", "bench-title"));

@@ -8,7 +8,7 @@ import ableschema.core.edit.ChangeNotes;
 import ableschema.core.store.FileProblem;
 import ableschema.core.store.SafeFile;
 import ableschema.core.words.DesignText;
-import ableschema.core.words.Said;
+import ableschema.core.words.Sentence;
 import ableschema.desktop.controls.Controls;
 import ableschema.desktop.controls.Fields;
 import ableschema.desktop.rule.SentenceField;
@@ -39,7 +39,7 @@ final class SentencesList extends VBox {
     private static final PseudoClass CHOSEN = PseudoClass.getPseudoClass("chosen");
 
     private final Workspace workspace;
-    private final ListView<Said> list = new ListView<>();
+    private final ListView<Sentence> list = new ListView<>();
     private final Label count = Controls.text("", "note");
     private boolean pending;
 
@@ -82,14 +82,14 @@ final class SentencesList extends VBox {
         if (!isVisible()) {
             return;
         }
-        List<Said> said = DesignText.of(workspace.design()).sentences();
+        List<Sentence> said = DesignText.of(workspace.design()).sentences();
         list.getItems().setAll(said);
         long confirmed = count(said, Verdict.CONFIRMED);
         long wrong = count(said, Verdict.WRONG);
         count.setText(confirmed + " of " + said.size() + " confirmed" + (wrong == 0 ? "" : ", " + wrong + " wrong"));
     }
 
-    private long count(List<Said> said, Verdict verdict) {
+    private long count(List<Sentence> said, Verdict verdict) {
         return said.stream()
                 .flatMap(each -> notes().judgement(each.about(), each.text()).stream())
                 .filter(judgement -> judgement.verdict() == verdict)
@@ -99,7 +99,7 @@ final class SentencesList extends VBox {
     /** The sentences with what was said of each, for people to keep. */
     String exported() {
         var lines = new ArrayList<String>();
-        for (Said said : DesignText.of(workspace.design()).sentences()) {
+        for (Sentence said : DesignText.of(workspace.design()).sentences()) {
             String verdict = notes().judgement(said.about(), said.text())
                     .map(j -> j.verdict() == Verdict.CONFIRMED ? "[yes]  " : "[wrong]")
                     .orElse("[    ] ");
@@ -128,15 +128,15 @@ final class SentencesList extends VBox {
     }
 
     /** One sentence with its answers. */
-    private final class SentenceCell extends ListCell<Said> {
+    private final class SentenceCell extends ListCell<Sentence> {
         @Override
-        protected void updateItem(Said said, boolean empty) {
+        protected void updateItem(Sentence said, boolean empty) {
             super.updateItem(said, empty);
             setText(null);
             setGraphic(empty || said == null ? null : row(said));
         }
 
-        private Node row(Said said) {
+        private Node row(Sentence said) {
             Optional<Judgement> judgement = notes().judgement(said.about(), said.text());
             TextArea text = SentenceField.of(workspace, said, LINE_WIDTH, Integer.MAX_VALUE);
             HBox.setHgrow(text, Priority.ALWAYS);
@@ -165,7 +165,7 @@ final class SentencesList extends VBox {
             return remark;
         }
 
-        private Button verdict(Said said, Optional<Judgement> judgement, Verdict verdict, String label) {
+        private Button verdict(Sentence said, Optional<Judgement> judgement, Verdict verdict, String label) {
             boolean given = judgement.filter(j -> j.verdict() == verdict).isPresent();
             Button button = Controls.button("", label, () -> {
                 if (given) {

@@ -7,11 +7,11 @@ import ableschema.core.design.Dependency;
 import ableschema.core.design.Entity;
 import ableschema.core.design.KeyPart;
 import ableschema.core.design.Row;
+import ableschema.core.normalization.Decompose;
 import ableschema.core.normalization.EntityTheory;
 import ableschema.core.normalization.Proposal;
-import ableschema.core.normalization.Reason;
 import ableschema.core.normalization.Redundancy;
-import ableschema.core.normalization.TakeApart;
+import ableschema.core.normalization.ViolationText;
 import ableschema.core.rows.RowEntry;
 import ableschema.core.theory.Analysis;
 import ableschema.core.theory.Decomposition;
@@ -168,7 +168,7 @@ public final class FormsBench extends ScrollPane {
     }
 
     private static Node reason(EntityTheory theory, Redundancy redundancy, Violation violation) {
-        var reason = new Reason(theory, redundancy);
+        var reason = new ViolationText(theory, redundancy);
         var form = text(violation.form().sign() + " fails:", "fails");
         var why = text(reason.why(violation), "answer");
         why.setId("forms-reason");
@@ -274,7 +274,7 @@ public final class FormsBench extends ScrollPane {
         apply.getStyleClass().add("main-action");
         apply.setDefaultButton(true);
         apply.setOnAction(event -> proposal.ifPresent(wanted -> {
-            workspace.apply(new TakeApart(wanted));
+            workspace.apply(new Decompose(wanted));
             workspace.choose(theory.entity().id());
         }));
         var between = Controls.space();

@@ -12,7 +12,7 @@ import ableschema.core.sql.Line;
 import ableschema.core.sql.ScriptWriter;
 import ableschema.core.words.DesignText;
 import ableschema.core.words.Nouns;
-import ableschema.core.words.Said;
+import ableschema.core.words.Sentence;
 import ableschema.core.words.Sentences;
 import ableschema.desktop.controls.Choice;
 import ableschema.desktop.controls.Controls;
@@ -43,8 +43,8 @@ public final class GlossView extends VBox {
     private static final int MOST_RULES = 40;
     private static final double LINE_WIDTH = 312;
     private static final int MOST_LINES = 5;
-    private static final Set<Said.Part> OWN =
-            EnumSet.of(Said.Part.ATTRIBUTES, Said.Part.PAIRINGS, Said.Part.KEYS, Said.Part.DEPENDENCIES);
+    private static final Set<Sentence.Part> OWN = EnumSet.of(
+            Sentence.Part.ATTRIBUTES, Sentence.Part.PAIRINGS, Sentence.Part.KEYS, Sentence.Part.DEPENDENCIES);
 
     private final Workspace workspace;
     private final VBox body = new VBox();
@@ -282,7 +282,7 @@ public final class GlossView extends VBox {
         ownSentences(relationship.id()).forEach(this::add);
         add(joined(relationship), AlternativesView.of(workspace, relationship));
         add(new ReasonFields(workspace, relationship.id()));
-        Id table = relationship.holder().orElse(relationship.id());
+        Id table = relationship.referencing().orElse(relationship.id());
         workspace.schema().tableOf(table).ifPresent(this::columnsAndSql);
     }
 

@@ -1,11 +1,11 @@
 package ableschema.desktop.gloss;
 
 import ableschema.core.design.End;
-import ableschema.core.design.ReferenceAction;
 import ableschema.core.design.Relationship;
 import ableschema.core.design.Side;
 import ableschema.core.design.SubtypeLayout;
 import ableschema.core.edit.SubtypeEdits;
+import ableschema.core.types.ReferenceAction;
 import ableschema.core.words.Nouns;
 import ableschema.core.words.RuleLine;
 import ableschema.core.words.Sentences;
@@ -103,7 +103,7 @@ final class RelationshipEditor extends VBox {
     }
 
     private Node identifying() {
-        Side referred = relationship.referred().orElse(Side.FIRST);
+        Side referred = relationship.referencedSide().orElse(Side.FIRST);
         var box =
                 new CheckBox(Sentences.article(name(referred.other())) + " is known only within its " + name(referred));
         box.setId("identifying");
@@ -132,7 +132,7 @@ final class RelationshipEditor extends VBox {
     }
 
     private Node onDelete() {
-        Side referred = relationship.referred().orElse(Side.FIRST);
+        Side referred = relationship.referencedSide().orElse(Side.FIRST);
         boolean optional = !relationship.end(referred).cardinality().isMandatory();
         List<ReferenceAction> actions = optional
                 ? List.of(ReferenceAction.RESTRICT, ReferenceAction.CASCADE, ReferenceAction.SET_NULL)
@@ -147,7 +147,7 @@ final class RelationshipEditor extends VBox {
     }
 
     private String said(ReferenceAction action) {
-        Side holder = relationship.referred().orElse(Side.FIRST).other();
+        Side holder = relationship.referencedSide().orElse(Side.FIRST).other();
         return switch (action) {
             case RESTRICT -> "it may not while it is referred to";
             case CASCADE -> "each " + name(holder) + " of it goes too";

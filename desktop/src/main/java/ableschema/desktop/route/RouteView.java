@@ -1,7 +1,7 @@
 package ableschema.desktop.route;
 
 import ableschema.core.brief.Answer;
-import ableschema.core.brief.Happenings;
+import ableschema.core.brief.EventRules;
 import ableschema.core.design.ColumnRef;
 import ableschema.core.design.Entity;
 import ableschema.core.design.Question;
@@ -135,7 +135,7 @@ public final class RouteView extends VBox {
                 .filter(question -> !Answer.of(question, workspace.schema(), workspace.dialect())
                         .isJoined())
                 .count();
-        int asked = Happenings.findings(workspace.design()).size();
+        int asked = EventRules.findings(workspace.design()).size();
         String text = open > 0
                 ? plural(open, "question open", "questions open")
                 : asked > 0

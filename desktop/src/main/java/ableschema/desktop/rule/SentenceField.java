@@ -1,7 +1,7 @@
 package ableschema.desktop.rule;
 
 import ableschema.core.words.RuleLine;
-import ableschema.core.words.Said;
+import ableschema.core.words.Sentence;
 import ableschema.core.words.Understanding;
 import ableschema.desktop.controls.Fields;
 import ableschema.desktop.workspace.Workspace;
@@ -23,7 +23,7 @@ public final class SentenceField {
      * @param width how many pixels a line has where it stands
      * @param most  how many lines of a long sentence are shown while it is not being edited
      */
-    public static TextArea of(Workspace workspace, Said said, double width, int most) {
+    public static TextArea of(Workspace workspace, Sentence said, double width, int most) {
         TextArea field = Fields.paragraph("", said.text(), "", typed -> reword(workspace, said, typed));
         int all = 1 + (int) (Face.REGULAR.width(said.text(), TEXT_SIZE) / (width - RAGGED));
         field.setPrefRowCount(Math.min(all, most));
@@ -34,7 +34,7 @@ public final class SentenceField {
     }
 
     /** What is not understood stays as it was typed, to be mended. */
-    private static void reword(Workspace workspace, Said said, String typed) {
+    private static void reword(Workspace workspace, Sentence said, String typed) {
         Understanding reading =
                 new RuleLine(workspace.design(), Optional.of(said.about()), workspace.ids()).readInstead(said, typed);
         if (reading instanceof Understanding.Understood understood) {

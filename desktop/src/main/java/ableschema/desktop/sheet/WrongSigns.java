@@ -4,7 +4,7 @@ import ableschema.core.design.Design;
 import ableschema.core.design.Id;
 import ableschema.core.design.Judgement;
 import ableschema.core.words.DesignText;
-import ableschema.core.words.Said;
+import ableschema.core.words.Sentence;
 import java.util.Optional;
 import javafx.geometry.Point2D;
 import javafx.scene.Group;
@@ -32,7 +32,7 @@ final class WrongSigns extends Group {
     /** A sentence that has been reworded since is another. */
     private static boolean isStillSaid(Judgement judgement, Design design) {
         return DesignText.about(design, judgement.about()).stream()
-                .map(Said::text)
+                .map(Sentence::text)
                 .anyMatch(judgement.sentence()::equals);
     }
 

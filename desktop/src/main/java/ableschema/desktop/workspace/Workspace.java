@@ -8,10 +8,10 @@ import ableschema.core.document.Document;
 import ableschema.core.document.Edit;
 import ableschema.core.document.History;
 import ableschema.core.document.Position;
+import ableschema.core.edit.Compound;
 import ableschema.core.edit.Edits;
 import ableschema.core.edit.MoveCards;
-import ableschema.core.edit.Several;
-import ableschema.core.schema.Mapping;
+import ableschema.core.mapping.Mapping;
 import ableschema.core.schema.Schema;
 import ableschema.core.sql.Dialect;
 import ableschema.core.sql.Dialects;
@@ -147,7 +147,7 @@ public final class Workspace {
         history.apply(
                 unplaced.isEmpty()
                         ? edit
-                        : new Several(edit.name(), List.of(edit, new MoveCards(unplaced, edit.name()))));
+                        : new Compound(edit.name(), List.of(edit, new MoveCards(unplaced, edit.name()))));
         notice.set(Notice.NONE);
         show();
     }
@@ -239,7 +239,7 @@ public final class Workspace {
     public void viewPicture(String name) {
         Document next = history.present().viewing(name);
         Map<Id, Position> unplaced = AutoLayout.forUnplaced(next);
-        history.look(unplaced.isEmpty() ? next : next.moved(unplaced));
+        history.replacePresent(unplaced.isEmpty() ? next : next.moved(unplaced));
         focus.set(Optional.empty());
         show();
     }

@@ -3,7 +3,6 @@ package ableschema.diagram.picture;
 import ableschema.core.design.Attribute;
 import ableschema.core.design.Cardinality;
 import ableschema.core.design.ColumnRef;
-import ableschema.core.design.DataType;
 import ableschema.core.design.Design;
 import ableschema.core.design.End;
 import ableschema.core.design.Entity;
@@ -12,12 +11,13 @@ import ableschema.core.design.Id;
 import ableschema.core.design.Relationship;
 import ableschema.core.design.Side;
 import ableschema.core.document.Document;
-import ableschema.core.schema.Built;
+import ableschema.core.mapping.PhysicalDesign;
 import ableschema.core.schema.Column;
 import ableschema.core.schema.Schema;
 import ableschema.core.schema.Table;
 import ableschema.core.sql.Dialect;
 import ableschema.core.sql.Dialects;
+import ableschema.core.types.DataType;
 import ableschema.diagram.picture.Card.Entry;
 import ableschema.diagram.picture.Link.LinkEnd;
 import java.util.ArrayList;
@@ -145,7 +145,7 @@ public record Contents(List<Card> cards, List<Link> links) {
 
     private static Contents tables(Document document) {
         Schema schema = document.schema();
-        Design design = Built.of(document.design());
+        Design design = PhysicalDesign.of(document.design());
         Dialect dialect = Dialects.named(document.rules().dialect()).orElse(Dialects.STANDARD);
         var cards = new ArrayList<Card>();
         var links = new ArrayList<Link>();

@@ -33,16 +33,16 @@ final class Grid {
     private final double[][] steep;
 
     /** The lanes that most lines find their way on. */
-    static Grid near(Point from, Point to, Laid laid) {
+    static Grid near(Point from, Point to, Occupied laid) {
         return new Grid(from, to, laid, LANES, REACH);
     }
 
     /** More lanes, and farther around. */
-    static Grid wide(Point from, Point to, Laid laid) {
+    static Grid wide(Point from, Point to, Occupied laid) {
         return new Grid(from, to, laid, FINE_LANES, WIDE_REACH);
     }
 
-    private Grid(Point from, Point to, Laid laid, double[] lanes, double around) {
+    private Grid(Point from, Point to, Occupied laid, double[] lanes, double around) {
         var x = new TreeSet<>(List.of(from.x(), to.x(), Math.rint((from.x() + to.x()) / 2)));
         var y = new TreeSet<>(List.of(from.y(), to.y(), Math.rint((from.y() + to.y()) / 2)));
         Area reach = new Area(from.x(), from.y(), 0, 0)

@@ -26,7 +26,7 @@ public final class Router {
     private static final int ROUNDS = 3;
 
     private final Map<Id, Area> cards;
-    private final Laid laid = new Laid();
+    private final Occupied laid = new Occupied();
     private final Set<Integer> crowded = new HashSet<>();
 
     public Router(Map<Id, Area> cards) {

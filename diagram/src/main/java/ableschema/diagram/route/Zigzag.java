@@ -24,7 +24,7 @@ final class Zigzag {
     private final boolean flat;
 
     /** @param flat whether the line leaves and arrives flat */
-    Zigzag(Laid laid, Point from, Point to, boolean flat) {
+    Zigzag(Occupied laid, Point from, Point to, boolean flat) {
         Area between = from.to(to).grown(Grid.TOO_NEAR_AN_END);
         this.cards = laid.cards(between).stream()
                 .map(card -> card.grown(Grid.CLEARANCE - 1))

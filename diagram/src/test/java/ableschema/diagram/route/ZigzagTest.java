@@ -18,7 +18,7 @@ class ZigzagTest {
     private static final Point TO = new Point(200, 100);
 
     private static Optional<List<Point>> path(Map<Id, Area> cards, Segment... laid) {
-        var all = new Laid();
+        var all = new Occupied();
         cards.values().forEach(all::add);
         List.of(laid).forEach(all::add);
         return new Zigzag(all, FROM, TO, true).path();

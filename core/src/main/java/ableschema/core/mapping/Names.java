@@ -1,0 +1,77 @@
+package ableschema.core.mapping;
+
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Set;
+import java.util.zip.CRC32;
+
+/**
+ * Gives out names of which no two are the same to an engine that does not see letter case. No name is longer than 63
+ * bytes of UTF-8, the least that the dialects take, so that names are the same everywhere.
+ */
+final class Names {
+
+    private static final int LONGEST = 63;
+
+    private final Set<String> taken = new HashSet<>();
+    private final List<Given> given = new ArrayList<>();
+
+    /** What was wanted and the name that was given for it. */
+    record Given(String wanted, String name) {}
+
+    /** All that was given since this was last asked. */
+    List<Given> givenSince() {
+        List<Given> since = List.copyOf(given);
+        given.clear();
+        return since;
+    }
+
+    /** Gives the same names again; says whether they were all still free. */
+    boolean giveAgain(List<Given> names) {
+        return names.stream().allMatch(each -> free(each.wanted()).equals(each.name()));
+    }
+
+    /** Returns the name, shortened if it is too long and numbered if it is taken. */
+    String free(String wanted) {
+        String name = fitting(wanted.isEmpty() ? "unnamed" : wanted, LONGEST);
+        String free = name;
+        for (int number = 2; !taken.add(free.toLowerCase(Locale.ROOT)); number++) {
+            String ending = "_" + number;
+            free = cut(name, LONGEST - ending.length()) + ending;
+        }
+        given.add(new Given(wanted, free));
+        return free;
+    }
+
+    /** A long name keeps its beginning and gets a mark of the whole, so that two long names stay two. */
+    private static String fitting(String name, int longest) {
+        if (bytes(name) <= longest) {
+            return name;
+        }
+        var whole = new CRC32();
+        whole.update(name.getBytes(StandardCharsets.UTF_8));
+        String mark = "_" + Long.toString(whole.getValue(), 36);
+        return cut(name, longest - mark.length()) + mark;
+    }
+
+    private static String cut(String name, int longest) {
+        var kept = new StringBuilder();
+        int used = 0;
+        for (int at = 0; at < name.length(); at = name.offsetByCodePoints(at, 1)) {
+            String character = name.substring(at, name.offsetByCodePoints(at, 1));
+            used += bytes(character);
+            if (used > longest) {
+                break;
+            }
+            kept.append(character);
+        }
+        return kept.toString();
+    }
+
+    private static int bytes(String text) {
+        return text.getBytes(StandardCharsets.UTF_8).length;
+    }
+}

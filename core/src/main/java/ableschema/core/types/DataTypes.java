@@ -1,0 +1,77 @@
+package ableschema.core.types;
+
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import org.jspecify.annotations.Nullable;
+
+/** Reads the short notation of types, such as {@code text 40}, {@code counted 500 by 10} or {@code decimal 6,2}. */
+public final class DataTypes {
+
+    public static final DataType UNDECIDED = new DataType.Undecided();
+
+    /** One example of each notation, for completion and help. */
+    public static final List<String> NOTATIONS = List.of(
+            "text 40",
+            "text",
+            "whole",
+            "whole 500",
+            "counted",
+            "counted 500 by 1",
+            "decimal 6,2",
+            "real",
+            "yes/no",
+            "year",
+            "date",
+            "time",
+            "moment",
+            "moment anywhere",
+            "uuid",
+            "undecided");
+
+    private static final Pattern TEXT = Pattern.compile("(?:long )?text(?: (\\d{1,9}))?");
+    private static final Pattern WHOLE = Pattern.compile("whole(?: (\\d{1,18}))?");
+    private static final Pattern COUNTED = Pattern.compile("counted(?: (-?\\d{1,18}))?(?: by (-?\\d{1,9}))?");
+    private static final Pattern DECIMAL = Pattern.compile("decimal (\\d{1,4}) ?, ?(\\d{1,4})");
+
+    private DataTypes() {}
+
+    /** Reads a type, whatever its letter case; an {@link IllegalArgumentException} says what was expected. */
+    public static DataType parse(String text) {
+        String given = text.strip().toLowerCase(Locale.ROOT).replaceAll("\\s+", " ");
+        return simple(given)
+                .or(() -> sized(given))
+                .orElseThrow(() -> new IllegalArgumentException(
+                        "'" + text.strip() + "' is no type; types are written as in: " + String.join("; ", NOTATIONS)));
+    }
+
+    private static Optional<DataType> simple(String given) {
+        return given.isEmpty() || given.equals("undecided") ? Optional.of(UNDECIDED) : DataType.Simple.named(given);
+    }
+
+    private static Optional<DataType> sized(String given) {
+        Matcher text = TEXT.matcher(given);
+        if (text.matches()) {
+            return Optional.of(new DataType.Text((int) number(text.group(1), 0)));
+        }
+        Matcher whole = WHOLE.matcher(given);
+        if (whole.matches()) {
+            return Optional.of(new DataType.Whole(number(whole.group(1), 0)));
+        }
+        Matcher counted = COUNTED.matcher(given);
+        if (counted.matches()) {
+            return Optional.of(new DataType.Counted(number(counted.group(1), 1), number(counted.group(2), 1)));
+        }
+        Matcher decimal = DECIMAL.matcher(given);
+        return decimal.matches()
+                ? Optional.of(
+                        new DataType.Decimal(Integer.parseInt(decimal.group(1)), Integer.parseInt(decimal.group(2))))
+                : Optional.empty();
+    }
+
+    private static long number(@Nullable String digits, long otherwise) {
+        return digits == null ? otherwise : Long.parseLong(digits);
+    }
+}

@@ -1,0 +1,191 @@
+package ableschema.core.words;
+
+import ableschema.core.design.Attribute;
+import ableschema.core.design.Body;
+import ableschema.core.design.Design;
+import ableschema.core.design.Entity;
+import ableschema.core.design.EntityKind;
+import ableschema.core.design.Id;
+import ableschema.core.design.IdKind;
+import ableschema.core.design.IdSource;
+import ableschema.core.design.SubtypeLayout;
+import ableschema.core.document.Edit;
+import ableschema.core.edit.AddEntity;
+import ableschema.core.edit.ChangeNotes;
+import ableschema.core.edit.Compound;
+import ableschema.core.edit.Edits;
+import ableschema.core.edit.SubtypeEdits;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+
+/** Reads the sentences that say one thing of one owner: its kind, its key, what is unique in it, what it is a kind of. */
+final class FactSentence {
+
+    private static final Pattern TOLD = pattern("each (?<noun>.+?) is told by its (?<list>.+)");
+    private static final Pattern SHARE = pattern("no two (?<noun>.+?) share their (?<list>.+)");
+    private static final Pattern KIND_OF =
+            pattern("(?:an? |each )?(?<noun>.+?) is an? kind of (?<general>.+?)(?<one> \\(in one table\\))?\\.?\\s*");
+    private static final Pattern PARKED = pattern("(?:an? )?(?<noun>.+?) is set aside\\.?\\s*");
+    private static final Pattern PLURAL = pattern("the plural of (?<noun>.+?) is (?<list>.+?)\\.?\\s*");
+    private static final Pattern ABOUT = pattern("about (?<list>.+?):(?<text>.*)");
+    private static final Pattern KIND = pattern(
+            "(?<article>an? |the )?(?<noun>.+?) is an? (?<kind>\uE000+|\\p{L}[\\p{L} -]*?)\\s*(?::(?<text>.*)|\\.)?\\s*");
+
+    private final Design design;
+    private final IdSource ids;
+    private final Nouns nouns;
+    private final Owners owners;
+
+    FactSentence(Design design, IdSource ids) {
+        this.design = design;
+        this.ids = ids;
+        this.nouns = new Nouns(design);
+        this.owners = new Owners(design, nouns);
+    }
+
+    private static Pattern pattern(String words) {
+        return Pattern.compile("\\s*" + words, Pattern.CASE_INSENSITIVE | Pattern.DOTALL);
+    }
+
+    /** Empty where the line is a sentence of another form. */
+    Optional<Understanding> read(String text, String masked) {
+        return matched(PLURAL, text, masked)
+                .map(this::plural)
+                .or(() -> matched(ABOUT, text, masked).map(this::about))
+                .or(() -> matched(TOLD, text, masked).map(this::told))
+                .or(() -> matched(SHARE, text, masked).map(this::share))
+                .or(() -> matched(KIND_OF, text, masked).map(this::kindOf))
+                .or(() -> masked.stripLeading().toLowerCase(Locale.ROOT).startsWith("each ") || masked.contains("->")
+                        ? Optional.empty()
+                        : matched(PARKED, text, masked).map(this::parked).or(() -> matched(KIND, text, masked)
+                                .map(this::kind)));
+    }
+
+    /** A line that has the form of a pattern, with the parts of the unmasked text. */
+    private record Parts(String text, Matcher matcher) {
+        String part(String name) {
+            return matcher.start(name) < 0
+                    ? ""
+                    : text.substring(matcher.start(name), matcher.end(name)).strip();
+        }
+
+        Misunderstanding at(String name, String problem) {
+            return new Misunderstanding(matcher.start(name), matcher.end(name), problem);
+        }
+
+        /** The text of a part, which ends before the full stop. */
+        int endOf(String name) {
+            String stripped = text.substring(0, matcher.end(name)).stripTrailing();
+            return stripped.endsWith(".") ? stripped.length() - 1 : stripped.length();
+        }
+    }
+
+    private static Optional<Parts> matched(Pattern pattern, String text, String masked) {
+        Matcher matcher = pattern.matcher(masked);
+        return matcher.matches() ? Optional.of(new Parts(text, matcher)) : Optional.empty();
+    }
+
+    private Id owner(Parts parts) {
+        String noun = parts.part("noun");
+        return owners.owner(noun)
+                .orElseThrow(() -> parts.at("noun", "there is no entity called " + Quoted.plain(noun) + " yet"));
+    }
+
+    private Understanding understood(Edit edit, Id about) {
+        return new Understanding.Understood(edit, edit.name(), Optional.of(about));
+    }
+
+    private Understanding told(Parts parts) {
+        Id owner = owner(parts);
+        var key =
+                new PartNames(design, owner).read(parts.text(), parts.matcher().start("list"), parts.endOf("list"));
+        return understood(new Edits(design, ids).chooseKey(owner, key), owner);
+    }
+
+    private Understanding share(Parts parts) {
+        Id owner = owner(parts);
+        var unique =
+                new PartNames(design, owner).read(parts.text(), parts.matcher().start("list"), parts.endOf("list"));
+        return understood(new Edits(design, ids).addUnique(owner, unique), owner);
+    }
+
+    private Understanding kindOf(Parts parts) {
+        var edits = new ArrayList<Edit>();
+        Entity special = known(parts.part("noun"), edits);
+        Entity general = known(parts.part("general"), edits);
+        if (special.id().equals(general.id())) {
+            throw parts.at("general", "nothing is a kind of itself");
+        }
+        SubtypeLayout layout = parts.part("one").isEmpty() ? SubtypeLayout.OWN_TABLE : SubtypeLayout.ONE_TABLE;
+        Design with = design;
+        for (Edit edit : edits) {
+            with = with.with(((AddEntity) edit).entity());
+        }
+        Edit edit = new SubtypeEdits(with, ids).makeKindOf(special, general, layout);
+        edits.add(edit);
+        return understood(edits.size() == 1 ? edit : new Compound(edit.name(), edits), special.id());
+    }
+
+    private Entity known(String noun, List<Edit> edits) {
+        return nouns.entity(noun).orElseGet(() -> {
+            Entity made = Entity.named(ids.next(IdKind.ENTITY), Nouns.asName(noun));
+            edits.add(new AddEntity(made, Optional.empty()));
+            return made;
+        });
+    }
+
+    private Understanding parked(Parts parts) {
+        Entity entity = nouns.entity(parts.part("noun"))
+                .orElseThrow(() -> parts.at("noun", "there is no entity called " + parts.part("noun") + " yet"));
+        return understood(new Edits(design, ids).setParked(entity, true), entity.id());
+    }
+
+    private Understanding plural(Parts parts) {
+        String one = Quoted.plain(parts.part("noun")).toLowerCase(Locale.ROOT);
+        String many = Quoted.plain(parts.part("list"));
+        Edit edit =
+                new ChangeNotes(design.notes().withPlural(one, many), "say that several of " + one + " are " + many);
+        return new Understanding.Understood(edit, edit.name(), nouns.entity(one).map(Entity::id));
+    }
+
+    /** "About colour of hive: as the keeper sees it"; each " of " may be the one between attribute and owner. */
+    private Understanding about(Parts parts) {
+        String list = parts.part("list");
+        String masked = Quoted.masked(list);
+        for (int of = masked.indexOf(" of "); of > 0; of = masked.indexOf(" of ", of + 1)) {
+            Optional<Id> owner = owners.owner(list.substring(of + 4));
+            String name = Quoted.plain(list.substring(0, of));
+            Optional<Attribute> attribute =
+                    owner.flatMap(design::body).orElse(Body.EMPTY).attribute(name);
+            if (attribute.isPresent()) {
+                String comment = Quoted.plain(parts.part("text"));
+                Edit edit =
+                        new Edits(design, ids).changeAttribute(attribute.get().withComment(comment));
+                return understood(edit, owner.get());
+            }
+        }
+        throw parts.at("list", "expected an attribute and what it belongs to, as in: About colour of hive: as seen");
+    }
+
+    private Understanding kind(Parts parts) {
+        String noun = parts.part("noun");
+        String said = parts.part("kind");
+        String kind = Quoted.is(said) ? Quoted.plain(said) : said.toLowerCase(Locale.ROOT);
+        EntityKind named = kind.equals("entity") && !Quoted.is(said) ? EntityKind.UNSAID : new EntityKind(kind);
+        Optional<Entity> known = nouns.entity(noun);
+        Entity before = known.orElseGet(() -> Entity.named(ids.next(IdKind.ENTITY), Nouns.asName(noun)));
+        Entity changed = before.withKind(named);
+        if (parts.matcher().start("text") >= 0) {
+            changed = changed.withDefinition(Quoted.plain(parts.part("text")));
+        }
+        Edit edit = known.isPresent()
+                ? new Edits(design, ids).setKind(changed, named)
+                : new AddEntity(changed, Optional.empty());
+        String gist = (known.isPresent() ? "" : "new entity: ") + before.name() + " is a " + kind;
+        return new Understanding.Understood(edit, gist, Optional.of(before.id()));
+    }
+}

@@ -1,0 +1,105 @@
+package ableschema.core.mapping;
+
+import static ableschema.core.DesignFixture.design;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import ableschema.core.DesignFixture;
+import ableschema.core.design.Attribute;
+import ableschema.core.design.Design;
+import ableschema.core.design.Entity;
+import ableschema.core.design.IdSource;
+import ableschema.core.design.Relationship;
+import ableschema.core.document.Document;
+import ableschema.core.edit.Edits;
+import ableschema.core.schema.Table;
+import ableschema.core.words.AnyWords;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.function.UnaryOperator;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import net.jqwik.api.constraints.LongRange;
+import org.junit.jupiter.api.Test;
+
+/** Tables derived after a change are those of a fresh derivation, and what has not changed is not made anew. */
+class DerivationTest {
+
+    private static final NamingRules RULES = NamingRules.USUAL;
+
+    @Property(tries = 300)
+    void after_any_edits_the_tables_are_those_of_a_fresh_derivation(
+            @ForAll @LongRange(min = 0, max = 1_000_000) long seed) {
+        Document document = Document.EMPTY.with(AnyWords.of(seed));
+        Mapping mapping = Mapping.NONE.after(document.design(), RULES);
+        for (UnaryOperator<Document> edit : edits(document.design(), seed)) {
+            document = edit.apply(document);
+            mapping = mapping.after(document.design(), RULES);
+
+            assertThat(mapping.schema()).isEqualTo(Mapping.of(document.design(), RULES));
+        }
+    }
+
+    /** Renames, keys taken and given, things set aside, deleted and taken back. */
+    private static List<UnaryOperator<Document>> edits(Design design, long seed) {
+        var edits = new ArrayList<UnaryOperator<Document>>();
+        for (Entity entity : design.entities()) {
+            edits.add(document -> new Edits(document.design(), IdSource.seeded(seed))
+                    .rename(document.design().entity(entity.id()).orElseThrow(), "thing")
+                    .applyTo(document));
+            for (Attribute attribute : entity.body().attributes()) {
+                edits.add(document -> new Edits(document.design(), IdSource.seeded(seed))
+                        .chooseKey(entity.id(), List.of(attribute.ref()))
+                        .applyTo(document));
+            }
+            edits.add(document -> new Edits(document.design(), IdSource.seeded(seed))
+                    .setParked(document.design().entity(entity.id()).orElseThrow(), seed % 2 == 0)
+                    .applyTo(document));
+        }
+        for (Relationship each : design.relationships()) {
+            edits.add(document -> new Edits(document.design(), IdSource.seeded(seed))
+                    .remove(List.of(each.id()))
+                    .applyTo(document));
+        }
+        edits.add(document -> document.with(design));
+        return edits;
+    }
+
+    @Test
+    void a_table_is_made_anew_only_with_what_it_refers_to() {
+        DesignFixture before = design(
+                "Each apiary has code: text 6 (key), name.",
+                "Each hive stands in exactly one apiary; each apiary shelters any number of hives.",
+                "Each hive is told by its apiary.",
+                "Each visit is of exactly one hive; each hive sees any number of visits.",
+                "Each keeper has name: text 40 (key).");
+        Mapping mapping = Mapping.NONE.after(before.design(), RULES);
+        Mapping named =
+                mapping.after(before.with("Each keeper has badge: text 9.").design(), RULES);
+        Mapping keyed =
+                mapping.after(before.with("Each apiary has code: text 8.").design(), RULES);
+
+        assertThat(kept(mapping, named)).containsExactly("apiary", "hive", "visit");
+        assertThat(kept(mapping, keyed)).containsExactly("keeper");
+        assertThat(keyed.schema().table("visit").orElseThrow().columns())
+                .extracting(each -> each.type().toString())
+                .containsExactly("text 8");
+    }
+
+    private static List<String> kept(Mapping before, Mapping after) {
+        return after.schema().tables().stream()
+                .filter(table -> before.schema().tables().stream().anyMatch(each -> each == table))
+                .map(Table::name)
+                .toList();
+    }
+
+    @Test
+    void a_name_that_becomes_free_is_given_to_the_next() {
+        DesignFixture before = design("Each hive has code (key).", "Each nuc has code (key).")
+                .with(made -> new Edits(made.design(), made.ids()).rename(made.entity("Nuc"), "Hive!"));
+        DesignFixture after = before.with(made -> new Edits(made.design(), made.ids())
+                .remove(List.of(made.design().entities().get(0).id())));
+        Mapping mapping = Mapping.NONE.after(before.design(), RULES);
+
+        assertThat(mapping.after(after.design(), RULES).schema()).isEqualTo(Mapping.of(after.design(), RULES));
+    }
+}

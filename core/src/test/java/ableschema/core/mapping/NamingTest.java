@@ -1,0 +1,162 @@
+package ableschema.core.mapping;
+
+import static ableschema.core.DesignFixture.design;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import ableschema.core.DesignFixture;
+import ableschema.core.design.CarriedColumn;
+import ableschema.core.design.ForeignColumn;
+import ableschema.core.design.Relationship;
+import ableschema.core.design.Side;
+import ableschema.core.edit.PutRelationship;
+import ableschema.core.schema.Column;
+import ableschema.core.schema.ForeignKey;
+import ableschema.core.schema.Schema;
+import ableschema.core.schema.Table;
+import java.nio.charset.StandardCharsets;
+import java.util.List;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
+
+class NamingTest {
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            textBlock =
+                    """
+            set up on       | set_up_on   | setUpOn    | set up on
+            Forage plant    | forage_plant | foragePlant | Forage plant
+            moisture %      | moisture    | moisture   | moisture %
+            weight (kg)     | weight_kg   | weightKg   | weight (kg)
+            Größe           | größe       | größe      | Größe
+            %%%             | %%%         | %%%        | %%%
+            HIVE            | hive        | hive       | HIVE
+            a-b.c/d         | a_b_c_d     | aBCD       | a-b.c/d
+            """)
+    void a_style_changes_the_form_of_a_name_and_adds_no_words(
+            String name, String snake, String camel, String asWritten) {
+        assertThat(NameStyle.SNAKE.of(name)).isEqualTo(snake);
+        assertThat(NameStyle.CAMEL.of(name)).isEqualTo(camel);
+        assertThat(NameStyle.AS_WRITTEN.of(name)).isEqualTo(asWritten);
+    }
+
+    @ParameterizedTest
+    @CsvSource({"Hive, hives", "Apiary, apiaries", "Forage plant, forage_plants", "Batch, batches", "Child, children"})
+    void tables_may_be_named_in_the_plural(String entity, String table) {
+        DesignFixture made = design("Each thing has no: whole (key).");
+        var renamed = made.design().with(made.entity("Thing").withName(entity));
+
+        assertThat(Mapping.of(renamed, new NamingRules(NameStyle.SNAKE, true, true))
+                        .tables()
+                        .get(0)
+                        .name())
+                .isEqualTo(table);
+    }
+
+    @Test
+    void names_alike_but_for_letter_case_are_numbered() {
+        var names = new Names();
+
+        assertThat(List.of(names.free("hive"), names.free("Hive"), names.free("HIVE"), names.free("queen")))
+                .containsExactly("hive", "Hive_2", "HIVE_3", "queen");
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"x", "ä", "🐝"})
+    void long_names_are_shortened_to_what_every_dialect_takes_without_cutting_a_letter(String letter) {
+        var names = new Names();
+        List<String> given = IntStream.range(0, 20)
+                .mapToObj(i -> names.free(letter.repeat(100) + (i < 10 ? "" : i)))
+                .toList();
+
+        assertThat(given).doesNotHaveDuplicates();
+        for (String name : given) {
+            byte[] bytes = name.getBytes(StandardCharsets.UTF_8);
+            assertThat(bytes.length).isLessThanOrEqualTo(63);
+            assertThat(new String(bytes, StandardCharsets.UTF_8))
+                    .isEqualTo(name)
+                    .startsWith(letter);
+        }
+    }
+
+    @Test
+    void a_name_of_exactly_63_bytes_stays() {
+        assertThat(new Names().free("y".repeat(63))).isEqualTo("y".repeat(63));
+        assertThat(new Names().free("y".repeat(64))).hasSize(63).doesNotEndWith("yyy");
+    }
+
+    @Test
+    void constraints_tables_and_indexes_never_share_a_name() {
+        DesignFixture made = design(
+                "Each hive has code: text 6 (key).",
+                "Each hive key has code: text 6 (key).",
+                "Each hive has ring: text 8 (unique), \"ring!\": text 8 (unique).");
+        Schema schema = made.document().schema();
+        List<String> names = schema.tables().stream()
+                .flatMap(t -> Stream.concat(
+                        Stream.of(t.name()),
+                        Stream.concat(
+                                t.primaryKey().stream().map(Table.PrimaryKey::name),
+                                t.uniques().stream().map(Table.UniqueConstraint::name))))
+                .toList();
+
+        assertThat(names).doesNotHaveDuplicates().contains("hive_key", "hive_key_2");
+    }
+
+    @Test
+    void a_foreign_key_column_keeps_a_name_and_a_note_of_its_own() {
+        DesignFixture made = design(
+                "Each apiary has code: text 6 (key).",
+                "Each hive has no: whole (key).",
+                "Each hive stands in exactly one apiary; each apiary shelters any number of hives.");
+        Relationship stands = made.design().relationships().get(0);
+        var column = new ForeignColumn(
+                stands.ref(Side.SECOND), made.attribute("Apiary", "code").ref());
+        DesignFixture named = made.with(new PutRelationship(
+                stands.withCarried(List.of(new CarriedColumn(column, "standplace", "where it stands"))), "name"));
+        Table hive = named.document().schema().table("hive").orElseThrow();
+
+        assertThat(hive.column("standplace").orElseThrow().comment()).isEqualTo("where it stands");
+        assertThat(hive.foreignKeys().get(0).columns()).containsExactly("standplace");
+    }
+
+    @Test
+    void two_relationships_to_one_entity_give_two_columns() {
+        DesignFixture made = design(
+                "Each keeper has keeper no: whole (key).",
+                "Each visit has no: whole (key).",
+                "Each visit is made by exactly one keeper; each keeper makes any number of visits.",
+                "Each visit is checked by at most one keeper; each keeper checks any number of visits.");
+        Table visit = made.document().schema().table("visit").orElseThrow();
+
+        assertThat(visit.columns()).extracting(Column::name).containsExactly("no", "keeper_no", "keeper_no_2");
+        assertThat(visit.foreignKeys())
+                .extracting(ForeignKey::name)
+                .containsExactly("visit_is_made_by_keeper", "visit_is_checked_by_keeper");
+        Relationship checks = made.design().relationships().get(1);
+        DesignFixture withRole = made.with(
+                new PutRelationship(checks.with(Side.SECOND, checks.second().withRole("checker")), "name the role"));
+        assertThat(withRole.document().schema().table("visit").orElseThrow().columns())
+                .extracting(Column::name)
+                .containsExactly("no", "keeper_no", "checker_no");
+    }
+
+    @Test
+    void indexes_on_foreign_keys_can_be_left_out() {
+        DesignFixture made = design(
+                "Each apiary has code: text 6 (key).",
+                "Each hive has no: whole (key).",
+                "Each hive stands in exactly one apiary; each apiary shelters any number of hives.");
+
+        assertThat(Mapping.of(made.design(), new NamingRules(NameStyle.SNAKE, false, false))
+                        .table("hive")
+                        .orElseThrow()
+                        .indexes())
+                .isEmpty();
+    }
+}
