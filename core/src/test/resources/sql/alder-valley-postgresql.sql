@@ -1,3 +1,5 @@
+BEGIN;
+
 CREATE TABLE apiary (
   code       varchar(6)  NOT NULL,
   name       varchar(60) NOT NULL,
@@ -168,33 +170,24 @@ CREATE TABLE forage (
     REFERENCES forage_plant (name)
 );
 
-COMMENT ON TABLE apiary IS 'A place where hives stand, with the consent of its owner.';
-
 CREATE INDEX queen_mother_ring_index ON queen (mother_ring);
+CREATE INDEX keeper_mentor_no_index ON keeper (mentor_no);
+CREATE INDEX inspection_keeper_no_index ON inspection (keeper_no);
+CREATE INDEX harvest_batch_code_index ON harvest (batch_code);
+CREATE INDEX application_treatment_name_index ON application (treatment_name);
+CREATE INDEX forage_forage_plant_name_index ON forage (forage_plant_name);
 
+COMMENT ON TABLE apiary IS 'A place where hives stand, with the consent of its owner.';
 COMMENT ON TABLE queen IS 'A mated queen with a ring of her own.';
 COMMENT ON TABLE hive IS 'One colony in its boxes on a numbered stand.';
-
-CREATE INDEX keeper_mentor_no_index ON keeper (mentor_no);
-
 COMMENT ON TABLE keeper IS 'A member who looks after hives, alone or with a mentor.';
 COMMENT ON COLUMN keeper.reached_at IS 'E-mail address or telephone number';
-
-CREATE INDEX inspection_keeper_no_index ON inspection (keeper_no);
-
 COMMENT ON TABLE inspection IS 'One look into one hive, noted on a phone, often without reception.';
 COMMENT ON TABLE treatment IS 'A means against mites and diseases, as it stands in the register.';
 COMMENT ON TABLE batch IS 'Honey of one filling; its code is printed on the jars.';
 COMMENT ON COLUMN batch.code IS 'AV-year-number';
-
-CREATE INDEX harvest_batch_code_index ON harvest (batch_code);
-
 COMMENT ON TABLE harvest IS 'Honey taken from one hive on one day.';
 COMMENT ON TABLE forage_plant IS 'A plant that bees visit for nectar or pollen.';
-
-CREATE INDEX application_treatment_name_index ON application (treatment_name);
-CREATE INDEX forage_forage_plant_name_index ON forage (forage_plant_name);
-
 COMMENT ON COLUMN forage.month IS 'The month in which it flowers there';
 
 INSERT INTO apiary (code, name, altitude_m)
@@ -500,3 +493,5 @@ INSERT INTO forage (apiary_code, forage_plant_name, month)
 INSERT INTO forage (apiary_code, forage_plant_name, month)
   VALUES ('AV-02', 'heather', 9);
 ALTER TABLE keeper ALTER COLUMN keeper_no RESTART WITH 114;
+
+COMMIT;

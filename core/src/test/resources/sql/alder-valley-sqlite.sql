@@ -1,13 +1,15 @@
 PRAGMA foreign_keys = ON;
 
--- SQLite does not hold the length of a text: varchar(40) takes longer ones too
--- SQLite numbers on from the largest value by 1, not from 101 by 1: keeper.keeper_no
--- Apiary: A place where hives stand, with the consent of its owner.
+BEGIN;
 
+-- apiary: A place where hives stand, with the consent of its owner.
 CREATE TABLE apiary (
-  code       varchar(6)  NOT NULL,
-  name       varchar(60) NOT NULL,
-  altitude_m integer,
+  code       varchar(6)  NOT NULL
+    CHECK (length(code) <= 6),
+  name       varchar(60) NOT NULL
+    CHECK (length(name) <= 60),
+  altitude_m integer
+    CHECK (typeof(altitude_m) IN ('integer', 'null')),
   CONSTRAINT apiary_key
     PRIMARY KEY (code),
   CONSTRAINT apiary_name_unique
@@ -16,13 +18,16 @@ CREATE TABLE apiary (
     CHECK (altitude_m between 0 and 3000)
 );
 
--- Queen: A mated queen with a ring of her own.
-
+-- queen: A mated queen with a ring of her own.
 CREATE TABLE queen (
-  ring        varchar(8)  NOT NULL,
-  hatched_in  integer     NOT NULL,
-  marked      varchar(20),
-  mother_ring varchar(8),
+  ring        varchar(8)  NOT NULL
+    CHECK (length(ring) <= 8),
+  hatched_in  integer     NOT NULL
+    CHECK (typeof(hatched_in) = 'integer' AND hatched_in BETWEEN 1 AND 9999),
+  marked      varchar(20)
+    CHECK (length(marked) <= 20),
+  mother_ring varchar(8)
+    CHECK (length(mother_ring) <= 8),
   CONSTRAINT queen_key
     PRIMARY KEY (ring),
   CONSTRAINT queen_is_daughter_of_mother
@@ -30,15 +35,20 @@ CREATE TABLE queen (
     REFERENCES queen (ring)
 );
 
--- Hive: One colony in its boxes on a numbered stand.
-
+-- hive: One colony in its boxes on a numbered stand.
 CREATE TABLE hive (
-  apiary_code varchar(6)  NOT NULL,
-  stand_no    integer     NOT NULL,
-  type        varchar(20) NOT NULL,
-  colour      varchar(20) DEFAULT 'white',
-  set_up_on   date        NOT NULL,
-  queen_ring  varchar(8),
+  apiary_code varchar(6)  NOT NULL
+    CHECK (length(apiary_code) <= 6),
+  stand_no    integer     NOT NULL
+    CHECK (typeof(stand_no) = 'integer'),
+  type        varchar(20) NOT NULL
+    CHECK (length(type) <= 20),
+  colour      varchar(20) DEFAULT 'white'
+    CHECK (length(colour) <= 20),
+  set_up_on   date        NOT NULL
+    CHECK (set_up_on IS date(set_up_on)),
+  queen_ring  varchar(8)
+    CHECK (length(queen_ring) <= 8),
   CONSTRAINT hive_key
     PRIMARY KEY (apiary_code, stand_no),
   CONSTRAINT hive_queen_ring_unique
@@ -57,15 +67,18 @@ CREATE TABLE hive (
     REFERENCES queen (ring) ON DELETE SET NULL
 );
 
--- Keeper: A member who looks after hives, alone or with a mentor.
-
+-- keeper: A member who looks after hives, alone or with a mentor.
 CREATE TABLE keeper (
   keeper_no    integer      NOT NULL CONSTRAINT keeper_key PRIMARY KEY AUTOINCREMENT,
-  known_as     varchar(60)  NOT NULL,
+  known_as     varchar(60)  NOT NULL
+    CHECK (length(known_as) <= 60),
   -- E-mail address or telephone number
-  reached_at   varchar(120),
-  first_season integer      NOT NULL,
-  mentor_no    integer,
+  reached_at   varchar(120)
+    CHECK (length(reached_at) <= 120),
+  first_season integer      NOT NULL
+    CHECK (typeof(first_season) = 'integer' AND first_season BETWEEN 1 AND 9999),
+  mentor_no    integer
+    CHECK (typeof(mentor_no) IN ('integer', 'null')),
   CONSTRAINT keeper_reached_at_unique
     UNIQUE (reached_at),
   CONSTRAINT keeper_first_season_check
@@ -75,16 +88,21 @@ CREATE TABLE keeper (
     REFERENCES keeper (keeper_no)
 );
 
--- Inspection: One look into one hive, noted on a phone, often without reception.
-
+-- inspection: One look into one hive, noted on a phone, often without reception.
 CREATE TABLE inspection (
-  id               char(36)   DEFAULT (lower(hex(randomblob(4)) || '-' || hex(randomblob(2)) || '-4' || substr(hex(randomblob(2)), 2) || '-' || substr('89ab', abs(random() % 4) + 1, 1) || substr(hex(randomblob(2)), 2) || '-' || hex(randomblob(6)))) NOT NULL,
-  done_at          timestamp  NOT NULL,
-  strength         integer    NOT NULL,
+  id               char(36)   DEFAULT (lower(hex(randomblob(4)) || '-' || hex(randomblob(2)) || '-4' || substr(hex(randomblob(2)), 2) || '-' || substr('89ab', abs(random() % 4) + 1, 1) || substr(hex(randomblob(2)), 2) || '-' || hex(randomblob(6)))) NOT NULL
+    CHECK (id GLOB '????????-????-????-????-????????????' AND length(replace(id, '-', '')) = 32 AND id NOT GLOB '*[^0-9a-fA-F-]*'),
+  done_at          timestamp  NOT NULL
+    CHECK (done_at IS datetime(done_at)),
+  strength         integer    NOT NULL
+    CHECK (typeof(strength) = 'integer'),
   note             text,
-  hive_apiary_code varchar(6) NOT NULL,
-  hive_stand_no    integer    NOT NULL,
-  keeper_no        integer    NOT NULL,
+  hive_apiary_code varchar(6) NOT NULL
+    CHECK (length(hive_apiary_code) <= 6),
+  hive_stand_no    integer    NOT NULL
+    CHECK (typeof(hive_stand_no) = 'integer'),
+  keeper_no        integer    NOT NULL
+    CHECK (typeof(keeper_no) = 'integer'),
   CONSTRAINT inspection_key
     PRIMARY KEY (id),
   CONSTRAINT inspection_hive_apiary_code_hive_stand_no_done_at_unique
@@ -99,40 +117,49 @@ CREATE TABLE inspection (
     REFERENCES keeper (keeper_no)
 );
 
--- Treatment: A means against mites and diseases, as it stands in the register.
-
+-- treatment: A means against mites and diseases, as it stands in the register.
 CREATE TABLE treatment (
-  name      varchar(40) NOT NULL,
-  agent     varchar(60) NOT NULL,
-  wait_days integer     DEFAULT 0 NOT NULL,
+  name      varchar(40) NOT NULL
+    CHECK (length(name) <= 40),
+  agent     varchar(60) NOT NULL
+    CHECK (length(agent) <= 60),
+  wait_days integer     DEFAULT 0 NOT NULL
+    CHECK (typeof(wait_days) = 'integer'),
   CONSTRAINT treatment_key
     PRIMARY KEY (name),
   CONSTRAINT treatment_wait_days_check
     CHECK (wait_days >= 0)
 );
 
--- Batch: Honey of one filling; its code is printed on the jars.
-
+-- batch: Honey of one filling; its code is printed on the jars.
 CREATE TABLE batch (
   -- AV-year-number
-  code      varchar(11) NOT NULL,
-  filled_on date        NOT NULL,
-  jars      integer     NOT NULL,
+  code      varchar(11) NOT NULL
+    CHECK (length(code) <= 11),
+  filled_on date        NOT NULL
+    CHECK (filled_on IS date(filled_on)),
+  jars      integer     NOT NULL
+    CHECK (typeof(jars) = 'integer'),
   CONSTRAINT batch_key
     PRIMARY KEY (code),
   CONSTRAINT batch_jars_check
     CHECK (jars >= 0)
 );
 
--- Harvest: Honey taken from one hive on one day.
-
+-- harvest: Honey taken from one hive on one day.
 CREATE TABLE harvest (
-  hive_apiary_code varchar(6)   NOT NULL,
-  hive_stand_no    integer      NOT NULL,
-  taken_on         date         NOT NULL,
-  weight_kg        decimal(6,2) NOT NULL,
-  moisture         decimal(4,1),
-  batch_code       varchar(11),
+  hive_apiary_code varchar(6)   NOT NULL
+    CHECK (length(hive_apiary_code) <= 6),
+  hive_stand_no    integer      NOT NULL
+    CHECK (typeof(hive_stand_no) = 'integer'),
+  taken_on         date         NOT NULL
+    CHECK (taken_on IS date(taken_on)),
+  weight_kg        decimal(6,2) NOT NULL
+    CHECK (typeof(weight_kg) IN ('integer', 'real') AND weight_kg = round(weight_kg, 2) AND abs(weight_kg) < 10000),
+  moisture         decimal(4,1)
+    CHECK (typeof(moisture) IN ('integer', 'real', 'null') AND moisture = round(moisture, 1) AND abs(moisture) < 1000),
+  batch_code       varchar(11)
+    CHECK (length(batch_code) <= 11),
   CONSTRAINT harvest_key
     PRIMARY KEY (hive_apiary_code, hive_stand_no, taken_on),
   CONSTRAINT harvest_weight_kg_check
@@ -147,11 +174,12 @@ CREATE TABLE harvest (
     REFERENCES batch (code)
 );
 
--- Forage plant: A plant that bees visit for nectar or pollen.
-
+-- forage_plant: A plant that bees visit for nectar or pollen.
 CREATE TABLE forage_plant (
-  name       varchar(40) NOT NULL,
-  latin_name varchar(60),
+  name       varchar(40) NOT NULL
+    CHECK (length(name) <= 40),
+  latin_name varchar(60)
+    CHECK (length(latin_name) <= 60),
   CONSTRAINT forage_plant_key
     PRIMARY KEY (name),
   CONSTRAINT forage_plant_latin_name_unique
@@ -159,9 +187,12 @@ CREATE TABLE forage_plant (
 );
 
 CREATE TABLE application (
-  inspection_id  char(36)     NOT NULL,
-  treatment_name varchar(40)  NOT NULL,
-  dose_ml        decimal(5,1) NOT NULL,
+  inspection_id  char(36)     NOT NULL
+    CHECK (inspection_id GLOB '????????-????-????-????-????????????' AND length(replace(inspection_id, '-', '')) = 32 AND inspection_id NOT GLOB '*[^0-9a-fA-F-]*'),
+  treatment_name varchar(40)  NOT NULL
+    CHECK (length(treatment_name) <= 40),
+  dose_ml        decimal(5,1) NOT NULL
+    CHECK (typeof(dose_ml) IN ('integer', 'real') AND dose_ml = round(dose_ml, 1) AND abs(dose_ml) < 10000),
   CONSTRAINT application_key
     PRIMARY KEY (inspection_id, treatment_name),
   CONSTRAINT application_dose_ml_check
@@ -175,10 +206,13 @@ CREATE TABLE application (
 );
 
 CREATE TABLE forage (
-  apiary_code       varchar(6)  NOT NULL,
-  forage_plant_name varchar(40) NOT NULL,
+  apiary_code       varchar(6)  NOT NULL
+    CHECK (length(apiary_code) <= 6),
+  forage_plant_name varchar(40) NOT NULL
+    CHECK (length(forage_plant_name) <= 40),
   -- The month in which it flowers there
-  month             integer     NOT NULL,
+  month             integer     NOT NULL
+    CHECK (typeof(month) = 'integer'),
   CONSTRAINT forage_key
     PRIMARY KEY (apiary_code, forage_plant_name, month),
   CONSTRAINT forage_month_check
@@ -197,6 +231,8 @@ CREATE INDEX inspection_keeper_no_index ON inspection (keeper_no);
 CREATE INDEX harvest_batch_code_index ON harvest (batch_code);
 CREATE INDEX application_treatment_name_index ON application (treatment_name);
 CREATE INDEX forage_forage_plant_name_index ON forage (forage_plant_name);
+
+INSERT INTO sqlite_sequence (name, seq) VALUES ('keeper', 100);
 
 INSERT INTO apiary (code, name, altitude_m)
   VALUES ('AV-01', 'Mill bank', 140);
@@ -500,3 +536,5 @@ INSERT INTO forage (apiary_code, forage_plant_name, month)
   VALUES ('AV-09', 'bramble', 7);
 INSERT INTO forage (apiary_code, forage_plant_name, month)
   VALUES ('AV-02', 'heather', 9);
+
+COMMIT;

@@ -1,12 +1,12 @@
 package ableschema.cli;
 
+import ableschema.core.rows.DesignScript;
+import ableschema.core.sql.dialect.Dialect;
+import ableschema.core.sql.dialect.Dialects;
 import ableschema.core.design.IdSource;
 import ableschema.core.document.Detail;
 import ableschema.core.document.Document;
-import ableschema.core.sql.Dialect;
-import ableschema.core.sql.Dialects;
 import ableschema.core.sql.Script;
-import ableschema.core.sql.ScriptWriter;
 import ableschema.core.store.DocumentFile;
 import ableschema.core.store.FileProblem;
 import ableschema.core.store.SafeFile;
@@ -101,7 +101,7 @@ final class DemoCommand implements Callable<Integer> {
     private boolean writeSql(String name, Document document) throws FileProblem, SQLException {
         boolean accepted = true;
         for (Dialect dialect : Dialects.ALL) {
-            Script script = ScriptWriter.withRows(document.schema(), document.design(), dialect);
+            Script script = DesignScript.withRows(document.mapping(), dialect);
             SafeFile.write(folder.resolve(name + "-" + dialect.name() + ".sql"), script.text());
             for (BuiltInEngine engine : BuiltInEngine.ALL) {
                 accepted &= engine.dialect() != dialect || isAccepted(name, script, engine);

@@ -1,9 +1,10 @@
 package ableschema.cli;
 
-import ableschema.core.sql.Dialect;
-import ableschema.core.sql.Dialects;
+import ableschema.core.sql.dialect.Dialect;
+import ableschema.core.sql.dialect.Dialects;
 import ableschema.core.words.Spelling;
 import java.util.Comparator;
+import java.util.Iterator;
 import java.util.List;
 import java.util.Locale;
 import picocli.CommandLine.ITypeConverter;
@@ -15,6 +16,14 @@ final class DialectName implements ITypeConverter<Dialect> {
     @Override
     public Dialect convert(String name) {
         return Dialects.named(name).orElseThrow(() -> new TypeConversionException(problem(name)));
+    }
+
+    /** The names of all dialects, for help. */
+    static final class Names implements Iterable<String> {
+        @Override
+        public Iterator<String> iterator() {
+            return Dialects.ALL.stream().map(Dialect::name).iterator();
+        }
     }
 
     private static String problem(String name) {

@@ -140,7 +140,7 @@ final class NormalizeCommand implements Callable<Integer> {
         text.append(relation.name())
                 .append(" is in ")
                 .append(analysis.normalForm().sign());
-        text.append(", told by ")
+        text.append(", identified by ")
                 .append(String.join(
                         " or by ",
                         analysis.keys().found().stream()

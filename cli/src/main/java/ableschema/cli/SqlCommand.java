@@ -1,11 +1,11 @@
 package ableschema.cli;
 
+import ableschema.core.rows.DesignScript;
+import ableschema.core.mapping.Mapping;
+import ableschema.core.sql.dialect.Dialect;
+import ableschema.core.sql.dialect.Dialects;
 import ableschema.core.document.Document;
-import ableschema.core.schema.Schema;
-import ableschema.core.sql.Dialect;
-import ableschema.core.sql.Dialects;
 import ableschema.core.sql.Script;
-import ableschema.core.sql.ScriptWriter;
 import ableschema.core.store.DocumentFile;
 import ableschema.core.store.FileProblem;
 import java.nio.file.Path;
@@ -33,7 +33,8 @@ final class SqlCommand implements Callable<Integer> {
             paramLabel = "D",
             required = true,
             converter = DialectName.class,
-            description = "postgresql, sqlite or h2")
+            description = "one of ${COMPLETION-CANDIDATES}",
+            completionCandidates = DialectName.Names.class)
     private Dialect dialect = Dialects.STANDARD;
 
     @Option(names = "--rows", description = "Adds the sample rows as INSERT statements.")
@@ -48,15 +49,14 @@ final class SqlCommand implements Callable<Integer> {
     @Override
     public Integer call() throws FileProblem {
         Document document = DocumentFile.read(file);
-        Schema schema = document.schema();
-        List<String> undecided = schema.undecided();
+        Mapping mapping = document.mapping();
+        List<String> undecided = mapping.undecided();
         if (!undecided.isEmpty()) {
             undecided.forEach(each -> spec.commandLine().getErr().println("undecided: " + each));
             return Exit.ERRORS;
         }
-        Script script = rows
-                ? ScriptWriter.withRows(schema, document.design(), dialect)
-                : ScriptWriter.definitions(schema, dialect);
+        Dialect chosen = dialect.choosing(document.rules().choices());
+        Script script = rows ? DesignScript.withRows(mapping, chosen) : DesignScript.definitions(mapping, chosen);
         output.write(script.text());
         return Exit.DONE;
     }

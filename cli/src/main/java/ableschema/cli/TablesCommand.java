@@ -1,13 +1,14 @@
 package ableschema.cli;
 
-import ableschema.core.design.Expression;
+import ableschema.core.mapping.Mapping;
+import ableschema.core.sql.dialect.Dialect;
+import ableschema.core.sql.dialect.Dialects;
+import ableschema.core.expression.Expression;
 import ableschema.core.document.Document;
 import ableschema.core.schema.Column;
 import ableschema.core.schema.ForeignKey;
 import ableschema.core.schema.Schema;
 import ableschema.core.schema.Table;
-import ableschema.core.sql.Dialect;
-import ableschema.core.sql.Dialects;
 import ableschema.core.store.DocumentFile;
 import ableschema.core.store.FileProblem;
 import ableschema.core.types.ReferenceAction;
@@ -38,8 +39,11 @@ final class TablesCommand implements Callable<Integer> {
             names = "--dialect",
             paramLabel = "D",
             converter = DialectName.class,
-            description = "postgresql, sqlite or h2; without it, types of ISO/IEC 9075")
+            description = "one of ${COMPLETION-CANDIDATES}; without it, types of ISO/IEC 9075",
+            completionCandidates = DialectName.Names.class)
     private Dialect dialect = Dialects.STANDARD;
+
+    private Schema schema = Mapping.NONE.schema();
 
     @Mixin
     private Output output = new Output();
@@ -47,21 +51,21 @@ final class TablesCommand implements Callable<Integer> {
     @Override
     public Integer call() throws FileProblem {
         Document document = DocumentFile.read(file);
-        Schema schema = document.schema();
-        output.write(json ? Json.pretty(Map.of("tables", list(schema.tables(), this::table))) + "\n" : text(schema));
+        schema = document.mapping().schema();
+        output.write(json ? Json.pretty(Map.of("tables", list(schema.tables(), this::table))) + "\n" : text());
         return Exit.DONE;
     }
 
-    private String text(Schema schema) {
+    private String text() {
         var text = new StringBuilder();
         for (Table table : schema.tables()) {
-            text.append(table.name()).append('\n');
+            text.append(table.qualified()).append('\n');
             for (Column column : table.columns()) {
                 text.append("  ")
                         .append(table.isInKey(column) ? "key " : "    ")
                         .append(column.name())
                         .append("  ")
-                        .append(dialect.type(column.type()))
+                        .append(dialect.columnType(table, schema.resolved(column), schema.resolved(column.type())))
                         .append(column.nullable() ? "" : "  not null")
                         .append(table.foreignKeyOf(column)
                                 .map(f -> "  -> " + f.target())
@@ -78,7 +82,7 @@ final class TablesCommand implements Callable<Integer> {
 
     private Object table(Table table) {
         var json = new LinkedHashMap<String, @Nullable Object>();
-        json.put("name", table.name());
+        json.put("name", table.qualified().toString());
         json.put("columns", list(table.columns(), column -> column(table, column)));
         json.put(
                 "primaryKey",
@@ -92,7 +96,7 @@ final class TablesCommand implements Callable<Integer> {
                 list(
                         table.checks(),
                         c -> ordered(
-                                "name", c.name(), "expression", c.expression().written(table::nameOf))));
+                                "name", c.name(), "expression", c.expression().written(name -> name))));
         json.put(
                 "indexes",
                 list(
@@ -110,16 +114,16 @@ final class TablesCommand implements Callable<Integer> {
     }
 
     private Object column(Table table, Column column) {
-        Expression defaultValue = column.defaultValue();
+        Expression<String> defaultValue = column.defaultValue();
         return ordered(
                 "name",
                 column.name(),
                 "type",
-                dialect.type(column.type()),
+                dialect.columnType(table, schema.resolved(column), schema.resolved(column.type())),
                 "nullable",
                 column.nullable(),
                 "default",
-                defaultValue.isPresent() ? defaultValue.written(table::nameOf) : null,
+                defaultValue.isPresent() ? defaultValue.written(name -> name) : null,
                 "identity",
                 column.identity()
                         .map(counted -> ordered("start", counted.start(), "step", counted.step()))
@@ -133,7 +137,7 @@ final class TablesCommand implements Callable<Integer> {
                 "columns",
                 key.columns(),
                 "references",
-                ordered("table", key.target(), "columns", key.targetColumns()),
+                ordered("table", key.target().toString(), "columns", key.targetColumns()),
                 "onDelete",
                 action(key.onDelete()),
                 "onUpdate",

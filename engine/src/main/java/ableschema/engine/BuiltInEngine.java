@@ -1,7 +1,7 @@
 package ableschema.engine;
 
-import ableschema.core.sql.Dialect;
-import ableschema.core.sql.Dialects;
+import ableschema.core.sql.dialect.Dialect;
+import ableschema.core.sql.dialect.Dialects;
 import java.sql.Connection;
 import java.sql.DriverManager;
 import java.sql.SQLException;

@@ -2,36 +2,116 @@ package ableschema.engine;
 
 import ableschema.core.sql.Script;
 import ableschema.core.sql.Statement;
+import ableschema.core.sql.Statement.Kind;
+import ableschema.core.sql.dialect.Ability;
 import java.sql.Connection;
 import java.sql.SQLException;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 
 /**
- * What a database said of a script.
- *
- * @param accepted how many statements it carried out
- * @param refusal  the statement at which it stopped; empty if it took them all
+ * What a database said of a script, statement by statement. A run is one transaction where the database can take definitions
+ * back: then a refusal leaves nothing behind.
  */
-public record ScriptRun(int accepted, Optional<Refusal> refusal) {
+public record ScriptRun(List<Outcome> outcomes) {
 
-    /** A statement that a database did not take, with its own reason. */
-    public record Refusal(Statement statement, String reason) {}
+    public ScriptRun {
+        outcomes = List.copyOf(outcomes);
+    }
 
-    /** Runs the statements in their order until one is refused; the connection stays the caller's. */
+    /** What became of one statement. */
+    public record Outcome(Statement statement, Fate fate, Optional<Refusal> refusal) {}
+
+    /** How a statement ended. */
+    public enum Fate {
+        ACCEPTED,
+        REFUSED,
+        /** It had been accepted, and was undone with the rest of its transaction. */
+        TAKEN_BACK,
+        /** A statement before it was refused. */
+        NOT_RUN
+    }
+
+    /**
+     * A statement that a database did not take.
+     *
+     * @param reason   the database's own words
+     * @param sqlState its five letters and digits; empty where the driver gives none
+     */
+    public record Refusal(Statement statement, String reason, String sqlState) {}
+
+    /** How many statements stay carried out. */
+    public int accepted() {
+        return (int) outcomes.stream()
+                .filter(each -> each.fate() == Fate.ACCEPTED)
+                .count();
+    }
+
+    /** The statement at which it stopped; empty if the database took them all. */
+    public Optional<Refusal> refusal() {
+        return outcomes.stream().flatMap(each -> each.refusal().stream()).findFirst();
+    }
+
+    /** Runs the statements in their order until one is refused; the connection stays the caller's, out of any transaction. */
     public static ScriptRun of(Script script, Connection connection) throws SQLException {
-        List<Statement> statements = script.executable().toList();
-        int accepted = 0;
-        for (Statement each : statements) {
-            try (var statement = connection.createStatement()) {
-                // JDBC would take {…} for an escape of its own, and a question mark for a parameter
-                statement.setEscapeProcessing(false);
-                statement.execute(each.executable());
-                accepted++;
-            } catch (SQLException e) {
-                return new ScriptRun(accepted, Optional.of(new Refusal(each, String.valueOf(e.getMessage()))));
+        boolean together = script.dialect().can(Ability.TRANSACTIONAL_DEFINITIONS);
+        var outcomes = new ArrayList<Outcome>();
+        boolean refused = false;
+        try {
+            for (Statement each : script.executable().toList()) {
+                Outcome outcome = refused
+                        ? new Outcome(each, Fate.NOT_RUN, Optional.empty())
+                        : outcome(each, connection);
+                refused |= outcome.fate() == Fate.REFUSED;
+                outcomes.add(outcome);
             }
+            if (refused && !connection.getAutoCommit()) {
+                connection.rollback();
+            }
+        } finally {
+            connection.setAutoCommit(true);
         }
-        return new ScriptRun(accepted, Optional.empty());
+        return new ScriptRun(refused && together ? takenBack(outcomes) : outcomes);
+    }
+
+    private static List<Outcome> takenBack(List<Outcome> outcomes) {
+        boolean within = false;
+        var all = new ArrayList<Outcome>();
+        for (Outcome each : outcomes) {
+            within |= each.statement().kind() == Kind.BEGIN;
+            boolean undone = within && each.fate() == Fate.ACCEPTED;
+            all.add(undone ? new Outcome(each.statement(), Fate.TAKEN_BACK, Optional.empty()) : each);
+        }
+        return all;
+    }
+
+    /** Transactions are begun and ended through the connection, so that it knows of them. */
+    private static Outcome outcome(Statement each, Connection connection) {
+        try {
+            switch (each.kind()) {
+                case BEGIN -> connection.setAutoCommit(false);
+                case COMMIT -> {
+                    if (!connection.getAutoCommit()) {
+                        connection.commit();
+                        connection.setAutoCommit(true);
+                    }
+                }
+                default -> execute(each, connection);
+            }
+            return new Outcome(each, Fate.ACCEPTED, Optional.empty());
+        } catch (SQLException e) {
+            String state = e.getSQLState() == null ? "" : e.getSQLState();
+            return new Outcome(
+                    each, Fate.REFUSED, Optional.of(new Refusal(each, String.valueOf(e.getMessage()), state)));
+        }
+    }
+
+    private static void execute(Statement each, Connection connection) throws SQLException {
+        try (var statement = connection.createStatement()) {
+            // JDBC would take {…} for an escape of its own, and a question mark for a parameter
+            statement.setEscapeProcessing(false);
+            statement.execute(each.executable());
+        }
     }
 }

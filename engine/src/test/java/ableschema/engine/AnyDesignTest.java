@@ -32,7 +32,7 @@ class AnyDesignTest {
         int designs = engine == RealEngine.POSTGRESQL ? DESIGNS_ON_A_SERVER : DESIGNS;
         for (long seed = 1; seed <= designs; seed++) {
             Document document = RandomDesign.of(seed);
-            Schema schema = document.schema();
+            Schema schema = document.mapping().schema();
             Script definitions = ScriptWriter.definitions(schema, engine.dialect());
             try (Connection connection = engine.open()) {
                 assertThat(ScriptRun.of(definitions, connection).refusal())

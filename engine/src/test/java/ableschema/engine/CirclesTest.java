@@ -70,7 +70,7 @@ class CirclesTest {
         design = referring(design, keeper.id(), 0, mentors, keeper.id(), 1);
         design = referring(design, keeper.id(), 1, mentors, keeper.id(), 0);
         Document document = Document.EMPTY.with(design);
-        var script = ScriptWriter.withRows(document.schema(), design, engine.dialect());
+        var script = ScriptWriter.withRows(document.mapping().schema(), design, engine.dialect());
 
         try (Connection connection = engine.open();
                 Statement statement = connection.createStatement()) {
@@ -95,7 +95,7 @@ class CirclesTest {
         design = referring(design, keeper.id(), 0, cares, hive.id(), 0);
         design = referring(design, hive.id(), 0, owns, keeper.id(), 0);
         Document document = Document.EMPTY.with(design);
-        var script = ScriptWriter.withRows(document.schema(), design, engine.dialect());
+        var script = ScriptWriter.withRows(document.mapping().schema(), design, engine.dialect());
 
         assertThat(script.text())
                 .contains("-- left out")

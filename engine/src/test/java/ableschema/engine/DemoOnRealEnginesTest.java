@@ -21,7 +21,7 @@ class DemoOnRealEnginesTest {
 
     private static Connection built(RealEngine engine) throws Exception {
         Document document = DocumentFile.read(DEMO);
-        Schema schema = document.schema();
+        Schema schema = document.mapping().schema();
         var script = ScriptWriter.withRows(schema, document.design(), engine.dialect());
         assertThat(script.text()).doesNotContain("left out");
         Connection connection = engine.open();
@@ -35,7 +35,7 @@ class DemoOnRealEnginesTest {
     void every_statement_is_accepted_and_every_sample_row_arrives(RealEngine engine) throws Exception {
         Document document = DocumentFile.read(DEMO);
         try (Connection connection = built(engine)) {
-            for (var table : document.schema().tables()) {
+            for (var table : document.mapping().schema().tables()) {
                 int rows = document.design()
                         .body(table.origin())
                         .orElseThrow()

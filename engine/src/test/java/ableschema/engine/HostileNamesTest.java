@@ -2,6 +2,7 @@ package ableschema.engine;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import ableschema.core.expression.Expression;
 import ableschema.core.design.Attribute;
 import ableschema.core.design.Body;
 import ableschema.core.design.Cardinality;
@@ -12,7 +13,6 @@ import ableschema.core.design.End;
 import ableschema.core.design.EndRef;
 import ableschema.core.design.Entity;
 import ableschema.core.design.EntityKind;
-import ableschema.core.design.Expression;
 import ableschema.core.design.IdKind;
 import ableschema.core.design.IdSource;
 import ableschema.core.design.Pins;
@@ -73,7 +73,7 @@ class HostileNamesTest {
                     .withComment(name);
             var other = Attribute.named(ids.next(IdKind.ATTRIBUTE), name + " too")
                     .withType(new DataType.Text(300))
-                    .withDefault(Expression.of(new Expression.Text(Expression.literal(new DataType.Text(0), name))));
+                    .withDefault(Expression.of(new Expression.Text<>(Expression.literal(new DataType.Text(0), name))));
             var rule = new Condition.OneOf(key.ref(), List.of(name, "another"));
             Row row = Row.empty(ids.next(IdKind.ROW)).with(key.id(), name);
             var entity =
@@ -104,12 +104,12 @@ class HostileNamesTest {
     @MethodSource("engines")
     void definitions_and_rows_arrive_unharmed(RealEngine engine, NameStyle style) throws Exception {
         Document document = hostile(style);
-        var script = ScriptWriter.withRows(document.schema(), document.design(), engine.dialect());
+        var script = ScriptWriter.withRows(document.mapping().schema(), document.design(), engine.dialect());
         assertThat(script.text()).doesNotContain("left out");
         try (Connection connection = engine.open()) {
             ScriptRun run = ScriptRun.of(script, connection);
             assertThat(run.refusal()).as(script.text()).isEmpty();
-            List<Table> tables = document.schema().tables();
+            List<Table> tables = document.mapping().schema().tables();
             for (int i = 0; i < NAMES.size(); i++) {
                 Table table = tables.get(i);
                 String query = "SELECT "

@@ -101,11 +101,11 @@ class KindsAndAnswersTest {
         Document demo = DocumentFile.read(Path.of("../demo/alder-valley.able.json"));
         try (Connection connection = engine.open()) {
             ScriptRun run =
-                    ScriptRun.of(ScriptWriter.withRows(demo.schema(), demo.design(), engine.dialect()), connection);
+                    ScriptRun.of(ScriptWriter.withRows(demo.mapping().schema(), demo.design(), engine.dialect()), connection);
             assertThat(run.refusal()).isEmpty();
             int answered = 0;
             for (Question question : demo.design().notes().brief().questions()) {
-                Answer answer = Answer.of(question, demo.schema(), engine.dialect());
+                Answer answer = Answer.of(question, demo.mapping().schema(), engine.dialect());
                 if (!answer.isOpen()) {
                     assertThat(answer.isJoined()).as(question.text()).isTrue();
                     assertThat(rows(connection, answer.select()))

@@ -111,7 +111,7 @@ final class RandomDesign {
                     .filter(end -> !end.cardinality().isMandatory())
                     .isPresent();
             if (optional) {
-                relationship = relationship.withActions(ReferenceAction.SET_NULL, ReferenceAction.RESTRICT);
+                relationship = relationship.withActions(ReferenceAction.SET_NULL, ReferenceAction.NO_ACTION);
             }
             relationships.add(relationship);
         }

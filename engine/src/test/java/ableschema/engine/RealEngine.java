@@ -1,7 +1,7 @@
 package ableschema.engine;
 
-import ableschema.core.sql.Dialect;
-import ableschema.core.sql.Dialects;
+import ableschema.core.sql.dialect.Dialect;
+import ableschema.core.sql.dialect.Dialects;
 import io.zonky.test.db.postgres.embedded.EmbeddedPostgres;
 import java.io.IOException;
 import java.io.UncheckedIOException;

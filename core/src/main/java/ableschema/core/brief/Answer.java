@@ -1,5 +1,9 @@
 package ableschema.core.brief;
 
+import ableschema.core.sql.dialect.Ability;
+import ableschema.core.mapping.Mapping;
+import ableschema.core.mapping.Trace;
+import ableschema.core.sql.dialect.Dialect;
 import ableschema.core.design.ColumnRef;
 import ableschema.core.design.Id;
 import ableschema.core.design.Question;
@@ -7,7 +11,6 @@ import ableschema.core.schema.Column;
 import ableschema.core.schema.ForeignKey;
 import ableschema.core.schema.Schema;
 import ableschema.core.schema.Table;
-import ableschema.core.sql.Dialect;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -42,14 +45,18 @@ public record Answer(String select, List<String> apart) {
     }
 
     /** Answers a question as far as its attributes are columns of the schema. */
-    public static Answer of(Question question, Schema schema, Dialect dialect) {
-        Map<Column, Table> columns = new LinkedHashMap<>();
+    public static Answer of(Question question, Mapping mapping, Dialect dialect) {
+        var columns = new ArrayList<Wanted>();
         for (Id answer : question.answers()) {
-            schema.tables().forEach(table -> table.column(new ColumnRef.Own(answer))
-                    .ifPresent(column -> columns.put(column, table)));
+            mapping.physical().ownerOf(answer).flatMap(mapping.trace()::tableOf).ifPresent(table -> mapping.trace()
+                    .column(table, new ColumnRef.Own(answer))
+                    .ifPresent(column -> columns.add(new Wanted(table, column))));
         }
-        return columns.isEmpty() ? new Answer("", List.of()) : new Joining(schema, dialect).answer(columns);
+        return columns.isEmpty() ? new Answer("", List.of()) : new Joining(mapping, dialect).answer(columns);
     }
+
+    /** A column that is asked for. */
+    private record Wanted(Table table, Column column) {}
 
     /** A step from a table that is joined to another. */
     private record Step(Table from, Table to, ForeignKey key, boolean up) {
@@ -64,18 +71,21 @@ public record Answer(String select, List<String> apart) {
 
     /** Finds the joins of one question. */
     private static final class Joining {
+        private final Trace trace;
         private final Schema schema;
         private final Dialect dialect;
         private final Set<Table> joined = new LinkedHashSet<>();
         private final List<Step> steps = new ArrayList<>();
 
-        Joining(Schema schema, Dialect dialect) {
-            this.schema = schema;
+        Joining(Mapping mapping, Dialect dialect) {
+            this.trace = mapping.trace();
+            this.schema = mapping.schema();
             this.dialect = dialect;
         }
 
-        Answer answer(Map<Column, Table> columns) {
-            var wanted = new LinkedHashSet<>(columns.values());
+        Answer answer(List<Wanted> columns) {
+            var wanted = new LinkedHashSet<Table>();
+            columns.forEach(column -> wanted.add(column.table()));
             Table first = wanted.iterator().next();
             joined.add(first);
             wanted.remove(first);
@@ -85,7 +95,7 @@ public record Answer(String select, List<String> apart) {
                 wanted.removeAll(joined);
             }
             return new Answer(
-                    select(columns, first), wanted.stream().map(Table::label).toList());
+                    select(columns, first), wanted.stream().map(trace::label).toList());
         }
 
         /** The steps to the wanted table that is nearest to those joined (breadth-first). */
@@ -126,7 +136,7 @@ public record Answer(String select, List<String> apart) {
             }
             for (Table other : schema.tables()) {
                 for (ForeignKey key : other.foreignKeys()) {
-                    if (other != table && key.target().equals(table.name())) {
+                    if (other != table && key.target().equals(table.qualified())) {
                         steps.add(new Step(table, other, key, false));
                     }
                 }
@@ -134,22 +144,23 @@ public record Answer(String select, List<String> apart) {
             return steps;
         }
 
-        private String select(Map<Column, Table> columns, Table first) {
+        private String select(List<Wanted> columns, Table first) {
             var sql = new StringBuilder("SELECT ");
             var outer = new LinkedHashSet<Table>();
-            columns.forEach((column, table) -> {
-                if (joined.contains(table)) {
-                    sql.append(sql.length() > 7 ? ", " : "").append(name(table, column.name()));
+            columns.forEach(column -> {
+                if (joined.contains(column.table())) {
+                    sql.append(sql.length() > 7 ? ", " : "")
+                            .append(name(column.table(), column.column().name()));
                 }
             });
-            sql.append("\nFROM ").append(dialect.quoted(first.name()));
+            sql.append("\nFROM ").append(qualified(first));
             for (Step step : steps) {
                 boolean left = step.mayBeMissing() || outer.contains(step.from());
                 if (left) {
                     outer.add(step.to());
                 }
                 sql.append(left ? "\nLEFT JOIN " : "\nJOIN ")
-                        .append(dialect.quoted(step.to().name()))
+                        .append(qualified(step.to()))
                         .append(" ON ")
                         .append(condition(step));
             }
@@ -168,7 +179,14 @@ public record Answer(String select, List<String> apart) {
         }
 
         private String name(Table table, String column) {
-            return dialect.quoted(table.name()) + "." + dialect.quoted(column);
+            return qualified(table) + "." + dialect.column(column);
+        }
+
+        private String qualified(Table table) {
+            boolean plain = table.namespace().isEmpty() || !dialect.can(Ability.NAMESPACES);
+            return plain
+                    ? dialect.quoted(table.name())
+                    : dialect.quoted(table.namespace()) + "." + dialect.quoted(table.name());
         }
     }
 }

@@ -10,6 +10,7 @@ import java.util.stream.Stream;
  * What makes a table of something: attributes, key, rules and sample rows. An entity has one, and so has a
  * relationship, for which it counts where the relationship is many-to-many.
  *
+ * @param refused dependencies that were proposed and that the designer refused
  * @param key the primary key in its order; empty where none is chosen. In a many-to-many, what widens the pair.
  */
 public record Body(
@@ -19,10 +20,11 @@ public record Body(
         List<Check> checks,
         List<Index> indexes,
         List<Dependency> dependencies,
+        List<Dependency> refused,
         List<Row> rows) {
 
     public static final Body EMPTY =
-            new Body(List.of(), List.of(), List.of(), List.of(), List.of(), List.of(), List.of());
+            new Body(List.of(), List.of(), List.of(), List.of(), List.of(), List.of(), List.of(), List.of());
 
     public Body {
         attributes = List.copyOf(attributes);
@@ -31,6 +33,7 @@ public record Body(
         checks = List.copyOf(checks);
         indexes = List.copyOf(indexes);
         dependencies = List.copyOf(dependencies);
+        refused = List.copyOf(refused);
         rows = List.copyOf(rows);
     }
 
@@ -48,7 +51,7 @@ public record Body(
     }
 
     public Body withAttributes(List<Attribute> attributes) {
-        return new Body(attributes, key, uniques, checks, indexes, dependencies, rows);
+        return attributes.equals(this.attributes) ? this : new Body(attributes, key, uniques, checks, indexes, dependencies, refused, rows);
     }
 
     public Body with(Attribute attribute) {
@@ -70,15 +73,25 @@ public record Body(
                 .withRows(rows.stream().map(row -> row.with(attribute, "")).toList());
     }
 
-    /** Takes everything out that comes through this relationship. */
+    /** Takes everything out that comes through one of these relationships; the same instance where nothing does. */
+    public Body withoutReferences(List<Id> relationships) {
+        Body rest = this;
+        for (Id each : relationships) {
+            rest = rest.withoutReference(each);
+        }
+        return rest;
+    }
+
+    /** Takes everything out that comes through this relationship; the same instance where nothing does. */
     public Body withoutReference(Id relationship) {
-        return withoutParts(part -> part.through()
+        Body rest = withoutParts(part -> part.through()
                         .filter(end -> end.relationship().equals(relationship))
                         .isPresent())
                 .withRows(rows.stream()
                         .map(row -> row.with(new EndRef(relationship, Side.FIRST), Optional.empty())
                                 .with(new EndRef(relationship, Side.SECOND), Optional.empty()))
                         .toList());
+        return rest.equals(this) ? this : rest;
     }
 
     private Body withoutParts(Predicate<KeyPart> gone) {
@@ -94,34 +107,43 @@ public record Body(
                 indexes.stream()
                         .filter(i -> i.parts().stream().map(Index.Part::column).noneMatch(gone))
                         .toList(),
-                dependencies.stream()
-                        .filter(d -> Stream.concat(d.from().stream(), d.to().stream())
-                                .noneMatch(gone))
-                        .toList(),
+                without(dependencies, gone),
+                without(refused, gone),
                 rows);
     }
 
+    private static List<Dependency> without(List<Dependency> dependencies, Predicate<KeyPart> gone) {
+        return dependencies.stream()
+                .filter(d ->
+                        Stream.concat(d.from().stream(), d.to().stream()).noneMatch(gone))
+                .toList();
+    }
+
     public Body withKey(List<KeyPart> key) {
-        return new Body(attributes, key, uniques, checks, indexes, dependencies, rows);
+        return key.equals(this.key) ? this : new Body(attributes, key, uniques, checks, indexes, dependencies, refused, rows);
     }
 
     public Body withUniques(List<Unique> uniques) {
-        return new Body(attributes, key, uniques, checks, indexes, dependencies, rows);
+        return uniques.equals(this.uniques) ? this : new Body(attributes, key, uniques, checks, indexes, dependencies, refused, rows);
     }
 
     public Body withChecks(List<Check> checks) {
-        return new Body(attributes, key, uniques, checks, indexes, dependencies, rows);
+        return checks.equals(this.checks) ? this : new Body(attributes, key, uniques, checks, indexes, dependencies, refused, rows);
     }
 
     public Body withIndexes(List<Index> indexes) {
-        return new Body(attributes, key, uniques, checks, indexes, dependencies, rows);
+        return indexes.equals(this.indexes) ? this : new Body(attributes, key, uniques, checks, indexes, dependencies, refused, rows);
     }
 
     public Body withDependencies(List<Dependency> dependencies) {
-        return new Body(attributes, key, uniques, checks, indexes, dependencies, rows);
+        return dependencies.equals(this.dependencies) ? this : new Body(attributes, key, uniques, checks, indexes, dependencies, refused, rows);
+    }
+
+    public Body withRefused(List<Dependency> refused) {
+        return refused.equals(this.refused) ? this : new Body(attributes, key, uniques, checks, indexes, dependencies, refused, rows);
     }
 
     public Body withRows(List<Row> rows) {
-        return rows.equals(this.rows) ? this : new Body(attributes, key, uniques, checks, indexes, dependencies, rows);
+        return rows.equals(this.rows) ? this : new Body(attributes, key, uniques, checks, indexes, dependencies, refused, rows);
     }
 }

@@ -2,6 +2,7 @@ package ableschema.core.design;
 
 import static java.util.stream.Collectors.joining;
 
+import ableschema.core.expression.Expression;
 import ableschema.core.types.DataType;
 import ableschema.core.types.TypedValue;
 import java.math.BigDecimal;
@@ -31,7 +32,7 @@ public sealed interface Condition {
     String inShort();
 
     /** This condition in standard SQL, with literals as the type needs them. */
-    Expression expression(DataType type);
+    Expression<ColumnRef> expression(DataType type);
 
     /** {@code column < value} and the like. */
     record Comparison(ColumnRef column, Operator operator, String value) implements Condition {
@@ -51,7 +52,7 @@ public sealed interface Condition {
         }
 
         @Override
-        public Expression expression(DataType type) {
+        public Expression<ColumnRef> expression(DataType type) {
             return with(column, " " + operator.sign + " " + Expression.literal(type, value));
         }
     }
@@ -74,7 +75,7 @@ public sealed interface Condition {
         }
 
         @Override
-        public Expression expression(DataType type) {
+        public Expression<ColumnRef> expression(DataType type) {
             return with(column, " between " + Expression.literal(type, low) + " and " + Expression.literal(type, high));
         }
     }
@@ -101,7 +102,7 @@ public sealed interface Condition {
         }
 
         @Override
-        public Expression expression(DataType type) {
+        public Expression<ColumnRef> expression(DataType type) {
             return with(
                     column,
                     " in ("
@@ -149,17 +150,17 @@ public sealed interface Condition {
     }
 
     /** Finds the condition that an expression is; empty if it says more than one. */
-    static Optional<Condition> read(Expression expression) {
+    static Optional<Condition> read(Expression<ColumnRef> expression) {
         if (expression.pieces().size() == 2
-                && expression.pieces().get(0) instanceof Expression.Column column
-                && expression.pieces().get(1) instanceof Expression.Text text) {
+                && expression.pieces().get(0) instanceof Expression.Column<ColumnRef> column
+                && expression.pieces().get(1) instanceof Expression.Text<ColumnRef> text) {
             return Reader.read(column.ref(), text.text().strip());
         }
         return Optional.empty();
     }
 
-    private static Expression with(ColumnRef column, String rest) {
-        return Expression.of(new Expression.Column(column), new Expression.Text(rest));
+    private static Expression<ColumnRef> with(ColumnRef column, String rest) {
+        return Expression.of(new Expression.Column<>(column), new Expression.Text<>(rest));
     }
 
     private static int compare(DataType type, String canonical, String stated) {

@@ -1,5 +1,12 @@
 package ableschema.core.design;
 
+import java.util.stream.Collectors;
+import ableschema.core.types.DataType;
+import ableschema.core.types.DataTypes;
+import java.util.function.Function;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.Set;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.HashMap;
@@ -14,24 +21,33 @@ import java.util.stream.Stream;
  */
 public final class Design {
 
-    public static final Design EMPTY = new Design(List.of(), List.of(), Notes.NONE);
+    public static final Design EMPTY = new Design(List.of(), List.of(), List.of(), Notes.NONE, Optional.empty());
 
     private final List<Entity> entities;
     private final List<Relationship> relationships;
+    private final List<Domain> domains;
     private final Notes notes;
     private final Map<Id, Entity> entityById = new HashMap<>();
     private final Map<Id, Relationship> relationshipById = new HashMap<>();
     private final Map<Id, Id> ownerOfAttribute = new HashMap<>();
     private final Map<Id, List<EndRef>> references = new HashMap<>();
 
-    private Design(List<Entity> entities, List<Relationship> relationships, Notes notes) {
+    /** @param before a design whose ids are known to be used once; only what is new against it is looked at */
+    private Design(
+            List<Entity> entities,
+            List<Relationship> relationships,
+            List<Domain> domains,
+            Notes notes,
+            Optional<Design> before) {
         this.notes = notes;
         this.entities = List.copyOf(entities);
         this.relationships = List.copyOf(relationships);
-        this.entities.forEach(entity -> register(entityById, entity.id(), entity));
-        this.relationships.forEach(each -> register(relationshipById, each.id(), each));
+        this.domains = List.copyOf(domains);
+        this.entities.forEach(entity -> entityById.put(entity.id(), entity));
+        this.relationships.forEach(each -> relationshipById.put(each.id(), each));
         this.entities.forEach(entity -> registerAttributes(entity.id(), entity.body()));
         this.relationships.forEach(each -> registerAttributes(each.id(), each.body()));
+        new UsedIds(this).requireOnce(before);
         this.relationships.forEach(this::requireEnds);
         this.relationships.forEach(this::registerReferences);
     }
@@ -41,17 +57,11 @@ public final class Design {
      * is no entity.
      */
     public static Design of(List<Entity> entities, List<Relationship> relationships) {
-        return new Design(entities, relationships, Notes.NONE);
-    }
-
-    private static <T> void register(Map<Id, T> things, Id id, T thing) {
-        if (things.put(id, thing) != null) {
-            throw new IllegalArgumentException("two things have the id " + id);
-        }
+        return new Design(entities, relationships, List.of(), Notes.NONE, Optional.empty());
     }
 
     private void registerAttributes(Id owner, Body body) {
-        body.attributes().forEach(attribute -> register(ownerOfAttribute, attribute.id(), owner));
+        body.attributes().forEach(attribute -> ownerOfAttribute.put(attribute.id(), owner));
     }
 
     private void requireEnds(Relationship relationship) {
@@ -80,6 +90,41 @@ public final class Design {
         return relationships;
     }
 
+    public List<Domain> domains() {
+        return domains;
+    }
+
+    public Optional<Domain> domain(Id id) {
+        return domains.stream().filter(d -> d.id().equals(id)).findFirst();
+    }
+
+    /** The domain of that name, whatever its letter case. */
+    public Optional<Domain> domain(String name) {
+        return domains.stream().filter(d -> d.name().equalsIgnoreCase(name)).findFirst();
+    }
+
+    /** The domain that a type names, if it names one of this design. */
+    public Optional<Domain> domain(DataType type) {
+        return type instanceof DataType.InDomain in ? domain(Id.parse(in.domain())) : Optional.empty();
+    }
+
+    /** What an attribute holds in the end, domains resolved; undecided where its domain is not there. */
+    public DataType typeOf(Attribute attribute) {
+        return resolved(attribute.type());
+    }
+
+    /** A type with its domain, if it names one, resolved to what that holds. */
+    public DataType resolved(DataType type) {
+        return type instanceof DataType.InDomain
+                ? domain(type).map(Domain::base).orElse(DataTypes.UNDECIDED)
+                : type;
+    }
+
+    /** A type as people read it: a domain by its name. */
+    public String inWords(DataType type) {
+        return domain(type).map(Domain::name).orElseGet(type::toString);
+    }
+
     public Notes notes() {
         return notes;
     }
@@ -91,13 +136,7 @@ public final class Design {
 
     /** This design without what is parked; the same instance where nothing is. */
     public Design inScope() {
-        List<Id> parked =
-                entities.stream().filter(Entity::parked).map(Entity::id).toList();
-        Design rest = this;
-        for (Id id : parked) {
-            rest = rest.withoutEntity(id);
-        }
-        return rest;
+        return without(entities.stream().filter(Entity::parked).map(Entity::id).collect(Collectors.toSet()));
     }
 
     public Optional<Entity> entity(Id id) {
@@ -111,7 +150,10 @@ public final class Design {
 
     /** Says whether this is an entity, a relationship or an attribute of this design. */
     public boolean knows(Id id) {
-        return entityById.containsKey(id) || relationshipById.containsKey(id) || ownerOfAttribute.containsKey(id);
+        return entityById.containsKey(id)
+                || relationshipById.containsKey(id)
+                || ownerOfAttribute.containsKey(id)
+                || (id.kind() == IdKind.DOMAIN && domain(id).isPresent());
     }
 
     public Optional<Relationship> relationship(Id id) {
@@ -165,6 +207,11 @@ public final class Design {
         return relationship(end.relationship()).map(r -> at(r.end(end.side())));
     }
 
+    /** The entity or many-to-many whose rows refer to this end; empty where the relationship is not there. */
+    public Optional<Id> holderOf(EndRef end) {
+        return relationship(end.relationship()).map(r -> r.referencing().orElse(r.id()));
+    }
+
     /** Says whether rows of the holder may leave this reference empty. */
     public boolean isOptional(EndRef end) {
         return relationship(end.relationship())
@@ -190,25 +237,48 @@ public final class Design {
     }
 
     public Design with(Entity entity) {
-        return new Design(
-                entityById.containsKey(entity.id())
-                        ? Lists.replace(entities, Entity::id, entity)
-                        : Lists.plus(entities, entity),
-                relationships,
-                notes);
+        return withAll(List.of(entity), List.of());
     }
 
     public Design with(Relationship relationship) {
-        return new Design(
-                entities,
-                relationshipById.containsKey(relationship.id())
-                        ? Lists.replace(relationships, Relationship::id, relationship)
-                        : Lists.plus(relationships, relationship),
-                notes);
+        return withAll(List.of(), List.of(relationship));
+    }
+
+    /** Returns this design with all of these in place of those of the same ids, or behind the others. */
+    public Design withAll(List<Entity> changed, List<Relationship> related) {
+        List<Entity> one = merged(entities, changed, Entity::id);
+        List<Relationship> other = merged(relationships, related, Relationship::id);
+        return one == entities && other == relationships ? this : changed(one, other, domains, notes);
+    }
+
+    private static <T> List<T> merged(List<T> list, List<T> changed, Function<T, Id> id) {
+        if (changed.isEmpty()) {
+            return list;
+        }
+        var replacing = new LinkedHashMap<Id, T>();
+        changed.forEach(each -> replacing.put(id.apply(each), each));
+        boolean same = true;
+        var merged = new ArrayList<T>(list.size() + changed.size());
+        for (T each : list) {
+            T now = replacing.remove(id.apply(each));
+            merged.add(now == null ? each : now);
+            same &= now == null || now == each;
+        }
+        merged.addAll(replacing.values());
+        return same && merged.size() == list.size() ? list : merged;
     }
 
     public Design with(Notes notes) {
-        return notes.equals(this.notes) ? this : new Design(entities, relationships, notes);
+        return notes.equals(this.notes) ? this : changed(entities, relationships, domains, notes);
+    }
+
+    public Design withDomains(List<Domain> domains) {
+        return domains.equals(this.domains) ? this : changed(entities, relationships, domains, notes);
+    }
+
+    private Design changed(
+            List<Entity> entities, List<Relationship> relationships, List<Domain> domains, Notes notes) {
+        return new Design(entities, relationships, domains, notes, Optional.of(this));
     }
 
     /** Returns this design with another body for the entity or relationship of this id. */
@@ -220,25 +290,38 @@ public final class Design {
     }
 
     public Design withoutEntity(Id id) {
-        Design rest = this;
-        for (Relationship each : relationships) {
-            if (each.touches(id)) {
-                rest = rest.withoutRelationship(each.id());
-            }
-        }
-        return new Design(rest.entities.stream().filter(e -> !e.id().equals(id)).toList(), rest.relationships, notes);
+        return without(Set.of(id));
     }
 
     /** Takes a relationship out, and out of keys, rules and rows. */
     public Design withoutRelationship(Id id) {
-        return new Design(
-                entities.stream()
-                        .map(e -> {
-                            Body rest = e.body().withoutReference(id);
-                            return rest.equals(e.body()) ? e : e.withBody(rest);
-                        })
-                        .toList(),
-                relationships.stream().filter(r -> !r.id().equals(id)).toList(),
+        return without(Set.of(id));
+    }
+
+    /** Takes entities and relationships out, with the relationships of those entities, and out of keys, rules and rows. */
+    public Design without(Set<Id> gone) {
+        if (gone.isEmpty()) {
+            return this;
+        }
+        List<Relationship> related = relationships.stream()
+                .filter(r -> !gone.contains(r.id())
+                        && !gone.contains(r.first().entity())
+                        && !gone.contains(r.second().entity()))
+                .toList();
+        var left = new HashSet<Id>();
+        related.forEach(r -> left.add(r.id()));
+        List<Id> ended = relationships.stream()
+                .map(Relationship::id)
+                .filter(id -> !left.contains(id))
+                .toList();
+        List<Entity> rest = entities.stream()
+                .filter(e -> !gone.contains(e.id()))
+                .map(e -> e.withBody(e.body().withoutReferences(ended)))
+                .toList();
+        return changed(
+                rest,
+                related.stream().map(r -> r.withBody(r.body().withoutReferences(ended))).toList(),
+                domains,
                 notes);
     }
 
@@ -254,6 +337,7 @@ public final class Design {
         return other instanceof Design design
                 && entities.equals(design.entities)
                 && relationships.equals(design.relationships)
+                && domains.equals(design.domains)
                 && notes.equals(design.notes);
     }
 

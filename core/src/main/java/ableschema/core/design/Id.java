@@ -7,12 +7,13 @@ import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
 import java.util.regex.Pattern;
 
-/** The stable name of one thing in a design, such as {@code a:k3f9q2}; a rename of the thing leaves it as it is. */
+/** The stable name of one thing in a design, such as {@code a:k3f9q2m4w7x1}; a rename of the thing leaves it as it is. */
 public record Id(IdKind kind, String code) {
 
-    static final int CODE_LENGTH = 6;
+    /** 60 random bits: among a million ids two are alike once in some two million times. */
+    static final int CODE_LENGTH = 12;
     static final String DIGITS = "0123456789abcdefghjkmnpqrstvwxyz";
-    private static final Pattern FORM = Pattern.compile("[a-z]:[" + DIGITS + "]{6}");
+    private static final Pattern FORM = Pattern.compile("[a-z]:[" + DIGITS + "]{6,16}");
 
     public Id {
         requireNonNull(kind, "kind");
@@ -23,7 +24,7 @@ public record Id(IdKind kind, String code) {
     public static Id parse(String text) {
         if (!FORM.matcher(text).matches()) {
             throw new IllegalArgumentException("'" + text
-                    + "' is no id: expected a kind letter, a colon and six letters or digits, as in a:k3f9q2");
+                    + "' is no id: expected a kind letter, a colon and six to sixteen letters or digits, as in a:k3f9q2");
         }
         return new Id(IdKind.of(text.charAt(0)), text.substring(2));
     }

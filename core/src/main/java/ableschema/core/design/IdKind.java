@@ -10,7 +10,8 @@ public enum IdKind {
     INDEX('i'),
     DEPENDENCY('d'),
     ROW('w'),
-    QUESTION('q');
+    QUESTION('q'),
+    DOMAIN('t');
 
     private final char letter;
 

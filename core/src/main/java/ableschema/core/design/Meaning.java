@@ -2,6 +2,8 @@ package ableschema.core.design;
 
 import static java.util.stream.Collectors.joining;
 
+import ableschema.core.types.DataType;
+import ableschema.core.expression.Expression;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -38,6 +40,7 @@ final class Meaning {
     }
 
     private Map<String, Integer> said() {
+        design.domains().forEach(this::say);
         design.entities().forEach(this::say);
         design.relationships().forEach(this::say);
         Brief brief = design.notes().brief();
@@ -64,31 +67,64 @@ final class Meaning {
     private void say(Relationship relationship) {
         String name = "relationship " + named(relationship);
         say(name + " noun " + relationship.noun() + (relationship.isSubtype() ? " kinds " + relationship.subtype() : "")
-                + pins(relationship.pins()) + " on delete " + relationship.onDelete() + " on update "
-                + relationship.onUpdate());
-        relationship
-                .carried()
-                .forEach(c -> say(name + " column " + named(c.column()) + " is " + c.name() + ": " + c.comment()));
+                + pins(relationship.pins()));
+        for (Side side : relationship.referencedSides()) {
+            say(name + " " + side, relationship.end(side).reference());
+        }
         say(name, relationship.body());
+    }
+
+    private void say(String name, Reference reference) {
+        say(name + " on delete " + reference.onDelete() + " on update " + reference.onUpdate()
+                + reference.targetKey().map(unique -> " to " + named(unique)).orElse("") + pins(reference.pins()));
+        reference.columns().stream()
+                .filter(c -> !c.equals(ReferenceColumn.to(c.target())))
+                .forEach(c -> say(name + " column " + named(c.target()) + " default " + named(c.defaultValue())
+                        + c.sameAs().map(other -> " same as " + named(other)).orElse("") + " comment " + c.comment()
+                        + pins(c.pins())));
+    }
+
+    private String named(Id unique) {
+        return design.entities().stream()
+                .flatMap(e -> e.body().uniques().stream())
+                .filter(u -> u.id().equals(unique))
+                .map(u -> named(u.parts()))
+                .findFirst()
+                .orElse("?");
+    }
+
+    private void say(Domain domain) {
+        say("domain " + domain.name() + " is " + domain.base() + " check " + domain.check() + " default "
+                + domain.defaultValue() + " comment " + domain.comment() + pins(domain.pins()));
+    }
+
+    private String named(DataType type) {
+        return design.domain(type).map(d -> "domain " + d.name()).orElse(type.toString());
     }
 
     private void say(String owner, Body body) {
         int place = 0;
         for (Attribute a : body.attributes()) {
-            say(owner + " attribute " + ++place + " " + a.name() + ": " + a.type() + (a.optional() ? " optional" : "")
-                    + " default " + named(a.defaultValue()) + " comment " + a.comment() + pins(a.pins()));
+            say(owner + " attribute " + ++place + " " + a.name() + ": " + named(a.type())
+                    + (a.optional() ? " optional" : "") + " " + a.filling().kind() + " "
+                    + named(a.filling().expression()) + " comment " + a.comment() + pins(a.pins()));
         }
         say(owner + " key " + named(body.key()));
         body.uniques().forEach(u -> say(owner + " unique " + named(u.parts()) + pins(u.pins())));
-        body.checks().forEach(c -> say(owner + " check " + named(c.expression()) + pins(c.pins())));
+        body.checks().forEach(c -> say(owner + " check " + c.expression().dialect() + named(c.expression()) + pins(c.pins())));
         body.indexes()
                 .forEach(i -> say(owner + " index " + (i.unique() ? "unique " : "")
                         + i.parts().stream()
                                 .map(p -> named(p.column()) + (p.descending() ? " down" : ""))
                                 .collect(joining(", "))
                         + pins(i.pins())));
-        body.dependencies().forEach(d -> say(owner + " dependency " + named(d.from()) + " -> " + named(d.to())));
+        body.dependencies().forEach(d -> say(owner + " dependency " + named(d)));
+        body.refused().forEach(d -> say(owner + " refused " + named(d)));
         body.rows().forEach(row -> say(owner + " row " + named(row)));
+    }
+
+    private String named(Dependency d) {
+        return named(d.from()) + (d.multivalued() ? " ->> " : " -> ") + named(d.to());
     }
 
     private static String pins(Pins pins) {
@@ -117,10 +153,10 @@ final class Meaning {
                                 .map(this::named)
                                 .orElse("?"))
                 .orElse("?");
-        return part instanceof ForeignColumn carried ? "(" + through + ")." + named(carried.target()) : through;
+        return part instanceof ForeignColumn column ? "(" + through + ")." + named(column.target()) : through;
     }
 
-    private String named(Expression expression) {
+    private String named(Expression<ColumnRef> expression) {
         return expression.written(this::named);
     }
 

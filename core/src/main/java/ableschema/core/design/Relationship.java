@@ -12,7 +12,6 @@ import java.util.Optional;
  * @param noun    what one pairing is called where it is many-to-many, such as "treatment given"; empty for a name by rule
  * @param body    the pairing's own attributes, rules and rows; counts where it is many-to-many
  * @param subtype whether the second entity is a kind of the first, and how the kinds are kept
- * @param carried what differs from the derived, foreign key column by column
  */
 public record Relationship(
         Id id,
@@ -21,14 +20,10 @@ public record Relationship(
         String noun,
         SubtypeLayout subtype,
         Body body,
-        ReferenceAction onDelete,
-        ReferenceAction onUpdate,
-        List<CarriedColumn> carried,
         Pins pins) {
 
     public Relationship {
         requireNonNull(id, "id");
-        carried = List.copyOf(carried);
     }
 
     public static Relationship between(Id id, End first, End second) {
@@ -39,9 +34,6 @@ public record Relationship(
                 "",
                 SubtypeLayout.NONE,
                 Body.EMPTY,
-                ReferenceAction.RESTRICT,
-                ReferenceAction.RESTRICT,
-                List.of(),
                 Pins.NONE);
     }
 
@@ -94,47 +86,57 @@ public record Relationship(
         return referencedSide().map(side -> end(side.other()).entity());
     }
 
-    public Optional<CarriedColumn> carried(ForeignColumn column) {
-        return carried.stream().filter(c -> c.column().equals(column)).findFirst();
+    /** The ends that rows refer to: one, or both of a many-to-many. */
+    public List<Side> referencedSides() {
+        return referencedSide().map(List::of).orElse(List.of(Side.FIRST, Side.SECOND));
     }
 
+    /** How the end that is referred to is referred to; of a many-to-many the first. */
+    public Reference reference() {
+        return end(referencedSides().get(0)).reference();
+    }
+
+    /** Returns this relationship with another end; where it then refers the other way, what it does on delete goes along. */
     public Relationship with(Side side, End end) {
-        return new Relationship(
+        var changed = new Relationship(
                 id,
                 side == Side.FIRST ? end : first,
                 side == Side.SECOND ? end : second,
                 noun,
                 subtype,
                 body,
-                onDelete,
-                onUpdate,
-                carried,
                 pins);
+        boolean turned = !isManyToMany()
+                && !changed.isManyToMany()
+                && !changed.referencedSide().equals(referencedSide());
+        return turned ? changed.withActions(reference().onDelete(), reference().onUpdate()) : changed;
     }
 
     public Relationship withNoun(String noun) {
-        return new Relationship(id, first, second, noun, subtype, body, onDelete, onUpdate, carried, pins);
+        return new Relationship(id, first, second, noun, subtype, body, pins);
     }
 
     public Relationship withSubtype(SubtypeLayout subtype) {
-        return new Relationship(id, first, second, noun, subtype, body, onDelete, onUpdate, carried, pins);
+        return new Relationship(id, first, second, noun, subtype, body, pins);
     }
 
     public Relationship withBody(Body body) {
         return body == this.body
                 ? this
-                : new Relationship(id, first, second, noun, subtype, body, onDelete, onUpdate, carried, pins);
+                : new Relationship(id, first, second, noun, subtype, body, pins);
     }
 
+    /** Returns this relationship with the same actions on every reference that it makes. */
     public Relationship withActions(ReferenceAction onDelete, ReferenceAction onUpdate) {
-        return new Relationship(id, first, second, noun, subtype, body, onDelete, onUpdate, carried, pins);
-    }
-
-    public Relationship withCarried(List<CarriedColumn> carried) {
-        return new Relationship(id, first, second, noun, subtype, body, onDelete, onUpdate, carried, pins);
+        Relationship changed = this;
+        for (Side side : referencedSides()) {
+            End end = changed.end(side);
+            changed = changed.with(side, end.with(end.reference().withActions(onDelete, onUpdate)));
+        }
+        return changed;
     }
 
     public Relationship withPins(Pins pins) {
-        return new Relationship(id, first, second, noun, subtype, body, onDelete, onUpdate, carried, pins);
+        return new Relationship(id, first, second, noun, subtype, body, pins);
     }
 }

@@ -34,6 +34,9 @@ public record Row(Id id, Map<Id, String> values, Map<EndRef, Reference> referenc
 
     /** Returns this row with the value; an empty text takes the value away. */
     public Row with(Id attribute, String value) {
+        if (value.equals(values.getOrDefault(attribute, ""))) {
+            return this;
+        }
         var changed = new LinkedHashMap<>(values);
         if (value.isEmpty()) {
             changed.remove(attribute);
@@ -44,6 +47,9 @@ public record Row(Id id, Map<Id, String> values, Map<EndRef, Reference> referenc
     }
 
     public Row with(EndRef end, Optional<Reference> reference) {
+        if (reference.equals(reference(end))) {
+            return this;
+        }
         var changed = new LinkedHashMap<>(references);
         reference.ifPresentOrElse(to -> changed.put(end, to), () -> changed.remove(end));
         return new Row(id, values, changed);

@@ -1,11 +1,12 @@
 package ableschema.core.document;
 
+import ableschema.core.sql.dialect.Dialect;
+import ableschema.core.sql.dialect.Dialects;
 import ableschema.core.design.Design;
 import ableschema.core.design.Entity;
 import ableschema.core.design.Id;
 import ableschema.core.design.Lists;
 import ableschema.core.mapping.Mapping;
-import ableschema.core.schema.Schema;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -52,19 +53,19 @@ public record Document(String title, Design design, List<Diagram> diagrams, Hous
         return diagram().position(id);
     }
 
-    /** The tables that follow from the design under the house rules. */
-    public Schema schema() {
-        return schema(mapping(Mapping.NONE));
+    /** The tables that follow from the design under the house rules, with their trace. */
+    public Mapping mapping() {
+        return mapping(Mapping.NONE);
+    }
+
+    /** The dialect that the house writes for, as chosen. */
+    public Dialect dialect() {
+        return Dialects.named(rules.dialect()).orElse(Dialects.STANDARD).choosing(rules.choices());
     }
 
     /** Derives the tables anew, as far as they differ from those before. */
     public Mapping mapping(Mapping before) {
-        return before.after(rules.reasonsInSql() ? ReasonComments.of(design) : design, rules.naming());
-    }
-
-    /** The tables of this document's own mapping, with the reasons where the house rules want them in the script. */
-    public Schema schema(Mapping mapping) {
-        return rules.reasonsInSql() ? ReasonComments.of(mapping.schema(), design.notes()) : mapping.schema();
+        return before.after(design, rules.naming(), rules.reasonsInSql());
     }
 
     /** Returns this document with another design; entities that are new in it are shown in the picture in view. */

@@ -1,5 +1,7 @@
 package ableschema.core.document;
 
+import java.util.Map;
+import java.util.TreeMap;
 import ableschema.core.design.Lists;
 import ableschema.core.mapping.NamingRules;
 import java.util.List;
@@ -8,32 +10,43 @@ import java.util.List;
  * What this house does by habit: how names are made, the dialect that it writes for, and sets of attributes to begin
  * with.
  *
+ * @param choices      what a dialect leaves open, such as {@code sqlite.types} = {@code strict}
  * @param reasonsInSql whether the reasons of choices go into the comments of the script
  */
-public record HouseRules(NamingRules naming, String dialect, boolean reasonsInSql, List<Starter> starters) {
+public record HouseRules(
+        NamingRules naming, String dialect, Map<String, String> choices, boolean reasonsInSql, List<Starter> starters) {
 
-    public static final HouseRules USUAL = new HouseRules(NamingRules.USUAL, "postgresql", false, List.of());
+    public static final HouseRules USUAL = new HouseRules(NamingRules.USUAL, "postgresql", Map.of(), false, List.of());
 
     public HouseRules {
+        choices = Map.copyOf(choices);
         starters = List.copyOf(starters);
     }
 
     public HouseRules withNaming(NamingRules naming) {
-        return new HouseRules(naming, dialect, reasonsInSql, starters);
+        return new HouseRules(naming, dialect, choices, reasonsInSql, starters);
     }
 
     public HouseRules withDialect(String dialect) {
-        return new HouseRules(naming, dialect, reasonsInSql, starters);
+        return new HouseRules(naming, dialect, choices, reasonsInSql, starters);
+    }
+
+    /** Returns these rules with one choice made. */
+    public HouseRules withChoice(String choice, String value) {
+        var changed = new TreeMap<>(choices);
+        changed.put(choice, value);
+        return new HouseRules(naming, dialect, changed, reasonsInSql, starters);
     }
 
     public HouseRules withReasonsInSql(boolean reasonsInSql) {
-        return new HouseRules(naming, dialect, reasonsInSql, starters);
+        return new HouseRules(naming, dialect, choices, reasonsInSql, starters);
     }
 
     public HouseRules without(Starter starter) {
         return new HouseRules(
                 naming,
                 dialect,
+                choices,
                 reasonsInSql,
                 starters.stream().filter(each -> !each.equals(starter)).toList());
     }
@@ -44,6 +57,7 @@ public record HouseRules(NamingRules naming, String dialect, boolean reasonsInSq
         return new HouseRules(
                 naming,
                 dialect,
+                choices,
                 reasonsInSql,
                 known ? Lists.replace(starters, Starter::name, starter) : Lists.plus(starters, starter));
     }

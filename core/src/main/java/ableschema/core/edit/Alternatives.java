@@ -11,7 +11,6 @@ import ableschema.core.design.SubtypeLayout;
 import ableschema.core.document.Document;
 import ableschema.core.document.Edit;
 import ableschema.core.mapping.Mapping;
-import ableschema.core.schema.Schema;
 import ableschema.core.schema.Table;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
@@ -99,10 +98,10 @@ public final class Alternatives {
     }
 
     private List<Table> tables(Edit edit, Set<Id> concerned) {
-        Schema schema =
+        Mapping mapping =
                 Mapping.of(edit.applyTo(document).design(), document.rules().naming());
-        return schema.tables().stream()
-                .filter(table -> concerned.contains(table.origin()))
+        return mapping.schema().tables().stream()
+                .filter(table -> concerned.contains(mapping.trace().owner(table)))
                 .toList();
     }
 }

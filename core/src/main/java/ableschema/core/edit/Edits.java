@@ -165,8 +165,13 @@ public final class Edits {
     }
 
     public Edit addDependency(Id owner, List<KeyPart> from, List<KeyPart> to) {
+        return addDependency(owner, from, to, false);
+    }
+
+    /** @param multivalued whether {@code to} is all that goes with {@code from}, whatever the rest of the row is */
+    public Edit addDependency(Id owner, List<KeyPart> from, List<KeyPart> to, boolean multivalued) {
         Body body = body(owner);
-        var dependency = new Dependency(ids.next(IdKind.DEPENDENCY), from, to);
+        var dependency = new Dependency(ids.next(IdKind.DEPENDENCY), from, to, multivalued);
         return new ChangeBody(
                 owner,
                 body.withDependencies(Lists.plus(body.dependencies(), dependency)),

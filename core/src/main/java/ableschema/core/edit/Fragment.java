@@ -1,5 +1,6 @@
 package ableschema.core.edit;
 
+import java.util.stream.Collectors;
 import ableschema.core.design.Design;
 import ableschema.core.design.Entity;
 import ableschema.core.design.Id;
@@ -25,7 +26,7 @@ import java.util.regex.Pattern;
  */
 public final class Fragment {
 
-    private static final Pattern ID = Pattern.compile("[eaurcidw]:[0-9a-hjkmnp-tv-z]{6}");
+    private static final Pattern ID = Pattern.compile("[eaurcidwt]:[0-9a-hjkmnp-tv-z]{6,16}");
     private static final Pattern DECLARED = Pattern.compile("\"(" + ID + ")\"");
     private static final double ASIDE = 32;
 
@@ -33,12 +34,9 @@ public final class Fragment {
 
     /** A document of only these entities. */
     public static Document of(Document document, Set<Id> entities) {
-        Design design = document.design().with(Notes.NONE);
-        for (Entity each : document.design().entities()) {
-            if (!entities.contains(each.id())) {
-                design = design.withoutEntity(each.id());
-            }
-        }
+        Design all = document.design().with(Notes.NONE);
+        Design design = all.without(
+                all.entities().stream().map(Entity::id).filter(id -> !entities.contains(id)).collect(Collectors.toSet()));
         var positions = new LinkedHashMap<Id, Position>();
         for (Id id : entities) {
             document.position(id).ifPresent(at -> positions.put(id, at));

@@ -1,5 +1,10 @@
 package ableschema.core.edit;
 
+import ableschema.core.design.Body;
+import ableschema.core.design.Entity;
+import java.util.LinkedHashMap;
+import ableschema.core.design.Relationship;
+import java.util.Set;
 import ableschema.core.design.Design;
 import ableschema.core.design.Id;
 import ableschema.core.document.Document;
@@ -10,22 +15,22 @@ import java.util.List;
 public record Remove(List<Id> things, String name) implements Edit {
     @Override
     public Document applyTo(Document document) {
-        Design rest = document.design();
+        Design design = document.design();
+        Design rest = design.without(Set.copyOf(things));
+        var bodies = new LinkedHashMap<Id, Body>();
         for (Id thing : things) {
-            rest = without(rest, thing);
+            rest.ownerOf(thing)
+                    .ifPresent(owner -> bodies.merge(
+                            owner, rest.body(owner).orElseThrow().without(thing), (body, one) -> body.without(thing)));
         }
-        return document.with(rest);
-    }
-
-    private static Design without(Design design, Id thing) {
-        if (design.entity(thing).isPresent()) {
-            return design.withoutEntity(thing);
-        }
-        if (design.relationship(thing).isPresent()) {
-            return design.withoutRelationship(thing);
-        }
-        return design.ownerOf(thing)
-                .flatMap(owner -> design.body(owner).map(body -> design.withBody(owner, body.without(thing))))
-                .orElse(design);
+        List<Entity> entities = bodies.keySet().stream()
+                .flatMap(owner -> rest.entity(owner).stream())
+                .map(e -> e.withBody(bodies.getOrDefault(e.id(), e.body())))
+                .toList();
+        List<Relationship> relationships = bodies.keySet().stream()
+                .flatMap(owner -> rest.relationship(owner).stream())
+                .map(r -> r.withBody(bodies.getOrDefault(r.id(), r.body())))
+                .toList();
+        return document.with(rest.withAll(entities, relationships));
     }
 }

@@ -1,11 +1,11 @@
 package ableschema.core.keys;
 
+import ableschema.core.expression.Expression;
 import ableschema.core.design.Attribute;
 import ableschema.core.design.Body;
 import ableschema.core.design.ColumnRef;
 import ableschema.core.design.Design;
 import ableschema.core.design.Entity;
-import ableschema.core.design.Expression;
 import ableschema.core.design.IdKind;
 import ableschema.core.design.IdSource;
 import ableschema.core.design.KeyPart;
@@ -244,7 +244,7 @@ public final class KeyCandidates {
     private KeyCandidate uuid() {
         var attribute = Attribute.named(ids.next(IdKind.ATTRIBUTE), free("id"))
                 .withType(DataType.Simple.UUID)
-                .withDefault(Expression.of(new Expression.Text("new_uuid()")));
+                .withDefault(Expression.of(new Expression.Text<>("new_uuid()")));
         List<Row> rows = body.rows().stream()
                 .map(row -> row.with(
                         attribute.id(),

@@ -1,14 +1,20 @@
 package ableschema.core.mapping;
 
+import ableschema.core.design.Attribute;
+import ableschema.core.design.Body;
 import ableschema.core.design.Design;
 import ableschema.core.design.EndRef;
 import ableschema.core.design.Entity;
 import ableschema.core.design.Id;
 import ableschema.core.design.KeyPart;
+import ableschema.core.design.Pins;
 import ableschema.core.design.Relationship;
+import ableschema.core.design.Unique;
 import ableschema.core.mapping.Mapping.Made;
 import ableschema.core.schema.Table;
+import ableschema.core.schema.TableName;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -16,58 +22,89 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Stream;
 
 /** One derivation of all tables, in which those are kept of which no part has changed. */
 final class Derivation {
 
     private final Design design;
     private final NamingRules rules;
+    private final ReasonComments reasons;
     private final Map<Id, Made> before;
     private final Keys keys;
-    private final Names names = new Names();
-    private final Map<Id, String> tableNames = new LinkedHashMap<>();
+    private final Domains domains;
+    private final Map<String, Names> spaces = new HashMap<>();
+    private final Map<Id, TableName> tableNames = new LinkedHashMap<>();
     private final Map<Id, List<Object>> parts = new LinkedHashMap<>();
     private final Map<Id, TableColumns> columns = new LinkedHashMap<>();
+    private final List<Gap> nameGaps = new ArrayList<>();
 
-    Derivation(Design design, NamingRules rules, Map<Id, Made> before) {
+    Derivation(Design design, NamingRules rules, boolean reasons, Map<Id, Made> before) {
         this.design = design;
         this.rules = rules;
+        this.reasons = new ReasonComments(reasons, design.notes());
         this.before = before;
         this.keys = new Keys(design);
+        this.domains = new Domains(design, rules);
     }
 
     /** The tables in the designer's order; empty where a kept one could not have its names again. */
     Optional<Map<Id, Made>> made() {
         nameTables();
-        tableNames.keySet().forEach(keys::of); // in one order, as circles are cut where they are first met
-        tableNames.keySet().forEach(owner -> parts.put(owner, partsOf(owner)));
-        tableNames
-                .keySet()
-                .forEach(owner -> columns.put(
-                        owner,
-                        kept(owner).map(Made::columns).orElseGet(() -> TableColumns.of(owner, design, keys, rules))));
-        names.givenSince();
+        for (Id owner : tableNames.keySet()) {
+            parts.put(owner, partsOf(owner));
+            columns.put(
+                    owner,
+                    kept(owner)
+                            .map(Made::columns)
+                            .orElseGet(() -> TableColumns.of(owner, design, keys, rules, domains)));
+        }
         var made = new LinkedHashMap<Id, Made>();
         for (Id owner : tableNames.keySet()) {
             Optional<Made> kept = kept(owner);
+            Names names = space(owner);
+            names.givenSince();
             if (kept.isPresent() && !names.giveAgain(kept.get().names())) {
                 return Optional.empty();
             }
-            made.put(owner, kept.orElseGet(() -> derived(owner)));
-            names.givenSince();
+            made.put(owner, kept.orElseGet(() -> derived(owner, names)));
         }
         return Optional.of(made);
     }
 
+    private Names space(Id owner) {
+        return spaces.computeIfAbsent(pinsOf(owner).namespace(), namespace -> new Names());
+    }
+
+    private Pins pinsOf(Id owner) {
+        return design.entity(owner)
+                .map(Entity::pins)
+                .orElseGet(() -> relationship(owner).pins());
+    }
+
     private void nameTables() {
-        for (Entity entity : design.entities()) {
-            tableNames.put(entity.id(), names.free(entity.pins().nameOr(rules.table(entity, design.plural()))));
+        var wanted = new LinkedHashMap<Id, String>();
+        design.entities().forEach(entity -> wanted.put(entity.id(), rules.table(entity, design.plural())));
+        design.relationships().stream()
+                .filter(Relationship::isManyToMany)
+                .forEach(each -> wanted.put(each.id(), pairingName(each)));
+        for (Id owner : wanted.keySet()) {
+            space(owner).reserve(pinsOf(owner).name());
+            TableConstraints.reserve(owner, design, space(owner));
         }
-        for (Relationship each : design.relationships()) {
-            if (each.isManyToMany()) {
-                tableNames.put(each.id(), names.free(each.pins().nameOr(pairingName(each))));
+        wanted.forEach((owner, name) -> {
+            Pins pins = pinsOf(owner);
+            String given = space(owner).pinnedOr(pins.name(), name);
+            tableNames.put(owner, new TableName(pins.namespace(), given));
+            if (!pins.name().isEmpty() && !pins.name().equals(given)) {
+                nameGaps.add(new Gap(
+                        Gap.Kind.PINNED_NAME,
+                        owner,
+                        owner,
+                        "the name " + pins.name() + " is pinned for another table too, so that this one is called "
+                                + given));
             }
-        }
+        });
     }
 
     private String pairingName(Relationship pairing) {
@@ -82,29 +119,38 @@ final class Derivation {
     /** All that a table follows from: its owner, what that refers to, and whatever is in the keys of those. */
     private List<Object> partsOf(Id owner) {
         var found = new ArrayList<Object>();
-        found.add(tableNames.getOrDefault(owner, ""));
+        found.add(String.valueOf(tableNames.get(owner)));
         found.add(design.entity(owner).<Object>map(entity -> entity).orElseGet(() -> relationship(owner)));
+        reasons.of(owner, design).forEach(found::add);
+        addDomains(owner, found);
         var seen = new HashSet<Id>();
-        design.referencesOf(owner).forEach(end -> addReference(end, new HashSet<>(), seen, found));
+        design.referencesOf(owner).forEach(end -> addReference(owner, end, seen, found));
         return found;
     }
 
-    private void addReference(EndRef end, Set<Id> path, Set<Id> seen, List<Object> found) {
+    private void addDomains(Id owner, List<Object> found) {
+        for (Attribute attribute : design.body(owner).orElse(Body.EMPTY).attributes()) {
+            design.domain(attribute.type()).ifPresent(found::add);
+        }
+    }
+
+    private void addReference(Id owner, EndRef end, Set<Id> seen, List<Object> found) {
         Entity target = design.target(end).orElseThrow(); // referencesOf gives only ends of the design
         found.add(relationship(end.relationship()));
-        found.add(tableNames.getOrDefault(target.id(), ""));
+        found.add(String.valueOf(tableNames.get(target.id())));
         found.add(target);
-        if (path.contains(target.id())) {
-            // where a circle of keys is cut depends on the other tables too: such a table is never kept
-            found.add(new Object());
-        } else if (seen.add(target.id())) {
-            path.add(target.id());
-            target.body().key().stream()
+        found.add(keys.isCut(owner, end) ? "cut" : "");
+        addDomains(target.id(), found);
+        if (seen.add(target.id())) {
+            List<EndRef> further = design.referencesOf(target.id());
+            Stream.concat(
+                            target.body().key().stream(),
+                            target.body().uniques().stream().map(Unique::parts).flatMap(List::stream))
                     .map(KeyPart::through)
                     .flatMap(Optional::stream)
-                    .filter(design.referencesOf(target.id())::contains)
-                    .forEach(each -> addReference(each, path, seen, found));
-            path.remove(target.id());
+                    .filter(further::contains)
+                    .distinct()
+                    .forEach(each -> addReference(target.id(), each, seen, found));
         }
     }
 
@@ -130,35 +176,38 @@ final class Derivation {
         return true;
     }
 
-    private Made derived(Id owner) {
+    private Made derived(Id owner, Names names) {
         TableColumns its = Objects.requireNonNull(columns.get(owner), "columns of each table come first");
-        Table table = table(owner, its);
-        return new Made(parts.getOrDefault(owner, List.of()), its, table, names.givenSince());
-    }
-
-    private Table table(Id owner, TableColumns its) {
-        String name = tableNames.getOrDefault(owner, "");
-        var constraints = new TableConstraints(name, owner, its, design, keys, rules, names);
-        Entity entity = design.entity(owner).orElse(null);
-        String namespace = entity == null
-                ? relationship(owner).pins().namespace()
-                : entity.pins().namespace();
-        return new Table(
-                namespace,
+        TableName name = Objects.requireNonNull(tableNames.get(owner), "each owner has a name");
+        var constraints = new TableConstraints(name.name(), owner, its, design, keys, rules, names);
+        Table table = new Table(
                 name,
-                design.nameOf(owner),
-                entity == null ? "" : entity.definition(),
+                design.entity(owner).map(Entity::definition).orElse(""),
                 its.list(),
                 constraints.primaryKey(),
                 constraints.foreignKeys(this::target),
                 constraints.uniques(),
                 constraints.checks(),
                 constraints.indexes(),
-                owner);
+                pinsOf(owner).options());
+        var trace = new TableTrace(
+                owner, design.nameOf(owner), its.traces(), constraints.references(), constraints.origins());
+        var gaps = new ArrayList<>(its.gaps());
+        gaps.addAll(constraints.gaps());
+        nameGaps.stream().filter(gap -> gap.owner().equals(owner)).forEach(gaps::add);
+        return new Made(
+                parts.getOrDefault(owner, List.of()),
+                its,
+                reasons.on(table, trace),
+                trace,
+                names.givenSince(),
+                gaps);
     }
 
     private TableConstraints.Target target(EndRef end) {
         Id entity = design.target(end).orElseThrow().id(); // referencesOf gives only ends of the design
-        return new TableConstraints.Target(tableNames.getOrDefault(entity, ""), columns.get(entity));
+        return new TableConstraints.Target(
+                Objects.requireNonNull(tableNames.get(entity), "each entity has a table"),
+                Objects.requireNonNull(columns.get(entity), "columns of each table come first"));
     }
 }

@@ -9,18 +9,32 @@ import java.util.Set;
 import java.util.zip.CRC32;
 
 /**
- * Gives out names of which no two are the same to an engine that does not see letter case. No name is longer than 63
- * bytes of UTF-8, the least that the dialects take, so that names are the same everywhere.
+ * Keeps the physical names of one space apart, whatever their letter case. A name that the rules give is at most 63 bytes of
+ * UTF-8, the least that the dialects take, so that names are the same everywhere, and gives way to names that are pinned; a
+ * pinned name stands as it is.
  */
 final class Names {
 
     private static final int LONGEST = 63;
 
     private final Set<String> taken = new HashSet<>();
+    private final Set<String> reserved = new HashSet<>();
     private final List<Given> given = new ArrayList<>();
 
-    /** What was wanted and the name that was given for it. */
-    record Given(String wanted, String name) {}
+    /** What was wanted, whether it was pinned, and the name that was given for it. */
+    record Given(String wanted, boolean pinned, String name) {
+        /** Whether a pinned name could not be had. */
+        boolean isRefused() {
+            return pinned && !name.equals(wanted);
+        }
+    }
+
+    /** Holds a pinned name free for the one that will ask for it; an empty one holds nothing. */
+    void reserve(String pinned) {
+        if (!pinned.isEmpty()) {
+            reserved.add(key(pinned));
+        }
+    }
 
     /** All that was given since this was last asked. */
     List<Given> givenSince() {
@@ -31,24 +45,43 @@ final class Names {
 
     /** Gives the same names again; says whether they were all still free. */
     boolean giveAgain(List<Given> names) {
-        return names.stream().allMatch(each -> free(each.wanted()).equals(each.name()));
+        return names.stream()
+                .allMatch(each -> (each.pinned() ? pinned(each.wanted()) : free(each.wanted())).equals(each.name()));
+    }
+
+    /** The pinned name, if there is one, else the wanted one as {@link #free} gives it. */
+    String pinnedOr(String pinned, String wanted) {
+        return pinned.isEmpty() ? free(wanted) : pinned(pinned);
+    }
+
+    private String pinned(String wanted) {
+        String name = wanted;
+        for (int number = 2; !taken.add(key(name)); number++) {
+            name = wanted + "_" + number;
+        }
+        given.add(new Given(wanted, true, name));
+        return name;
     }
 
     /** Returns the name, shortened if it is too long and numbered if it is taken. */
     String free(String wanted) {
         String name = fitting(wanted.isEmpty() ? "unnamed" : wanted, LONGEST);
         String free = name;
-        for (int number = 2; !taken.add(free.toLowerCase(Locale.ROOT)); number++) {
+        for (int number = 2; reserved.contains(key(free)) || !taken.add(key(free)); number++) {
             String ending = "_" + number;
             free = cut(name, LONGEST - ending.length()) + ending;
         }
-        given.add(new Given(wanted, free));
+        given.add(new Given(wanted, false, free));
         return free;
+    }
+
+    private static String key(String name) {
+        return name.toLowerCase(Locale.ROOT);
     }
 
     /** A long name keeps its beginning and gets a mark of the whole, so that two long names stay two. */
     private static String fitting(String name, int longest) {
-        if (bytes(name) <= longest) {
+        if (name.length() * 3 <= longest || bytes(name) <= longest) {
             return name;
         }
         var whole = new CRC32();

@@ -2,44 +2,58 @@ package ableschema.core.mapping;
 
 import ableschema.core.design.Attribute;
 import ableschema.core.design.Body;
-import ableschema.core.design.CarriedColumn;
 import ableschema.core.design.ColumnRef;
 import ableschema.core.design.Design;
-import ableschema.core.design.End;
 import ableschema.core.design.EndRef;
-import ableschema.core.design.Expression;
 import ableschema.core.design.ForeignColumn;
 import ableschema.core.design.Id;
+import ableschema.core.design.Pins;
+import ableschema.core.design.ReferenceColumn;
 import ableschema.core.design.Relationship;
+import ableschema.core.expression.Expression;
+import ableschema.core.expression.Filling;
+import ableschema.core.mapping.TableTrace.ColumnTrace;
 import ableschema.core.schema.Column;
+import ableschema.core.schema.Identity;
+import ableschema.core.types.DataType;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 
-/** The columns of one table: those of the key first, then the attributes, then the other foreign key columns. */
+/**
+ * The columns of one table: those of the key first, then the attributes, then the other foreign key columns; one that has a
+ * place pinned stands there.
+ */
 final class TableColumns {
 
     private final Id owner;
     private final Design design;
     private final Keys keys;
     private final NamingRules rules;
+    private final Domains domains;
+    private final ColumnLabels labels;
     private final Names names = new Names();
     private final Map<ColumnRef, Column> columns = new LinkedHashMap<>();
+    private final Map<ColumnRef, ColumnTrace> traces = new HashMap<>();
+    private final Map<ColumnRef, Integer> places = new HashMap<>();
+    private final List<Gap> gaps = new ArrayList<>();
 
-    private TableColumns(Id owner, Design design, Keys keys, NamingRules rules) {
+    private TableColumns(Id owner, Design design, Keys keys, NamingRules rules, Domains domains) {
         this.owner = owner;
         this.design = design;
         this.keys = keys;
         this.rules = rules;
+        this.domains = domains;
+        this.labels = new ColumnLabels(design);
     }
 
-    static TableColumns of(Id owner, Design design, Keys keys, NamingRules rules) {
-        var columns = new TableColumns(owner, design, keys, rules);
+    static TableColumns of(Id owner, Design design, Keys keys, NamingRules rules, Domains domains) {
+        var columns = new TableColumns(owner, design, keys, rules, domains);
         columns.derive();
         return columns;
     }
@@ -48,8 +62,19 @@ final class TableColumns {
         return List.copyOf(columns.values());
     }
 
+    Map<String, ColumnTrace> traces() {
+        var byName = new LinkedHashMap<String, ColumnTrace>();
+        columns.forEach((ref, column) -> byName.put(column.name(), traces.get(ref)));
+        return byName;
+    }
+
+    List<Gap> gaps() {
+        return gaps;
+    }
+
+    /** The column with this address, or the one that it is the same as. */
     Optional<Column> column(ColumnRef ref) {
-        return Optional.ofNullable(columns.get(ref));
+        return Optional.ofNullable(columns.get(keys.resolved(ref)));
     }
 
     List<String> names(List<ColumnRef> refs) {
@@ -59,101 +84,159 @@ final class TableColumns {
                 .toList();
     }
 
+    /** An expression with columns by their names; empty where it speaks of one that is not there. */
+    Optional<Expression<String>> named(Expression<ColumnRef> expression) {
+        return expression.columns().allMatch(ref -> column(ref).isPresent())
+                ? Optional.of(
+                        expression.map(ref -> column(ref).map(Column::name).orElseThrow())) // all are there
+                : Optional.empty();
+    }
+
     private void derive() {
         Body body = design.body(owner).orElse(Body.EMPTY);
         List<ColumnRef> key = keys.of(owner);
         var order = new LinkedHashSet<>(key);
         body.attributes().forEach(attribute -> order.add(attribute.ref()));
-        design.referencesOf(owner).forEach(end -> order.addAll(keys.referring(end)));
-        for (ColumnRef ref : ownBeforeCarried(order)) {
-            boolean inKey = key.contains(ref);
-            body.attributes().stream()
-                    .filter(a -> a.ref().equals(ref))
-                    .findFirst()
-                    .ifPresent(attribute -> columns.put(ref, own(attribute, inKey)));
-            if (ref instanceof ForeignColumn carried) {
-                columns.put(ref, carried(carried, inKey));
+        for (EndRef end : design.referencesOf(owner)) {
+            List<ColumnRef> referring = key.contains(keylessOf(end)) ? List.of() : keys.referring(end);
+            referring.forEach(ref -> order.add(keys.resolved(ref)));
+        }
+        Map<ColumnRef, Attribute> attributes = new HashMap<>();
+        body.attributes().forEach(attribute -> attributes.put(attribute.ref(), attribute));
+        reserve(body, order);
+        for (ColumnRef ref : ownBeforeForeign(order)) {
+            Attribute attribute = attributes.get(ref);
+            if (attribute != null) {
+                put(ref, attribute.pins(), own(attribute, isNullable(ref, key, attribute.optional())));
+                traces.put(ref, new ColumnTrace(ref, attribute.name(), attribute.id()));
+            } else if (ref instanceof ForeignColumn foreign) {
+                foreign(foreign, isNullable(ref, key, design.isOptional(foreign.end())));
             }
         }
         sort(order);
+        fillColumns(attributes);
+    }
+
+    private static ColumnRef keylessOf(EndRef end) {
+        return new ForeignColumn(end, new ColumnRef.Keyless());
+    }
+
+    private void reserve(Body body, Set<ColumnRef> order) {
+        body.attributes().forEach(attribute -> names.reserve(attribute.pins().name()));
+        for (ColumnRef ref : order) {
+            if (ref instanceof ForeignColumn foreign) {
+                names.reserve(said(foreign).pins().name());
+            }
+        }
+    }
+
+    /** A column may be empty where no reference that it is part of must be there, and no key has it. */
+    private boolean isNullable(ColumnRef ref, List<ColumnRef> key, boolean optional) {
+        if (key.contains(ref) || !optional) {
+            return false;
+        }
+        return design.referencesOf(owner).stream()
+                .filter(end -> !design.isOptional(end))
+                .noneMatch(end -> keys.referring(end).stream().map(keys::resolved).anyMatch(ref::equals));
     }
 
     /** Own attributes are named first: where names clash, it is the foreign key column that gives way. */
-    private static List<ColumnRef> ownBeforeCarried(Set<ColumnRef> order) {
+    private static List<ColumnRef> ownBeforeForeign(Set<ColumnRef> order) {
         var sorted = new ArrayList<>(order);
         sorted.sort((a, b) -> Boolean.compare(a instanceof ForeignColumn, b instanceof ForeignColumn));
         return sorted;
     }
 
-    private void sort(Set<ColumnRef> order) {
-        var sorted = new LinkedHashMap<ColumnRef, Column>();
-        order.forEach(ref -> column(ref).ifPresent(column -> sorted.put(ref, column)));
-        columns.clear();
-        columns.putAll(sorted);
+    private void put(ColumnRef ref, Pins pins, Column column) {
+        columns.put(ref, column);
+        if (pins.place() > 0) {
+            places.put(ref, pins.place());
+        }
+        if (!pins.name().isEmpty() && !pins.name().equals(column.name())) {
+            Id thing = ref.through().map(EndRef::relationship).or(ref::attribute).orElse(owner);
+            gaps.add(new Gap(
+                    Gap.Kind.PINNED_NAME,
+                    thing,
+                    owner,
+                    "the column name " + pins.name() + " is pinned twice in " + design.nameOf(owner)
+                            + ", so that one of them is called " + column.name()));
+        }
     }
 
-    private Column own(Attribute attribute, boolean inKey) {
-        String name = names.free(attribute.pins().nameOr(rules.style().of(attribute.name())));
+    /** Columns in their order, then those with a place of their own put there. */
+    private void sort(Set<ColumnRef> order) {
+        var sorted = new ArrayList<ColumnRef>();
+        order.stream()
+                .filter(ref -> columns.containsKey(ref) && !places.containsKey(ref))
+                .forEach(sorted::add);
+        places.entrySet().stream()
+                .sorted(Map.Entry.comparingByValue())
+                .forEach(each -> sorted.add(Math.min(each.getValue() - 1, sorted.size()), each.getKey()));
+        var ordered = new LinkedHashMap<ColumnRef, Column>();
+        sorted.forEach(ref -> column(ref).ifPresent(column -> ordered.put(ref, column)));
+        columns.clear();
+        columns.putAll(ordered);
+    }
+
+    private Column own(Attribute attribute, boolean nullable) {
+        String name = names.pinnedOr(
+                attribute.pins().name(), rules.style().of(attribute.name()));
+        Optional<Identity> identity = attribute.type() instanceof DataType.Counted counted
+                ? Optional.of(new Identity(counted.start(), counted.step()))
+                : Optional.empty();
+        DataType type = identity.isPresent() ? attribute.type().asReferenced() : domains.inSchema(attribute.type());
         return new Column(
                 name,
-                attribute.name(),
-                attribute.type(),
-                attribute.optional() && !inKey,
-                attribute.defaultValue(),
+                type,
+                nullable,
+                Filling.nothing(),
+                identity,
                 attribute.comment(),
-                attribute.ref(),
-                attribute.id());
+                attribute.pins().options());
     }
 
-    private Column carried(ForeignColumn ref, boolean inKey) {
-        EndRef end = ref.end();
+    private ReferenceColumn said(ForeignColumn ref) {
+        return design.relationship(ref.end().relationship())
+                .flatMap(r -> r.end(ref.end().side()).reference().column(ref.target()))
+                .orElseGet(() -> ReferenceColumn.to(ref.target()));
+    }
+
+    private void foreign(ForeignColumn ref, boolean nullable) {
         Relationship relationship =
-                design.relationship(end.relationship()).orElseThrow(); // referencesOf gives only those of the design
-        Optional<CarriedColumn> said = relationship.carried(ref);
-        String label = label(relationship, ref);
-        String wanted = said.map(CarriedColumn::name)
-                .filter(n -> !n.isEmpty())
-                .orElse(rules.style().of(label));
-        return new Column(
-                names.free(wanted),
-                label,
+                design.relationship(ref.end().relationship()).orElseThrow(); // referencesOf gives only those of the design
+        ReferenceColumn said = said(ref);
+        String label = labels.of(relationship, ref);
+        var column = new Column(
+                names.pinnedOr(said.pins().name(), rules.style().of(label)),
                 keys.type(ref),
-                design.isOptional(end) && !inKey,
-                Expression.NONE,
-                said.map(CarriedColumn::comment).orElse(""),
-                ref,
-                relationship.id());
+                nullable,
+                Filling.byDefault(said.defaultValue().map(any -> "")),
+                Optional.empty(),
+                said.comment(),
+                said.pins().options());
+        put(ref, said.pins(), column);
+        traces.put(ref, new ColumnTrace(ref, label, relationship.id()));
     }
 
-    /** What is referred to, then the name of its column: "apiary code", or "mentor no" for a keeper's "keeper no". */
-    private String label(Relationship relationship, ForeignColumn ref) {
-        End end = relationship.end(ref.end().side());
-        String target = design.at(end).name();
-        String column = targetLabel(ref.target());
-        String start = target.toLowerCase(Locale.ROOT) + " ";
-        boolean repeats = (column + " ").toLowerCase(Locale.ROOT).startsWith(start);
-        column = repeats ? column.substring(Math.min(column.length(), start.length())) : column;
-        return (role(relationship, end, target) + " " + column).strip();
-    }
-
-    private static String role(Relationship relationship, End end, String target) {
-        if (!end.role().isEmpty()) {
-            return end.role();
+    /** Defaults and computations, once all columns have their names. */
+    private void fillColumns(Map<ColumnRef, Attribute> attributes) {
+        for (Map.Entry<ColumnRef, Attribute> each : attributes.entrySet()) {
+            Filling<ColumnRef> filling = each.getValue().filling();
+            if (filling.isPresent()) {
+                Column column = columns.get(each.getKey());
+                named(filling.expression())
+                        .ifPresentOrElse(
+                                expression -> columns.replace(
+                                        each.getKey(),
+                                        column.withFilling(new Filling<>(filling.kind(), expression))),
+                                () -> gaps.add(new Gap(
+                                        Gap.Kind.RULE_WITHOUT_COLUMN,
+                                        each.getValue().id(),
+                                        owner,
+                                        "what fills " + each.getValue().name()
+                                                + " speaks of a column that is not in this table, so that nothing"
+                                                + " fills it")));
+            }
         }
-        boolean second = relationship.isRecursive() && relationship.second() == end && relationship.isManyToMany();
-        boolean onlyOne = relationship.isRecursive() && !relationship.isManyToMany();
-        return onlyOne && !end.verb().isEmpty() ? end.verb() + " " + target : second ? "other " + target : target;
-    }
-
-    private String targetLabel(ColumnRef target) {
-        if (target instanceof ForeignColumn carried) {
-            return design.relationship(carried.end().relationship())
-                    .map(r -> label(r, carried))
-                    .orElse("");
-        }
-        return target.attribute()
-                .flatMap(design::attribute)
-                .map(Attribute::name)
-                .orElse("");
     }
 }

@@ -1,13 +1,16 @@
 package ableschema.core.mapping;
 
 import ableschema.core.design.Body;
+import ableschema.core.design.Check;
 import ableschema.core.design.ColumnRef;
 import ableschema.core.design.Design;
 import ableschema.core.design.End;
 import ableschema.core.design.EndRef;
-import ableschema.core.design.ForeignColumn;
 import ableschema.core.design.Id;
 import ableschema.core.design.Index;
+import ableschema.core.design.Pins;
+import ableschema.core.design.Pins.Role;
+import ableschema.core.design.Reference;
 import ableschema.core.design.Relationship;
 import ableschema.core.schema.ForeignKey;
 import ableschema.core.schema.Table.CheckConstraint;
@@ -15,12 +18,13 @@ import ableschema.core.schema.Table.IndexedColumn;
 import ableschema.core.schema.Table.PrimaryKey;
 import ableschema.core.schema.Table.TableIndex;
 import ableschema.core.schema.Table.UniqueConstraint;
+import ableschema.core.schema.TableName;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
-import java.util.stream.Collectors;
-import java.util.stream.Stream;
 
 /** The constraints and indexes of one table, named so that an engine's message can be understood. */
 final class TableConstraints {
@@ -34,6 +38,9 @@ final class TableConstraints {
     private final NamingRules rules;
     private final Names names;
     private final List<List<String>> served = new ArrayList<>();
+    private final Map<String, EndRef> references = new HashMap<>();
+    private final Map<String, Id> origins = new HashMap<>();
+    private final List<Gap> gaps = new ArrayList<>();
 
     TableConstraints(
             String table, Id owner, TableColumns columns, Design design, Keys keys, NamingRules rules, Names names) {
@@ -48,41 +55,91 @@ final class TableConstraints {
     }
 
     /** The table that a foreign key leads to. */
-    record Target(String table, TableColumns columns) {}
+    record Target(TableName table, TableColumns columns) {}
+
+    /** By the name of a foreign key, the end that it refers to. */
+    Map<String, EndRef> references() {
+        return references;
+    }
+
+    /** By the name of a constraint or index, what asks for it. */
+    Map<String, Id> origins() {
+        return origins;
+    }
+
+    List<Gap> gaps() {
+        return gaps;
+    }
+
+    /** Has all pinned names of a table's constraints kept for them. */
+    static void reserve(Id owner, Design design, Names names) {
+        Body body = design.body(owner).orElse(Body.EMPTY);
+        names.reserve(pinsOf(owner, design).name(Role.KEY));
+        body.uniques().forEach(each -> names.reserve(each.pins().name()));
+        body.checks().forEach(each -> names.reserve(each.pins().name()));
+        body.indexes().forEach(each -> names.reserve(each.pins().name()));
+        for (EndRef end : design.referencesOf(owner)) {
+            reference(end, design).pins().names().values().forEach(names::reserve);
+        }
+    }
+
+    private static Pins pinsOf(Id owner, Design design) {
+        return design.entity(owner)
+                .map(entity -> entity.pins())
+                .or(() -> design.relationship(owner).map(Relationship::pins))
+                .orElse(Pins.NONE);
+    }
+
+    private static Reference reference(EndRef end, Design design) {
+        return design.relationship(end.relationship())
+                .map(r -> r.end(end.side()).reference())
+                .orElse(Reference.USUAL);
+    }
 
     Optional<PrimaryKey> primaryKey() {
-        List<String> key = columns.names(keys.of(owner));
-        if (key.isEmpty()) {
+        List<ColumnRef> parts = keys.of(owner);
+        List<String> key = columns.names(parts);
+        if (key.isEmpty() || key.size() < parts.size()) {
             return Optional.empty();
         }
         served.add(key);
-        return Optional.of(new PrimaryKey(named("key"), key));
+        return Optional.of(new PrimaryKey(named(owner, pinsOf(owner, design), Role.KEY, "key"), key));
     }
 
     List<ForeignKey> foreignKeys(Function<EndRef, Target> targets) {
         var foreignKeys = new ArrayList<ForeignKey>();
         for (EndRef end : design.referencesOf(owner)) {
             List<ColumnRef> referring = keys.referring(end);
-            Target target = targets.apply(end);
-            if (referring.stream().allMatch(ref -> ref.attribute().isPresent())) {
-                foreignKeys.add(foreignKey(end, referring, target));
+            List<String> over = columns.names(referring);
+            if (over.size() == referring.size()
+                    && referring.stream().allMatch(ref -> ref.attribute().isPresent())) {
+                foreignKeys.add(foreignKey(end, over, targets.apply(end)));
             }
         }
         return foreignKeys;
     }
 
-    private ForeignKey foreignKey(EndRef end, List<ColumnRef> referring, Target target) {
+    private ForeignKey foreignKey(EndRef end, List<String> over, Target target) {
         Relationship relationship = design.relationship(end.relationship()).orElseThrow(); // from referencesOf
-        List<ColumnRef> targets =
-                referring.stream().map(ref -> ((ForeignColumn) ref).target()).toList();
+        Reference reference = reference(end, design);
+        String name = named(
+                relationship.id(),
+                reference.pins(),
+                Role.ITSELF,
+                verb(relationship, end),
+                named(relationship, relationship.end(end.side())));
+        references.put(name, end);
+        long mayBeEmpty = columns.list().stream()
+                .filter(column -> column.nullable() && over.contains(column.name()))
+                .count();
         return new ForeignKey(
-                named(verb(relationship, end), named(relationship.end(end.side()))),
-                columns.names(referring),
+                name,
+                over,
                 target.table(),
-                target.columns().names(targets),
-                relationship.onDelete(),
-                relationship.onUpdate(),
-                end);
+                target.columns().names(keys.referencedBy(end)),
+                reference.onDelete(),
+                reference.onUpdate(),
+                mayBeEmpty > 1);
     }
 
     private static String verb(Relationship relationship, EndRef end) {
@@ -91,44 +148,66 @@ final class TableConstraints {
                 : relationship.end(end.side().other()).verb();
     }
 
-    private String named(End end) {
-        return end.role().isEmpty() ? design.at(end).name() : end.role();
+    private String named(Relationship relationship, End end) {
+        boolean other = relationship.isManyToMany() && relationship.isRecursive() && end == relationship.second();
+        String name = design.at(end).name();
+        return end.role().isEmpty() ? other ? "other " + name : name : end.role();
     }
 
     List<UniqueConstraint> uniques() {
-        Stream<UniqueConstraint> stated = body.uniques().stream()
-                .map(u ->
-                        unique(keys.columns(owner, u.parts()), u.id(), u.pins().name()));
-        Stream<UniqueConstraint> oneToOne = design.referencesOf(owner).stream()
-                .filter(end -> design.relationship(end.relationship())
-                        .filter(Relationship::isOneToOne)
-                        .isPresent())
-                .map(end -> unique(keys.referring(end), end.relationship(), ""));
-        return Stream.concat(stated, oneToOne)
-                .filter(unique -> !unique.columns().isEmpty() && isNew(unique.columns()))
-                .toList();
+        var uniques = new ArrayList<UniqueConstraint>();
+        body.uniques().forEach(unique -> {
+            List<ColumnRef> parts = keys.columns(owner, unique.parts());
+            List<String> over = columns.names(parts);
+            if (over.isEmpty() || over.size() < parts.size()) {
+                gap(unique.id(), "what no two may share speaks of a column that is not in this table");
+            } else {
+                add(uniques, over, unique.id(), unique.pins(), Role.ITSELF);
+            }
+        });
+        for (EndRef end : design.referencesOf(owner)) {
+            Optional<Relationship> oneToOne =
+                    design.relationship(end.relationship()).filter(Relationship::isOneToOne);
+            oneToOne.ifPresent(r -> add(
+                    uniques,
+                    columns.names(keys.referring(end)),
+                    r.id(),
+                    r.end(end.side()).reference().pins(),
+                    Role.UNIQUE));
+        }
+        return uniques;
     }
 
-    private boolean isNew(List<String> unique) {
-        boolean known = served.contains(unique);
-        served.add(unique);
-        return !known;
-    }
-
-    private UniqueConstraint unique(List<ColumnRef> refs, Id origin, String pinned) {
-        List<String> over = columns.names(refs);
-        return new UniqueConstraint(pinned(pinned, listed(over), "unique"), over, origin);
+    private void add(List<UniqueConstraint> uniques, List<String> over, Id origin, Pins pins, Role role) {
+        boolean known = served.contains(over);
+        if (!over.isEmpty() && !known) {
+            served.add(over);
+            uniques.add(new UniqueConstraint(named(origin, pins, role, String.join(" ", over), "unique"), over));
+        }
     }
 
     List<CheckConstraint> checks() {
-        return body.checks().stream()
-                .map(check -> {
-                    List<String> over = columns.names(
-                            check.expression().columns().distinct().toList());
-                    String name = pinned(check.pins().name(), listed(over), "check");
-                    return new CheckConstraint(name, check.expression(), check.id());
-                })
-                .toList();
+        var checks = new ArrayList<CheckConstraint>();
+        for (Check check : body.checks()) {
+            columns.named(check.expression())
+                    .ifPresentOrElse(
+                            expression -> checks.add(new CheckConstraint(
+                                    named(
+                                            check.id(),
+                                            check.pins(),
+                                            Role.ITSELF,
+                                            String.join(
+                                                    " ",
+                                                    expression.columns().distinct().toList()),
+                                            "check"),
+                                    expression)),
+                            () -> gap(check.id(), "a check speaks of a column that is not in this table"));
+        }
+        return checks;
+    }
+
+    private void gap(Id thing, String text) {
+        gaps.add(new Gap(Gap.Kind.RULE_WITHOUT_COLUMN, thing, owner, text + ", so that it is left out"));
     }
 
     List<TableIndex> indexes() {
@@ -138,12 +217,14 @@ final class TableConstraints {
                     .flatMap(part -> columns.column(part.column()).stream()
                             .map(column -> new IndexedColumn(column.name(), part.descending())))
                     .toList();
-            if (!parts.isEmpty()) {
-                List<String> over = parts.stream().map(IndexedColumn::name).toList();
-                String name = pinned(index.pins().name(), listed(over), "index");
-                indexes.add(new TableIndex(name, parts, index.unique(), index.id()));
-                served.add(over);
+            if (parts.isEmpty() || parts.size() < index.parts().size()) {
+                gap(index.id(), "an index is on a column that is not in this table");
+                continue;
             }
+            List<String> over = parts.stream().map(IndexedColumn::name).toList();
+            String name = named(index.id(), index.pins(), Role.ITSELF, String.join(" ", over), "index");
+            indexes.add(new TableIndex(name, parts, index.unique(), index.pins().options()));
+            served.add(over);
         }
         if (rules.indexForeignKeys()) {
             design.referencesOf(owner).forEach(end -> indexForeignKey(end).ifPresent(indexes::add));
@@ -159,22 +240,26 @@ final class TableConstraints {
         served.add(over);
         List<IndexedColumn> parts =
                 over.stream().map(name -> new IndexedColumn(name, false)).toList();
-        return Optional.of(new TableIndex(named(listed(over), "index"), parts, false, end.relationship()));
+        Pins pins = reference(end, design).pins();
+        String name = named(end.relationship(), pins, Role.INDEX, String.join(" ", over), "index");
+        return Optional.of(new TableIndex(name, parts, false, Map.of()));
     }
 
     private static boolean startsWith(List<String> list, List<String> start) {
         return list.size() >= start.size() && list.subList(0, start.size()).equals(start);
     }
 
-    private static String listed(List<String> columns) {
-        return columns.stream().collect(Collectors.joining(" "));
-    }
-
-    private String pinned(String pinned, String... words) {
-        return pinned.isEmpty() ? named(words) : names.free(pinned);
-    }
-
-    private String named(String... words) {
-        return names.free(rules.style().of(table, String.join(" ", words)));
+    private String named(Id origin, Pins pins, Role role, String... words) {
+        String pinned = pins.name(role);
+        String name = names.pinnedOr(pinned, rules.style().of(table, String.join(" ", words)));
+        if (!pinned.isEmpty() && !pinned.equals(name)) {
+            gaps.add(new Gap(
+                    Gap.Kind.PINNED_NAME,
+                    origin,
+                    owner,
+                    "the name " + pinned + " is pinned for another thing too, so that this one is called " + name));
+        }
+        origins.put(name, origin);
+        return name;
     }
 }

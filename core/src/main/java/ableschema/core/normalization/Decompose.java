@@ -120,7 +120,7 @@ public record Decompose(Proposal proposal) implements Edit {
                         attribute.name(),
                         attribute.type(),
                         attribute.optional() && !inKey,
-                        attribute.defaultValue(),
+                        attribute.filling(),
                         attribute.comment(),
                         attribute.pins());
                 attributes.get(part).add(settled);
@@ -161,7 +161,9 @@ public record Decompose(Proposal proposal) implements Edit {
             var relationships = new ArrayList<Relationship>();
             before.relationships().forEach(r -> relationships.add(moved.getOrDefault(r.id(), r)));
             relationships.addAll(made);
-            return withRows(Design.of(entities, relationships).with(before.notes()));
+            return withRows(Design.of(entities, relationships)
+                    .withDomains(before.domains())
+                    .with(before.notes()));
         }
 
         private Entity entity(Part part) {
@@ -187,8 +189,10 @@ public record Decompose(Proposal proposal) implements Edit {
                     whole.indexes().stream().filter(i -> ownsAll(own, i)).toList(),
                     whole.dependencies().stream()
                             .filter(d -> holds(part, d.from()) && holds(part, d.to()) && isHome(part, d.to()))
-                            .map(d -> new Dependency(d.id(), mapped(part, d.from()), mapped(part, d.to())))
+                            .map(d -> new Dependency(
+                                    d.id(), mapped(part, d.from()), mapped(part, d.to()), d.multivalued()))
                             .toList(),
+                    List.of(),
                     List.of());
         }
 

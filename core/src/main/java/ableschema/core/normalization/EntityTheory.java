@@ -1,5 +1,6 @@
 package ableschema.core.normalization;
 
+import ableschema.core.theory.MultivaluedDependency;
 import ableschema.core.design.ColumnRef;
 import ableschema.core.design.Dependency;
 import ableschema.core.design.Design;
@@ -39,8 +40,15 @@ public final class EntityTheory {
             names.add(unlike(sentences.called(item), names));
         }
         var functional = new ArrayList<FunctionalDependency>();
+        var multivalued = new ArrayList<MultivaluedDependency>();
         for (Dependency each : entity.body().dependencies()) {
-            functional.add(new FunctionalDependency(set(items, each.from()), set(items, each.to())));
+            AttributeSet from = set(items, each.from());
+            AttributeSet to = set(items, each.to());
+            if (each.multivalued()) {
+                multivalued.add(new MultivaluedDependency(from, to));
+            } else {
+                functional.add(new FunctionalDependency(from, to));
+            }
         }
         AttributeSet all = set(items, items);
         if (!entity.body().key().isEmpty()) {
@@ -50,7 +58,7 @@ public final class EntityTheory {
                 .filter(unique -> unique.parts().stream().noneMatch(part -> isOptional(design, entity, part)))
                 .forEach(unique -> functional.add(new FunctionalDependency(set(items, unique.parts()), all)));
         return new EntityTheory(
-                entity, items, Normalizer.analyse(new Relation(entity.name(), names, functional, List.of())));
+                entity, items, Normalizer.analyse(new Relation(entity.name(), names, functional, multivalued)));
     }
 
     private static List<KeyPart> items(Design design, Entity entity) {

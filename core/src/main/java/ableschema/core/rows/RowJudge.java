@@ -1,5 +1,9 @@
 package ableschema.core.rows;
 
+import ableschema.core.design.Domain;
+import ableschema.core.expression.Evaluation;
+import ableschema.core.expression.Evaluation.Truth;
+import ableschema.core.design.Index;
 import ableschema.core.design.Attribute;
 import ableschema.core.design.Body;
 import ableschema.core.design.Check;
@@ -67,7 +71,7 @@ public final class RowJudge {
 
     private void judgeAlone(Row row) {
         for (Attribute attribute : body.attributes()) {
-            row.value(attribute.id())
+            values.value(row, attribute.ref())
                     .ifPresentOrElse(value -> judgeValue(row, attribute, value), () -> judgeMissing(row, attribute));
         }
         references.forEach(end -> judgeReference(row, end));
@@ -75,7 +79,7 @@ public final class RowJudge {
     }
 
     private void judgeValue(Row row, Attribute attribute, String value) {
-        TypedValue.of(attribute.type(), value)
+        TypedValue.of(design.typeOf(attribute), value)
                 .problem()
                 .ifPresent(reason -> find(
                         Rule.VALUE_UNFIT,
@@ -88,10 +92,35 @@ public final class RowJudge {
                                 attribute.type().toString(),
                                 "reason",
                                 reason)));
+        design.domain(attribute.type()).ifPresent(domain -> judgeDomain(row, attribute, domain, value));
+    }
+
+    private void judgeDomain(Row row, Attribute attribute, Domain domain, String text) {
+        TypedValue value = TypedValue.of(domain.base(), text);
+        var operand = new Evaluation.Operand(Optional.of(value.canonical()), domain.base());
+        if (value.fits()
+                && domain.check().isPresent()
+                && Evaluation.of(domain.check(), any -> operand).equals(Optional.of(Truth.FALSE))) {
+            find(
+                    Rule.CHECK_FAILED,
+                    row,
+                    List.of(attribute.ref()),
+                    Map.of(
+                            "column",
+                            attribute.name(),
+                            "value",
+                            value.canonical(),
+                            "rule",
+                            "so that " + domain.check().written(any -> domain.name())));
+        }
     }
 
     private void judgeMissing(Row row, Attribute attribute) {
-        boolean filledIn = attribute.defaultValue().isPresent() || attribute.type() instanceof DataType.Counted;
+        boolean filledIn = attribute.filling().isPresent()
+                || attribute.type() instanceof DataType.Counted
+                || design.domain(attribute.type())
+                        .filter(domain -> domain.defaultValue().isPresent())
+                        .isPresent();
         boolean needed = !attribute.optional() || keys.of(owner).contains(attribute.ref());
         if (needed && !filledIn) {
             find(Rule.VALUE_MISSING, row, List.of(attribute.ref()), Map.of("column", attribute.name()));
@@ -109,7 +138,25 @@ public final class RowJudge {
         } else if (values.parent(row, end).isEmpty()) {
             String raw = reference.get() instanceof Row.RawKey given ? String.join(" / ", given.values()) : "a row";
             find(Rule.PARENT_MISSING, row, List.of(part), Map.of("parent", parent, "value", raw));
+        } else {
+            judgeShared(row, end, part, parent);
         }
+    }
+
+    /** A column that is part of two references must have the same value for both. */
+    private void judgeShared(Row row, EndRef end, KeyPart part, String parent) {
+        Optional<Row> referred = values.parent(row, end);
+        for (ColumnRef column : keys.referring(end)) {
+            ColumnRef target = ((ForeignColumn) column).target();
+            String wanted = referred.flatMap(each -> values.value(each, target)).orElse("");
+            if (!keys.resolved(column).equals(column) && !canonical(row, column).equals(canonical(column, wanted))) {
+                find(Rule.PARENT_MISSING, row, List.of(part), Map.of("parent", parent, "value", canonical(row, column)));
+            }
+        }
+    }
+
+    private String canonical(ColumnRef column, String text) {
+        return TypedValue.of(keys.type(column), text).canonical();
     }
 
     private boolean isInKey(EndRef end) {
@@ -118,23 +165,52 @@ public final class RowJudge {
     }
 
     private void judgeCheck(Row row, Check check) {
-        Condition.read(check.expression()).ifPresent(condition -> {
-            DataType type = keys.type(condition.column());
-            values.value(row, condition.column())
-                    .map(text -> TypedValue.of(type, text))
-                    .filter(value -> value.fits() && !condition.holdsFor(type, value.canonical()))
-                    .ifPresent(value -> find(
-                            Rule.CHECK_FAILED,
-                            row,
-                            List.of(condition.column()),
-                            Map.of(
-                                    "column",
-                                    named(condition.column()),
-                                    "value",
-                                    value.canonical(),
-                                    "rule",
-                                    condition.inWords())));
-        });
+        Optional<Condition> simple = Condition.read(check.expression()).filter(c -> check.expression().isStandard());
+        if (simple.isPresent()) {
+            judgeCondition(row, simple.get());
+        } else if (Evaluation.of(check.expression(), column -> operand(row, column)).equals(Optional.of(Truth.FALSE))) {
+            List<ColumnRef> columns = check.expression().columns().distinct().toList();
+            find(
+                    Rule.CHECK_FAILED,
+                    row,
+                    parts(columns),
+                    Map.of(
+                            "column",
+                            listed(columns),
+                            "value",
+                            String.join(" / ", columns.stream().map(c -> canonical(row, c)).toList()),
+                            "rule",
+                            "so that " + check.expression().written(this::named)));
+        }
+    }
+
+    private Evaluation.Operand operand(Row row, ColumnRef column) {
+        DataType type = keys.type(column);
+        Optional<TypedValue> value = values.value(row, column).map(text -> TypedValue.of(type, text));
+        // what does not fit its type is said of the value itself
+        return new Evaluation.Operand(value.filter(TypedValue::fits).map(TypedValue::canonical), type);
+    }
+
+    private String listed(List<ColumnRef> columns) {
+        return String.join(", ", columns.stream().map(this::named).toList());
+    }
+
+    private void judgeCondition(Row row, Condition condition) {
+        DataType type = keys.type(condition.column());
+        values.value(row, condition.column())
+                .map(text -> TypedValue.of(type, text))
+                .filter(value -> value.fits() && !condition.holdsFor(type, value.canonical()))
+                .ifPresent(value -> find(
+                        Rule.CHECK_FAILED,
+                        row,
+                        List.of(condition.column()),
+                        Map.of(
+                                "column",
+                                named(condition.column()),
+                                "value",
+                                value.canonical(),
+                                "rule",
+                                condition.inWords())));
     }
 
     private void judgeTogether() {
@@ -143,6 +219,11 @@ public final class RowJudge {
         for (Unique unique : body.uniques()) {
             judgeRepeated(keys.columns(owner, unique.parts()), Rule.UNIQUE_REPEATED);
         }
+        body.indexes().stream()
+                .filter(Index::unique)
+                .map(index -> index.parts().stream().map(Index.Part::column).toList())
+                .filter(columns -> !columns.equals(key))
+                .forEach(columns -> judgeRepeated(columns, Rule.UNIQUE_REPEATED));
         for (EndRef end : references) {
             if (design.relationship(end.relationship())
                             .filter(r -> r.isOneToOne())
@@ -169,8 +250,7 @@ public final class RowJudge {
                         parts(columns),
                         Map.of(
                                 "column",
-                                String.join(
-                                        ", ", columns.stream().map(this::named).toList()),
+                                listed(columns),
                                 "value",
                                 String.join(" / ", found),
                                 "other",

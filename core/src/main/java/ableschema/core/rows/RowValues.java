@@ -46,12 +46,29 @@ public final class RowValues {
     }
 
     private Optional<String> value(Row row, ColumnRef column, int depth) {
-        if (column instanceof ColumnRef.Own own) {
-            return row.value(own.id());
-        }
-        if (!(column instanceof ForeignColumn carried) || depth > rows.size()) {
+        if (depth > rows.size()) {
             return Optional.empty(); // deeper than there are rows: the references run in a circle
         }
+        ColumnRef same = keys.resolved(column);
+        if (same instanceof ColumnRef.Own own) {
+            return row.value(own.id()).or(() -> shared(row, same, depth));
+        }
+        if (!(same instanceof ForeignColumn foreign)) {
+            return Optional.empty();
+        }
+        return referred(row, foreign, depth).or(() -> shared(row, same, depth));
+    }
+
+    /** The value that another reference brings, of which this column is a part too. */
+    private Optional<String> shared(Row row, ColumnRef column, int depth) {
+        return row.references().keySet().stream()
+                .flatMap(end -> keys.referring(end).stream())
+                .filter(other -> !other.equals(column) && keys.resolved(other).equals(column))
+                .flatMap(other -> referred(row, (ForeignColumn) other, depth).stream())
+                .findFirst();
+    }
+
+    private Optional<String> referred(Row row, ForeignColumn carried, int depth) {
         Optional<Row.Reference> reference = row.reference(carried.end());
         if (reference.isPresent() && reference.get() instanceof Row.RawKey raw) {
             int place = keys.referring(carried.end()).indexOf(carried);

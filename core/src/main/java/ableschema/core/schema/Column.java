@@ -1,38 +1,61 @@
 package ableschema.core.schema;
 
-import ableschema.core.design.ColumnRef;
-import ableschema.core.design.Expression;
-import ableschema.core.design.Id;
+import static java.util.Objects.requireNonNull;
+
+import ableschema.core.expression.Expression;
+import ableschema.core.expression.Filling;
 import ableschema.core.types.DataType;
+import java.util.Map;
 import java.util.Optional;
 
 /**
  * One column of a table.
  *
- * @param label  what the design calls it, for people
- * @param ref    its address in the design
- * @param origin the attribute or relationship that it comes from
+ * @param filling  what is taken where nothing is given; columns in it stand by their names
+ * @param identity the numbering, where the database hands out the values
+ * @param options  such as {@code mysql.collation}, by dialect and option
  */
 public record Column(
         String name,
-        String label,
         DataType type,
         boolean nullable,
-        Expression defaultValue,
+        Filling<String> filling,
+        Optional<Identity> identity,
         String comment,
-        ColumnRef ref,
-        Id origin) {
+        Map<String, String> options) {
+
+    public Column {
+        requireNonNull(name, "name");
+        requireNonNull(type, "type");
+        options = Map.copyOf(options);
+    }
+
+    /** A column of which nothing else has been said. */
+    public static Column of(String name, DataType type) {
+        return new Column(name, type, true, Filling.nothing(), Optional.empty(), "", Map.of());
+    }
+
+    public Column withNullable(boolean nullable) {
+        return new Column(name, type, nullable, filling, identity, comment, options);
+    }
+
+    public Column withFilling(Filling<String> filling) {
+        return new Column(name, type, nullable, filling, identity, comment, options);
+    }
+
+    public Column withIdentity(Identity identity) {
+        return new Column(name, type, nullable, filling, Optional.of(identity), comment, options);
+    }
 
     public Column withComment(String comment) {
-        return new Column(name, label, type, nullable, defaultValue, comment, ref, origin);
+        return new Column(name, type, nullable, filling, identity, comment, options);
+    }
+
+    public Expression<String> defaultValue() {
+        return filling.defaultValue();
     }
 
     public boolean isUndecided() {
         return type instanceof DataType.Undecided;
-    }
-
-    /** The numbering, where the database hands out the values. */
-    public Optional<DataType.Counted> identity() {
-        return type instanceof DataType.Counted counted ? Optional.of(counted) : Optional.empty();
     }
 }

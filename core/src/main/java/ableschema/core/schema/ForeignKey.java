@@ -1,6 +1,5 @@
 package ableschema.core.schema;
 
-import ableschema.core.design.EndRef;
 import ableschema.core.types.ReferenceAction;
 import java.util.List;
 import java.util.stream.IntStream;
@@ -8,18 +7,18 @@ import java.util.stream.IntStream;
 /**
  * Columns that must match a row of another table, or be empty.
  *
- * @param target        the name of the table referred to
+ * @param target        the table referred to
  * @param targetColumns its key columns, in the order of {@code columns}
- * @param origin        the end of the relationship that is referred to
+ * @param wholeOrEmpty  whether a row may leave it empty, but then in all columns that may be empty
  */
 public record ForeignKey(
         String name,
         List<String> columns,
-        String target,
+        TableName target,
         List<String> targetColumns,
         ReferenceAction onDelete,
         ReferenceAction onUpdate,
-        EndRef origin) {
+        boolean wholeOrEmpty) {
 
     public ForeignKey {
         columns = List.copyOf(columns);
@@ -29,7 +28,7 @@ public record ForeignKey(
     /** The columns that it joins, pair by pair, as in {@code hive.apiary_code = apiary.code}; {@code table} is its own. */
     public List<String> pairs(String table) {
         return IntStream.range(0, columns.size())
-                .mapToObj(i -> table + "." + columns.get(i) + " = " + target + "." + targetColumns.get(i))
+                .mapToObj(i -> table + "." + columns.get(i) + " = " + target.name() + "." + targetColumns.get(i))
                 .toList();
     }
 }

@@ -1,23 +1,20 @@
 package ableschema.core.schema;
 
-import ableschema.core.design.ColumnRef;
-import ableschema.core.design.Expression;
-import ableschema.core.design.Id;
+import static java.util.Objects.requireNonNull;
+
+import ableschema.core.expression.Expression;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
-import java.util.stream.Stream;
 
 /**
  * One table.
  *
- * @param namespace the database schema that it stands in; empty for the usual one
- * @param label     what the design calls it, for people
- * @param origin    the entity or many-to-many relationship that it comes from
+ * @param comment what people should know of it; empty for nothing
+ * @param options such as {@code mysql.engine}, by dialect and option
  */
 public record Table(
-        String namespace,
-        String name,
-        String label,
+        TableName qualified,
         String comment,
         List<Column> columns,
         Optional<PrimaryKey> primaryKey,
@@ -25,52 +22,81 @@ public record Table(
         List<UniqueConstraint> uniques,
         List<CheckConstraint> checks,
         List<TableIndex> indexes,
-        Id origin) {
+        Map<String, String> options) {
 
     public Table {
+        requireNonNull(qualified, "qualified");
         columns = List.copyOf(columns);
         foreignKeys = List.copyOf(foreignKeys);
         uniques = List.copyOf(uniques);
         checks = List.copyOf(checks);
         indexes = List.copyOf(indexes);
+        options = Map.copyOf(options);
     }
 
-    /** Returns this table with other words on it and its columns. */
-    public Table withComments(String comment, List<Column> columns) {
+    /** A table with columns and nothing else. */
+    public static Table of(TableName name, List<Column> columns) {
         return new Table(
-                namespace, name, label, comment, columns, primaryKey, foreignKeys, uniques, checks, indexes, origin);
+                name, "", columns, Optional.empty(), List.of(), List.of(), List.of(), List.of(), Map.of());
     }
 
     /** The primary key and its columns in order. */
     public record PrimaryKey(String name, List<String> columns) {}
 
-    /** Columns of which no two rows hold the same values; comes from a rule or from a one-to-one relationship. */
-    public record UniqueConstraint(String name, List<String> columns, Id origin) {}
+    /** Columns of which no two rows hold the same values. */
+    public record UniqueConstraint(String name, List<String> columns) {}
 
-    /** A rule on each row. */
-    public record CheckConstraint(String name, Expression expression, Id origin) {}
+    /** A rule on each row; columns stand in it by their names. */
+    public record CheckConstraint(String name, Expression<String> expression) {}
 
     /** An index that no constraint brings along. */
-    public record TableIndex(String name, List<IndexedColumn> columns, boolean unique, Id origin) {}
+    public record TableIndex(String name, List<IndexedColumn> columns, boolean unique, Map<String, String> options) {
+        public TableIndex {
+            columns = List.copyOf(columns);
+            options = Map.copyOf(options);
+        }
+    }
 
     /** A column of an index, with its direction. */
     public record IndexedColumn(String name, boolean descending) {}
 
-    public Optional<Column> column(ColumnRef ref) {
-        return columns.stream().filter(c -> c.ref().equals(ref)).findFirst();
+    /** The name without the namespace. */
+    public String name() {
+        return qualified.name();
+    }
+
+    public String namespace() {
+        return qualified.namespace();
+    }
+
+    /** The address of this table. */
+    public Part part() {
+        return new Part(qualified, Part.Kind.TABLE, "");
+    }
+
+    /** The address of a part of this table. */
+    public Part part(Part.Kind kind, String name) {
+        return new Part(qualified, kind, name);
     }
 
     public Optional<Column> column(String name) {
-        return columns.stream().filter(c -> c.name().equals(name)).findFirst();
-    }
-
-    /** The name of a column of this table; its address where it has none here. */
-    public String nameOf(ColumnRef ref) {
-        return column(ref).map(Column::name).orElse(ref.toString());
+        for (Column column : columns) {
+            if (column.name().equals(name)) {
+                return Optional.of(column);
+            }
+        }
+        return Optional.empty();
     }
 
     public boolean isInKey(Column column) {
         return primaryKey.filter(key -> key.columns().contains(column.name())).isPresent();
+    }
+
+    /** Whether this column alone makes up the primary key. */
+    public boolean isKey(Column column) {
+        return primaryKey
+                .filter(key -> key.columns().size() == 1 && key.columns().get(0).equals(column.name()))
+                .isPresent();
     }
 
     /** The foreign key that a column is part of. */
@@ -80,14 +106,8 @@ public record Table(
                 .findFirst();
     }
 
-    Stream<String> undecided() {
-        if (columns.isEmpty()) {
-            return Stream.of(label + " has no attributes yet");
-        }
-        return columns.stream()
-                .filter(Column::isUndecided)
-                .map(column -> column.ref().attribute().isPresent()
-                        ? label + ": " + column.label() + " has no type yet"
-                        : label + ": " + column.label() + " refers to an entity that has no key yet");
+    /** Whether definitions can be written: there are columns, and each has a type. */
+    public boolean isDecided() {
+        return !columns.isEmpty() && columns.stream().noneMatch(Column::isUndecided);
     }
 }

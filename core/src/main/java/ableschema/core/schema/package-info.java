@@ -1,7 +1,6 @@
 /**
- * The relational schema that follows from a design: tables, columns, keys, constraints and indexes, never edited.
- * Comes in: a design and naming rules. Goes out: {@link ableschema.core.schema.Schema}, each part with the trace to the
- * part of the design that it comes from. Start with {@link ableschema.core.mapping.Mapping}.
+ * The relational model: {@link ableschema.core.schema.Schema} with its tables, all immutable. It stands on its own and knows
+ * no design; where a part comes from is a trace beside it.
  */
 @NullMarked
 package ableschema.core.schema;

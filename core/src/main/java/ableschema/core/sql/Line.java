@@ -1,11 +1,7 @@
 package ableschema.core.sql;
 
-import ableschema.core.design.Id;
-import java.util.Set;
+import ableschema.core.schema.Part;
+import java.util.List;
 
-/** One line of SQL, with the parts of the design that it comes from. */
-public record Line(String text, Set<Id> origins) {
-    public Line {
-        origins = Set.copyOf(origins);
-    }
-}
+/** One line of SQL, with the parts of the schema that it defines or speaks of. */
+public record Line(String text, List<Part> parts) {}

@@ -2,18 +2,18 @@ package ableschema.core.sql;
 
 import static java.util.stream.Collectors.joining;
 
-import ableschema.core.design.Body;
-import ableschema.core.design.Design;
-import ableschema.core.design.EndRef;
-import ableschema.core.design.Id;
-import ableschema.core.design.Row;
-import ableschema.core.finding.Finding;
-import ableschema.core.rows.RowJudge;
-import ableschema.core.rows.RowValues;
 import ableschema.core.schema.Column;
+import ableschema.core.schema.DomainType;
 import ableschema.core.schema.ForeignKey;
+import ableschema.core.schema.Identity;
+import ableschema.core.schema.Part;
+import ableschema.core.schema.Schema;
 import ableschema.core.schema.Table;
-import ableschema.core.sql.Dialect.Ability;
+import ableschema.core.schema.TableName;
+import ableschema.core.sql.dialect.Ability;
+import ableschema.core.sql.dialect.Dialect;
+import ableschema.core.types.DataType;
+import java.math.BigInteger;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -23,49 +23,60 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.BiPredicate;
 import java.util.stream.Stream;
 
 /**
- * Writes sample rows as INSERT statements, parents first. Where rows refer to each other in a circle, the reference is
- * left empty at first and set by an UPDATE. A row that breaks a rule, and all that refer to it, become a comment.
+ * Writes rows as INSERT statements, parents first. Where rows refer to each other in a circle, the reference is left empty at
+ * first and set by an UPDATE, or, where it must be there, checked at the end if the database can. A row that the database
+ * would refuse, and all that refer to it, become a comment.
  */
 final class RowWriter {
 
     private final Dialect dialect;
-    private final Design design;
+    private final Schema schema;
     private final TableOrder order;
-    private final Map<String, TableWriter> writers;
-    private final RowValues values;
-    private final Map<Id, String> faults = new HashMap<>();
-    private final Set<Id> written = new HashSet<>();
+    private final Map<TableName, TableWriter> writers;
+    private final BiPredicate<Table, ForeignKey> deferred;
+    private final Map<TableName, List<RowData>> rows = new HashMap<>();
+    private final Map<String, String> faults = new HashMap<>();
+    private final Set<String> written = new HashSet<>();
     private final List<Statement> statements = new ArrayList<>();
     private final List<Closing> closings = new ArrayList<>();
 
-    RowWriter(Dialect dialect, Design design, TableOrder order, Map<String, TableWriter> writers) {
+    RowWriter(
+            Dialect dialect,
+            Schema schema,
+            TableOrder order,
+            Map<TableName, TableWriter> writers,
+            BiPredicate<Table, ForeignKey> deferred) {
         this.dialect = dialect;
-        this.design = design;
+        this.schema = schema;
         this.order = order;
         this.writers = writers;
-        this.values = new RowValues(design);
-        for (Finding finding : RowJudge.judge(design)) {
-            finding.place().row().ifPresent(row -> faults.putIfAbsent(row, finding.text()));
-        }
+        this.deferred = deferred;
     }
 
-    List<Statement> statements() {
+    List<Statement> statements(List<RowData> given) {
+        if (given.isEmpty()) {
+            return List.of();
+        }
+        for (RowData row : given) {
+            rows.computeIfAbsent(row.table(), table -> new ArrayList<>()).add(row);
+            row.fault().ifPresent(reason -> faults.put(row.id(), reason));
+        }
+        order.tables().forEach(table -> new AlikeRows(dialect, schema, table).find(rows(table), faults));
         leaveOutChildrenOfFaulty();
         order.tables().forEach(this::writeRows);
         closings.stream()
-                .filter(each -> values.parent(each.row(), each.key().origin())
-                        .filter(parent -> written.contains(parent.id()))
-                        .isPresent())
+                .filter(each -> written.contains(each.row().parents().get(each.key().name())))
                 .forEach(each -> statements.add(update(each.table(), each.row(), each.key())));
         order.tables().forEach(this::restartNumbering);
         return statements;
     }
 
-    private List<Row> rows(Table table) {
-        return design.body(table.origin()).orElse(Body.EMPTY).rows();
+    private List<RowData> rows(Table table) {
+        return rows.getOrDefault(table.qualified(), List.of());
     }
 
     private void leaveOutChildrenOfFaulty() {
@@ -73,10 +84,10 @@ final class RowWriter {
         while (more) {
             more = false;
             for (Table table : order.tables()) {
-                for (Row row : rows(table)) {
+                for (RowData row : rows(table)) {
                     if (!faults.containsKey(row.id())
-                            && parents(table, row).anyMatch(p -> faults.containsKey(p.id()))) {
-                        faults.put(row.id(), "a row of " + table.label() + " refers to a row that is left out");
+                            && row.parents().values().stream().anyMatch(faults::containsKey)) {
+                        faults.put(row.id(), "a row of " + table.name() + " refers to a row that is left out");
                         more = true;
                     }
                 }
@@ -84,118 +95,147 @@ final class RowWriter {
         }
     }
 
-    private Stream<Row> parents(Table table, Row row) {
-        return table.foreignKeys().stream().flatMap(key -> values.parent(row, key.origin()).stream());
-    }
-
     private void writeRows(Table table) {
-        var waiting = new LinkedHashMap<Id, Row>();
+        var waiting = new LinkedHashMap<String, RowData>();
         rows(table).forEach(row -> waiting.put(row.id(), row));
+        boolean numbersGiven = waiting.values().stream()
+                .anyMatch(row -> !faults.containsKey(row.id()) && givesNumber(table, row));
+        if (numbersGiven) {
+            dialect.beforeGivenNumbers(writer(table).name()).ifPresent(sql -> setting(table, sql));
+        }
         while (!waiting.isEmpty()) {
-            List<Row> ready = waiting.values().stream()
-                    .filter(row -> parents(table, row).noneMatch(p -> waiting.containsKey(p.id()) && !p.equals(row)))
+            List<RowData> ready = waiting.values().stream()
+                    .filter(row -> row.parents().values().stream()
+                            .noneMatch(parent -> waiting.containsKey(parent) && !parent.equals(row.id())))
                     .toList();
             // where none is ready, the rows refer to each other in a circle, and any one of them opens it
-            for (Row row : ready.isEmpty() ? List.of(waiting.values().iterator().next()) : ready) {
+            for (RowData row : ready.isEmpty() ? List.of(waiting.values().iterator().next()) : ready) {
                 write(table, row);
                 waiting.remove(row.id());
             }
         }
+        if (numbersGiven) {
+            dialect.afterGivenNumbers(writer(table).name()).ifPresent(sql -> setting(table, sql));
+        }
     }
 
-    private void write(Table table, Row row) {
+    private boolean givesNumber(Table table, RowData row) {
+        return table.columns().stream()
+                .anyMatch(column -> column.identity().isPresent()
+                        && row.value(column.name()).isPresent());
+    }
+
+    private void setting(Table table, String sql) {
+        statements.add(new SqlWriter(table.part()).line(sql).closed(Statement.Kind.ROW));
+    }
+
+    private void write(Table table, RowData row) {
         List<ForeignKey> open = table.foreignKeys().stream()
-                .filter(key -> values.parent(row, key.origin())
-                        .filter(parent -> !written.contains(parent.id()) && !parent.equals(row))
-                        .isPresent())
+                .filter(key -> {
+                    String parent = row.parents().get(key.name());
+                    return parent != null && !written.contains(parent) && !parent.equals(row.id());
+                })
                 .toList();
-        if (open.stream().anyMatch(key -> !TableOrder.isOptional(table, key))) {
+        boolean defers = dialect.can(Ability.DEFERRED_CONSTRAINTS);
+        List<ForeignKey> mandatory = open.stream()
+                .filter(key -> !TableOrder.isOptional(table, key))
+                .toList();
+        if (mandatory.stream().anyMatch(key -> !(defers && deferred.test(table, key)))) {
             faults.putIfAbsent(
                     row.id(),
-                    "a row of " + table.label() + " must refer to a row that comes later or is left out itself, as"
+                    "a row of " + table.name() + " must refer to a row that comes later or is left out itself, as"
                             + " references that must be there run in a circle");
         }
         if (faults.containsKey(row.id())) {
-            statements.add(SqlWriter.comment("left out: " + faults.get(row.id()), table.origin(), row.id()));
+            statements.add(SqlWriter.comment(
+                    "left out: " + faults.get(row.id()), table.part(Part.Kind.ROW, row.id())));
         } else {
-            insert(table, row, open);
+            insert(table, row, open.stream().filter(key -> !mandatory.contains(key)).toList());
         }
     }
 
-    private void insert(Table table, Row row, List<ForeignKey> open) {
+    private void insert(Table table, RowData row, List<ForeignKey> open) {
         written.add(row.id());
-        Set<EndRef> later = new HashSet<>(open.stream().map(ForeignKey::origin).toList());
+        Set<String> later = new HashSet<>();
+        open.forEach(key -> later.addAll(optionalColumns(table, key)));
         List<Column> columns = table.columns().stream()
-                .filter(column ->
-                        !(value(row, column).isEmpty() && column.identity().isPresent()))
+                .filter(column -> !column.filling().isComputed())
+                .filter(column -> row.value(column.name()).isPresent() || !isFilled(column))
                 .toList();
         String literals = columns.stream()
-                .map(column -> column.ref().through().filter(later::contains).isPresent()
-                        ? "NULL"
-                        : literal(table, row, column))
+                .map(column -> later.contains(column.name()) ? "NULL" : literal(column, row))
                 .collect(joining(", "));
-        TableWriter writer = writers.get(table.name());
-        statements.add(new SqlWriter(table.origin(), row.id())
-                .line("INSERT INTO " + writer.name() + " "
-                        + writer.listed(columns.stream().map(Column::name).toList()))
+        statements.add(new SqlWriter(table.part(Part.Kind.ROW, row.id()))
+                .line("INSERT INTO " + writer(table).name() + " "
+                        + dialect.listed(columns.stream().map(Column::name).toList()))
                 .line("  VALUES (" + literals + ")")
                 .closed(Statement.Kind.ROW));
         open.forEach(key -> closings.add(new Closing(table, row, key)));
     }
 
+    private static List<String> optionalColumns(Table table, ForeignKey key) {
+        return key.columns().stream()
+                .filter(name -> table.column(name).filter(Column::nullable).isPresent())
+                .toList();
+    }
+
+    /** Whether the database fills in a column by itself where nothing is given. */
+    private boolean isFilled(Column column) {
+        return column.identity().isPresent()
+                || column.defaultValue().isPresent()
+                || schema.domain(column.type())
+                        .map(DomainType::defaultValue)
+                        .filter(expression -> expression.isPresent())
+                        .isPresent();
+    }
+
     /** A reference that is set when all rows are there. */
-    private record Closing(Table table, Row row, ForeignKey key) {}
+    private record Closing(Table table, RowData row, ForeignKey key) {}
 
-    private String literal(Table table, Row row, Column column) {
-        Optional<String> value = value(row, column);
-        return value.isEmpty() && column.defaultValue().isPresent()
-                ? dialect.translated(column.defaultValue().written(ref -> dialect.quoted(table.nameOf(ref))))
-                : dialect.literal(column.type(), value);
+    private String literal(Column column, RowData row) {
+        DataType type = schema.resolved(column.type());
+        return dialect.literal(type, row.value(column.name()));
     }
 
-    private Optional<String> value(Row row, Column column) {
-        return values.value(row, column.ref());
-    }
-
-    private Statement update(Table table, Row row, ForeignKey key) {
-        return new SqlWriter(table.origin(), row.id())
-                .line("UPDATE " + writers.get(table.name()).name() + " SET "
-                        + assigned(table, row, key.columns(), ", "))
-                .line("  WHERE "
-                        + assigned(
-                                table,
-                                row,
-                                table.primaryKey()
-                                        .map(Table.PrimaryKey::columns)
-                                        .orElse(List.of()),
-                                " AND "))
+    private Statement update(Table table, RowData row, ForeignKey key) {
+        List<String> columns = table.primaryKey().map(Table.PrimaryKey::columns).orElse(List.of());
+        return new SqlWriter(table.part(Part.Kind.ROW, row.id()))
+                .line("UPDATE " + writer(table).name() + " SET " + assigned(table, row, optionalColumns(table, key), ", "))
+                .line("  WHERE " + assigned(table, row, columns, " AND "))
                 .closed(Statement.Kind.ROW);
     }
 
-    private String assigned(Table table, Row row, List<String> names, String between) {
+    private String assigned(Table table, RowData row, List<String> names, String between) {
         return names.stream()
                 .flatMap(name -> table.column(name).stream())
-                .map(column ->
-                        dialect.quoted(column.name()) + " = " + dialect.literal(column.type(), value(row, column)))
+                .map(column -> dialect.column(column.name()) + " = " + literal(column, row))
                 .collect(joining(between));
     }
 
-    /** Lets the numbering go on behind the largest number that the rows bring. */
+    /** Lets the numbering go on behind the numbers that the rows bring, in the steps that it has from its start. */
     private void restartNumbering(Table table) {
-        TableWriter writer = writers.get(table.name());
         for (Column column : table.columns()) {
-            if (column.identity().isPresent() && dialect.can(Ability.RESTART_IDENTITY)) {
-                long step = column.identity().get().step();
-                Comparator<Long> order = step > 0 ? Comparator.naturalOrder() : Comparator.reverseOrder();
-                rows(table).stream()
-                        .filter(row -> written.contains(row.id()))
-                        .flatMap(row -> value(row, column).stream())
-                        .map(text -> Long.parseLong(text.strip())) // the judge has left out what is no number
-                        .max(order)
-                        .ifPresent(last -> statements.add(new SqlWriter(table.origin(), column.origin())
-                                .line(dialect.restart(writer.name(), dialect.quoted(column.name()), last + step))
+            if (dialect.can(Ability.RESTART_NUMBERING) && writer(table).shortfalls().isNumbered(column)) {
+                Identity identity = column.identity().orElseThrow(); // only columns with one are numbered
+                numbers(table, column)
+                        .max(identity.isRising() ? Comparator.naturalOrder() : Comparator.reverseOrder())
+                        .flatMap(identity::after)
+                        .ifPresent(next -> statements.add(new SqlWriter(table.part(Part.Kind.COLUMN, column.name()))
+                                .line(dialect.restart(
+                                        writer(table).name(), dialect.column(column.name()), next, identity.step()))
                                 .closed(Statement.Kind.ROW)));
             }
         }
+    }
+
+    private Stream<BigInteger> numbers(Table table, Column column) {
+        return rows(table).stream()
+                .filter(row -> written.contains(row.id()))
+                .flatMap(row -> row.value(column.name()).stream())
+                .map(text -> new BigInteger(text.strip())); // what is no number has been left out
+    }
+
+    private TableWriter writer(Table table) {
+        return Optional.ofNullable(writers.get(table.qualified())).orElseThrow(); // made for each table at first
     }
 }

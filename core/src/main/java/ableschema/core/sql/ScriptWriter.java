@@ -1,156 +1,227 @@
 package ableschema.core.sql;
 
-import ableschema.core.design.Design;
-import ableschema.core.design.Id;
-import ableschema.core.mapping.PhysicalDesign;
 import ableschema.core.schema.Column;
+import ableschema.core.schema.DomainType;
 import ableschema.core.schema.ForeignKey;
+import ableschema.core.schema.Part;
+import ableschema.core.schema.Remark;
 import ableschema.core.schema.Schema;
 import ableschema.core.schema.Table;
-import ableschema.core.sql.Dialect.Ability;
+import ableschema.core.schema.TableName;
+import ableschema.core.sql.dialect.Ability;
+import ableschema.core.sql.dialect.Dialect;
+import ableschema.core.sql.dialect.Shortfall;
+import ableschema.core.sql.dialect.Traits.TextComparison;
 import ableschema.core.types.DataType;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
+import java.util.TreeSet;
 import java.util.function.Predicate;
+import java.util.stream.Stream;
 
-/** Writes the definitions of a whole schema, complete and in an order that works. */
+/**
+ * Writes the definitions of a whole schema, complete and in an order that works: settings, one transaction where the database
+ * can, namespaces, named types, tables parents first, foreign keys that close circles, indexes, descriptions, rows.
+ */
 public final class ScriptWriter {
 
     private final Dialect dialect;
     private final Schema schema;
-    private final Map<String, TableWriter> writers = new HashMap<>();
+    private final List<Remark> remarks;
+    private final TableOrder order;
+    private final TableNames names;
+    private final Map<TableName, TableWriter> writers = new HashMap<>();
     private final List<Statement> statements = new ArrayList<>();
+    private final List<Shortfall> shortfalls = new ArrayList<>();
 
-    private ScriptWriter(Dialect dialect, Schema schema) {
+    private ScriptWriter(Schema schema, List<Remark> remarks, Dialect dialect) {
         this.dialect = dialect;
         this.schema = schema;
-        schema.tables().forEach(table -> writers.put(table.name(), new TableWriter(dialect, table)));
+        this.remarks = remarks;
+        this.order = TableOrder.of(schema);
+        this.names = new TableNames(dialect, schema);
     }
 
-    /** The definitions without rows; asks {@link Schema#undecided} to be empty. */
-    public static Script definitions(Schema schema, Dialect dialect) {
-        requireDecided(schema);
-        var writer = new ScriptWriter(dialect, schema);
-        writer.define();
-        return new Script(dialect, writer.statements);
+    /** The definitions without rows; an {@link IllegalArgumentException} says what is not decided. */
+    public static Script definitions(Schema schema, List<Remark> remarks, Dialect dialect) {
+        return withRows(schema, remarks, List.of(), dialect);
     }
 
-    /** The definitions, then the sample rows of the design that break no rule. */
-    public static Script withRows(Schema schema, Design design, Dialect dialect) {
+    /** The definitions, then rows; those that no order could insert become comments. */
+    public static Script withRows(Schema schema, List<Remark> remarks, List<RowData> rows, Dialect dialect) {
         requireDecided(schema);
-        var writer = new ScriptWriter(dialect, schema);
-        TableOrder order = writer.define();
-        writer.statements.addAll(new RowWriter(dialect, PhysicalDesign.of(design), order, writer.writers).statements());
-        return new Script(dialect, writer.statements);
+        var writer = new ScriptWriter(schema, remarks, dialect);
+        writer.write(rows);
+        return new Script(dialect, writer.statements, writer.shortfalls);
     }
 
     private static void requireDecided(Schema schema) {
-        if (!schema.undecided().isEmpty()) {
-            throw new IllegalArgumentException(
-                    "definitions need every type and key: " + String.join("; ", schema.undecided()));
+        List<String> undecided = schema.tables().stream()
+                .filter(table -> !table.isDecided())
+                .map(table -> table.qualified().toString())
+                .toList();
+        if (!undecided.isEmpty()) {
+            throw new IllegalArgumentException("definitions need the type of every column, which is not decided in "
+                    + String.join(", ", undecided));
         }
     }
 
     /** The statements of one table, also where something in it is undecided; all its foreign keys stand inside. */
     public static List<Statement> of(Table table, Schema schema, Dialect dialect) {
-        var writer = new ScriptWriter(dialect, schema);
-        writer.writeTable(table, key -> true);
-        writer.writeIndexesAndDescriptions(table);
-        return writer.statements;
-    }
-
-    private TableOrder define() {
-        TableOrder order = TableOrder.of(schema);
-        dialect.settings()
-                .forEach(setting -> statements.add(new SqlWriter().line(setting).closed(Statement.Kind.SETTING)));
-        writeNamespaces();
-        writeNotes();
-        Predicate<ForeignKey> inside =
-                dialect.can(Ability.ADD_CONSTRAINTS) ? key -> !order.later().contains(key) : key -> true;
-        order.tables().forEach(table -> writeTable(table, inside));
-        for (Table table : order.tables()) {
-            table.foreignKeys().stream()
-                    .filter(inside.negate())
-                    .forEach(key -> statements.add(writer(table).addForeignKey(key, this::qualified)));
-        }
-        order.tables().forEach(this::writeIndexesAndDescriptions);
-        return order;
-    }
-
-    private TableWriter writer(Table table) {
-        return writers.getOrDefault(table.name(), new TableWriter(dialect, table));
-    }
-
-    private String qualified(String table) {
-        TableWriter writer = writers.get(table);
-        return writer == null ? dialect.quoted(table) : writer.name();
-    }
-
-    private void writeTable(Table table, Predicate<ForeignKey> inside) {
-        TableWriter writer = writer(table);
-        if (!dialect.can(Ability.DESCRIPTIONS)) {
-            statements.addAll(writer.descriptions());
-        }
-        statements.add(writer.create(inside, this::qualified));
-    }
-
-    private void writeIndexesAndDescriptions(Table table) {
-        TableWriter writer = writer(table);
+        var names = new TableNames(dialect, new Schema(schema.domains(), List.of()));
+        var writer = new TableWriter(dialect, schema, table, names, key -> false);
+        var statements = new ArrayList<Statement>();
+        writer.remark().ifPresent(statements::add);
+        statements.add(writer.create(key -> true));
         statements.addAll(writer.indexes());
-        if (dialect.can(Ability.DESCRIPTIONS)) {
-            statements.addAll(writer.descriptions());
+        statements.addAll(writer.descriptions());
+        return statements;
+    }
+
+    private void write(List<RowData> rows) {
+        for (Table table : schema.tables()) {
+            writers.put(
+                    table.qualified(), new TableWriter(dialect, schema, table, names, key -> isDeferred(table, key)));
         }
+        boolean whole = dialect.can(Ability.TRANSACTIONAL_DEFINITIONS);
+        writeWholeShortfalls();
+        dialect.settings().forEach(setting -> statement(Statement.Kind.SETTING, setting));
+        if (whole) {
+            statement(Statement.Kind.BEGIN, dialect.begin());
+        }
+        writeNamespaces();
+        writeDomains();
+        writeTables();
+        List<Statement> inserts = new RowWriter(dialect, schema, order, writers, this::isDeferred).statements(rows);
+        if (!inserts.isEmpty() && !whole) {
+            statement(Statement.Kind.BEGIN, dialect.begin());
+        }
+        statements.addAll(inserts);
+        if (whole || !inserts.isEmpty()) {
+            statement(Statement.Kind.COMMIT, dialect.commit());
+        }
+    }
+
+    private void statement(Statement.Kind kind, String sql) {
+        statements.add(new SqlWriter().line(sql).closed(kind));
+    }
+
+    /** Whether a foreign key is checked at the end: rows must refer to each other in a circle, or to themselves. */
+    private boolean isDeferred(Table table, ForeignKey key) {
+        boolean circle = order.isLater(key) || key.target().equals(table.qualified());
+        return circle && !TableOrder.isOptional(table, key);
+    }
+
+    private void shortfall(Ability ability, Part place, String instead) {
+        say(new Shortfall(dialect.label(), ability, place, instead));
+    }
+
+    private void say(Shortfall shortfall) {
+        shortfalls.add(shortfall);
+        statements.add(SqlWriter.comment(shortfall.text(), shortfall.place()));
+    }
+
+    /** What holds of the whole script, said once at its head. */
+    private void writeWholeShortfalls() {
+        if (!dialect.can(Ability.TRANSACTIONAL_DEFINITIONS)) {
+            shortfall(
+                    Ability.TRANSACTIONAL_DEFINITIONS,
+                    Part.WHOLE,
+                    "where a statement is refused, those before it stay");
+        }
+        if (!dialect.can(Ability.HELD_TYPES)) {
+            shortfall(
+                    Ability.HELD_TYPES,
+                    Part.WHOLE,
+                    "as chosen, any value goes into any column, and longer texts too");
+        }
+        boolean keyedText = schema.tables().stream()
+                .anyMatch(table -> keyed(table).anyMatch(name -> table.column(name)
+                        .map(Column::type)
+                        .filter(type -> schema.resolved(type) instanceof DataType.Text)
+                        .isPresent()));
+        if (dialect.traits().comparison() != TextComparison.EXACT && keyedText) {
+            shortfall(
+                    Ability.EXACT_TEXT,
+                    Part.WHOLE,
+                    "texts that differ only in letter case"
+                            + (dialect.traits().comparison() == TextComparison.NO_CASE ? "" : " or accents")
+                            + " are the same to keys, unless the database compares otherwise");
+        }
+    }
+
+    private static Stream<String> keyed(Table table) {
+        return Stream.concat(
+                table.primaryKey().stream().flatMap(key -> key.columns().stream()),
+                table.uniques().stream().flatMap(unique -> unique.columns().stream()));
     }
 
     private void writeNamespaces() {
-        List<String> namespaces = schema.tables().stream()
-                .map(Table::namespace)
-                .filter(namespace -> !namespace.isEmpty())
-                .distinct()
-                .toList();
+        var namespaces = new TreeSet<String>();
+        schema.tables().forEach(table -> namespaces.add(table.namespace()));
+        schema.domains().forEach(domain -> namespaces.add(domain.name().namespace()));
+        namespaces.remove("");
         for (String namespace : namespaces) {
-            statements.add(
-                    dialect.can(Ability.NAMESPACES)
-                            ? new SqlWriter()
-                                    .line("CREATE SCHEMA IF NOT EXISTS " + dialect.quoted(namespace))
-                                    .closed(Statement.Kind.NAMESPACE)
-                            : SqlWriter.comment(dialect + " has no schemas within a database: the tables of "
-                                    + namespace + " stand beside the others"));
-        }
-    }
-
-    /** Says what this database does not hold, and what is written instead. */
-    private void writeNotes() {
-        if (!dialect.can(Ability.TEXT_LENGTHS)
-                && schema.tables().stream().flatMap(t -> t.columns().stream()).anyMatch(ScriptWriter::hasLength)) {
-            statements.add(SqlWriter.comment(
-                    dialect + " does not hold the length of a text: varchar(40) takes longer ones too"));
-        }
-        for (Table table : schema.tables()) {
-            for (Column column : table.columns()) {
-                column.identity().ifPresent(counted -> writeNumberingNotes(table, column, counted));
+            if (dialect.can(Ability.NAMESPACES)) {
+                statement(Statement.Kind.NAMESPACE, dialect.namespace(namespace));
+            } else {
+                shortfall(
+                        Ability.NAMESPACES,
+                        Part.WHOLE,
+                        "the tables of " + namespace + " stand beside the others");
             }
         }
     }
 
-    private void writeNumberingNotes(Table table, Column column, DataType.Counted counted) {
-        Id[] origins = {table.origin(), column.origin()};
-        if (!writer(table).isNumberedHere(column)) {
-            statements.add(SqlWriter.comment(
-                    dialect + " numbers no column but a primary key of one column: " + table.name() + "."
-                            + column.name() + " must be given by whoever inserts",
-                    origins));
-        } else if (!dialect.can(Ability.RESTART_IDENTITY) && (counted.start() != 1 || counted.step() != 1)) {
-            statements.add(SqlWriter.comment(
-                    dialect + " numbers on from the largest value by 1, not from " + counted.start() + " by "
-                            + counted.step() + ": " + table.name() + "." + column.name(),
-                    origins));
+    private void writeDomains() {
+        for (DomainType domain : schema.domains()) {
+            if (dialect.can(Ability.DOMAINS)) {
+                statements.add(new SqlWriter(domain.part())
+                        .line(dialect.domain(domain, names.of(domain.name())))
+                        .closed(Statement.Kind.DOMAIN));
+            } else {
+                shortfall(
+                        Ability.DOMAINS,
+                        domain.part(),
+                        "what it holds, its check and its default stand with each column of it");
+            }
         }
     }
 
-    private static boolean hasLength(Column column) {
-        return column.type() instanceof DataType.Text text && text.max() > 0;
+    private void writeTables() {
+        boolean later = dialect.can(Ability.ADD_CONSTRAINTS);
+        Predicate<ForeignKey> inside = later ? key -> !order.isLater(key) : key -> true;
+        Map<Part, List<Remark>> about = new HashMap<>();
+        remarks.forEach(remark ->
+                about.computeIfAbsent(remark.place(), place -> new ArrayList<>()).add(remark));
+        for (Table table : order.tables()) {
+            TableWriter writer = writer(table);
+            writer.remark().ifPresent(statements::add);
+            about.getOrDefault(table.part(), List.of())
+                    .forEach(remark -> statements.add(SqlWriter.comment(remark.text(), remark.place())));
+            boolean deferring = dialect.can(Ability.DEFERRED_CONSTRAINTS);
+            List<ForeignKey> undeferred = deferring
+                    ? List.of()
+                    : table.foreignKeys().stream()
+                            .filter(key -> isDeferred(table, key))
+                            .toList();
+            writer.shortfalls().found(undeferred).forEach(this::say);
+            statements.add(writer.create(inside));
+        }
+        for (Table table : order.tables()) {
+            table.foreignKeys().stream()
+                    .filter(inside.negate())
+                    .forEach(key -> statements.add(writer(table).addForeignKey(key)));
+        }
+        order.tables().forEach(table -> statements.addAll(writer(table).indexes()));
+        order.tables().forEach(table -> statements.addAll(writer(table).descriptions()));
+        order.tables().forEach(table -> statements.addAll(writer(table).startOfNumbering()));
+    }
+
+    private TableWriter writer(Table table) {
+        return Optional.ofNullable(writers.get(table.qualified())).orElseThrow(); // made for each table at first
     }
 }

@@ -1,25 +1,33 @@
 package ableschema.core.sql;
 
-import ableschema.core.design.Id;
+import ableschema.core.schema.Part;
 import java.util.ArrayList;
-import java.util.LinkedHashSet;
 import java.util.List;
-import java.util.Set;
 
-/** Gathers the lines of one statement; knows the commas of a list in brackets and the closing semicolon. */
+/** Gathers the lines of one statement; knows the commas of a list in brackets and the closing mark. */
 final class SqlWriter {
 
-    private final List<Line> lines = new ArrayList<>();
-    private final Set<Id> always;
+    private static final String END = ";";
 
-    /** Starts a statement all of whose lines come from these parts of the design. */
-    SqlWriter(Id... always) {
-        this.always = new LinkedHashSet<>(List.of(always));
+    private final List<Line> lines = new ArrayList<>();
+    private final List<Part> defines;
+
+    /** Starts a statement that defines these parts, of which all of its lines speak. */
+    SqlWriter(Part... defines) {
+        this.defines = List.of(defines);
     }
 
-    SqlWriter line(String text, Id... origins) {
-        var all = new LinkedHashSet<>(always);
-        all.addAll(List.of(origins));
+    SqlWriter line(String text) {
+        lines.add(new Line(text, defines));
+        return this;
+    }
+
+    SqlWriter line(String text, Part part) {
+        if (defines.contains(part)) {
+            return line(text);
+        }
+        var all = new ArrayList<>(defines);
+        all.add(part);
         lines.add(new Line(text, all));
         return this;
     }
@@ -32,36 +40,37 @@ final class SqlWriter {
             int last = element.lines().size() - 1;
             for (int j = 0; j <= last; j++) {
                 String comma = j == last && i < elements.size() - 1 ? "," : "";
-                line("  " + element.lines().get(j) + comma, element.origins().toArray(Id[]::new));
+                line("  " + element.lines().get(j) + comma, element.part());
             }
         }
         return line(closing);
     }
 
     /** One element of a list, perhaps over several lines. */
-    record Element(List<String> lines, Set<Id> origins) {
-        static Element of(Id origin, String... lines) {
-            return new Element(List.of(lines), Set.of(origin));
-        }
-    }
+    record Element(Part part, List<String> lines) {}
 
     Statement closed(Statement.Kind kind) {
         int last = lines.size() - 1;
         Line closing = lines.get(last);
-        var closed = new ArrayList<>(lines);
-        closed.set(last, new Line(closing.text() + ";", closing.origins()));
-        return new Statement(kind, closed);
+        lines.set(last, new Line(closing.text() + END, closing.parts()));
+        return new Statement(kind, defines, List.copyOf(lines), END);
     }
 
     /** A comment that stands by itself; what would end the comment's line is written as a space. */
-    static Statement comment(String text, Id... origins) {
+    static Statement comment(String text, Part... about) {
+        List<Part> parts = List.of(about);
         return new Statement(
-                Statement.Kind.COMMENT,
-                List.of(new Line("-- " + onOneLine(text), new LinkedHashSet<>(List.of(origins)))));
+                Statement.Kind.COMMENT, parts, List.of(new Line("-- " + onOneLine(text), parts)), "");
     }
 
     /** The text with all that an engine may take for the end of a line, or for an end of the text, as spaces. */
     static String onOneLine(String text) {
-        return text.replaceAll("[\\p{Cntrl}\\u2028\\u2029]+", " ").strip();
+        for (int i = 0; i < text.length(); i++) {
+            char c = text.charAt(i);
+            if (Character.isISOControl(c) || c == '\u2028' || c == '\u2029') {
+                return text.replaceAll("[\\p{Cntrl}\\x{80}-\\x{9f}\\u2028\\u2029]+", " ").strip();
+            }
+        }
+        return text.strip();
     }
 }

@@ -2,45 +2,45 @@ package ableschema.core.sql;
 
 import static java.util.stream.Collectors.joining;
 
-import ableschema.core.design.Id;
+import ableschema.core.schema.Part;
 import java.util.List;
-import java.util.Set;
-import java.util.stream.Collectors;
 
-/** One statement, closed by its semicolon, or one comment that stands by itself. */
-public record Statement(Kind kind, List<Line> lines) {
-
-    public Statement {
-        lines = List.copyOf(lines);
-    }
+/**
+ * One statement, or one comment that stands by itself.
+ *
+ * @param defines what it defines, or adds to; empty for settings and comments on the whole
+ * @param end     the mark that closes it; empty for a comment
+ */
+public record Statement(Kind kind, List<Part> defines, List<Line> lines, String end) {
 
     /** What a statement is for. */
     public enum Kind {
         COMMENT,
         SETTING,
+        BEGIN,
         NAMESPACE,
+        DOMAIN,
         TABLE,
         FOREIGN_KEY,
         INDEX,
         DESCRIPTION,
-        ROW
+        ROW,
+        COMMIT
     }
 
     public String text() {
-        return lines.stream().map(Line::text).collect(joining("\n"));
+        return lines.size() == 1
+                ? lines.get(0).text()
+                : lines.stream().map(Line::text).collect(joining("\n"));
     }
 
-    /** The statement as JDBC takes it, without the closing semicolon. */
+    /** The statement as JDBC takes it, without its end mark. */
     public String executable() {
         String text = text();
-        return text.endsWith(";") ? text.substring(0, text.length() - 1) : text;
+        return text.substring(0, text.length() - end.length());
     }
 
     public boolean isExecutable() {
         return kind != Kind.COMMENT;
-    }
-
-    public Set<Id> origins() {
-        return lines.stream().flatMap(line -> line.origins().stream()).collect(Collectors.toSet());
     }
 }

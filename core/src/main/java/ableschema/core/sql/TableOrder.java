@@ -3,54 +3,31 @@ package ableschema.core.sql;
 import ableschema.core.schema.ForeignKey;
 import ableschema.core.schema.Schema;
 import ableschema.core.schema.Table;
+import ableschema.core.schema.TableName;
 import java.util.ArrayList;
+import java.util.Collections;
+import java.util.HashMap;
 import java.util.HashSet;
-import java.util.LinkedHashSet;
+import java.util.IdentityHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.PriorityQueue;
 import java.util.Set;
-import java.util.function.Predicate;
+import java.util.TreeSet;
 
 /**
- * An order of tables in which parents come before children, else as the designer has them. A circle is opened at a
- * reference that may be empty, if it has one, so that rows can be put in first and refer to each other later.
+ * An order of tables in which parents come before children, else as they are given. A circle is opened at a reference that
+ * may be empty, if it has one, so that rows can be put in first and refer to each other later.
  *
  * @param tables all tables
  * @param later  the foreign keys that point forward in this order, as some must where references run in a circle
  */
 record TableOrder(List<Table> tables, Set<ForeignKey> later) {
 
+    /** Takes time in proportion to tables and references, but for circles, each of which looks through what is left. */
     static TableOrder of(Schema schema) {
-        var waiting = new LinkedHashSet<>(schema.tables());
-        var placed = new HashSet<String>();
-        var ordered = new ArrayList<Table>();
-        var later = new HashSet<ForeignKey>();
-        Set<String> known =
-                new HashSet<>(schema.tables().stream().map(Table::name).toList());
-        while (!waiting.isEmpty()) {
-            Table next = first(waiting, table -> open(table, known, placed).isEmpty())
-                    .or(() -> first(waiting, table -> open(table, known, placed).stream()
-                            .allMatch(key -> isOptional(table, key))))
-                    .orElseGet(() -> waiting.iterator().next());
-            later.addAll(open(next, known, placed));
-            waiting.remove(next);
-            placed.add(next.name());
-            ordered.add(next);
-        }
-        return new TableOrder(ordered, later);
-    }
-
-    private static Optional<Table> first(Set<Table> waiting, Predicate<Table> ready) {
-        return waiting.stream().filter(ready).findFirst();
-    }
-
-    /** The foreign keys of a table to others that have not been placed. */
-    private static List<ForeignKey> open(Table table, Set<String> known, Set<String> placed) {
-        return table.foreignKeys().stream()
-                .filter(key -> known.contains(key.target())
-                        && !key.target().equals(table.name())
-                        && !placed.contains(key.target()))
-                .toList();
+        return new Ordering(schema).order();
     }
 
     /** Whether a row may leave this reference empty. */
@@ -58,5 +35,78 @@ record TableOrder(List<Table> tables, Set<ForeignKey> later) {
         return key.columns().stream()
                 .flatMap(name -> table.column(name).stream())
                 .anyMatch(column -> column.nullable());
+    }
+
+    /** Whether this foreign key points forward. */
+    boolean isLater(ForeignKey key) {
+        return later.contains(key);
+    }
+
+    private static final class Ordering {
+        private final List<Table> given;
+        private final Map<TableName, Integer> places = new HashMap<>();
+        private final List<Set<Integer>> parents = new ArrayList<>();
+        private final List<List<Integer>> children = new ArrayList<>();
+        private final TreeSet<Integer> waiting = new TreeSet<>();
+        private final PriorityQueue<Integer> ready = new PriorityQueue<>();
+        private final List<Table> ordered = new ArrayList<>();
+        private final Set<ForeignKey> later = Collections.newSetFromMap(new IdentityHashMap<>());
+
+        Ordering(Schema schema) {
+            this.given = schema.tables();
+            for (Table table : given) {
+                places.put(table.qualified(), places.size());
+                children.add(new ArrayList<>());
+            }
+            for (int i = 0; i < given.size(); i++) {
+                var its = new HashSet<Integer>();
+                for (ForeignKey key : given.get(i).foreignKeys()) {
+                    Integer parent = places.get(key.target());
+                    if (parent != null && parent != i && its.add(parent)) {
+                        children.get(parent).add(i);
+                    }
+                }
+                parents.add(its);
+                waiting.add(i);
+                if (its.isEmpty()) {
+                    ready.add(i);
+                }
+            }
+        }
+
+        TableOrder order() {
+            while (!waiting.isEmpty()) {
+                place(ready.isEmpty() ? opening() : ready.poll());
+            }
+            return new TableOrder(ordered, later);
+        }
+
+        /** The table at which a circle is opened. */
+        private int opening() {
+            Optional<Integer> optional = waiting.stream()
+                    .filter(i -> given.get(i).foreignKeys().stream()
+                            .filter(key -> isOpen(i, key))
+                            .allMatch(key -> isOptional(given.get(i), key)))
+                    .findFirst();
+            int next = optional.orElseGet(waiting::first);
+            given.get(next).foreignKeys().stream().filter(key -> isOpen(next, key)).forEach(later::add);
+            return next;
+        }
+
+        private boolean isOpen(int table, ForeignKey key) {
+            Integer parent = places.get(key.target());
+            return parent != null && parent != table && waiting.contains(parent);
+        }
+
+        private void place(int table) {
+            waiting.remove(table);
+            ordered.add(given.get(table));
+            for (int child : children.get(table)) {
+                parents.get(child).remove(table);
+                if (parents.get(child).isEmpty() && waiting.contains(child)) {
+                    ready.add(child);
+                }
+            }
+        }
     }
 }

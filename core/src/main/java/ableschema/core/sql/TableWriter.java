@@ -1,207 +1,309 @@
 package ableschema.core.sql;
 
-import static java.util.stream.Collectors.joining;
-
-import ableschema.core.design.Id;
+import ableschema.core.expression.Expression;
 import ableschema.core.schema.Column;
+import ableschema.core.schema.DomainType;
 import ableschema.core.schema.ForeignKey;
+import ableschema.core.schema.Part;
+import ableschema.core.schema.Part.Kind;
+import ableschema.core.schema.Schema;
 import ableschema.core.schema.Table;
-import ableschema.core.sql.Dialect.Ability;
 import ableschema.core.sql.SqlWriter.Element;
-import ableschema.core.types.ReferenceAction;
+import ableschema.core.sql.dialect.Ability;
+import ableschema.core.sql.dialect.Dialect;
+import ableschema.core.sql.dialect.DialectOption;
+import ableschema.core.sql.dialect.TypeForm;
+import ableschema.core.types.DataType;
+import ableschema.core.types.DataTypes;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.Set;
-import java.util.function.Function;
 import java.util.function.Predicate;
 
 /** Writes the statements that define one table. */
 final class TableWriter {
 
-    private final Dialect dialect;
-    private final Table table;
+    private static final int WIDEST_NAME = 30;
 
-    TableWriter(Dialect dialect, Table table) {
+    private final Dialect dialect;
+    private final Schema schema;
+    private final Table table;
+    private final TableNames names;
+    private final TableShortfalls shortfalls;
+    private final ReferenceClauses references;
+
+    TableWriter(Dialect dialect, Schema schema, Table table, TableNames names, Predicate<ForeignKey> deferred) {
         this.dialect = dialect;
+        this.schema = schema;
         this.table = table;
+        this.names = names;
+        this.shortfalls = new TableShortfalls(dialect, schema, table);
+        this.references = new ReferenceClauses(dialect, table, names, deferred);
+    }
+
+    TableShortfalls shortfalls() {
+        return shortfalls;
     }
 
     String name() {
-        return qualified(table.name());
-    }
-
-    private String qualified(String name) {
-        return table.namespace().isEmpty() || !dialect.can(Ability.NAMESPACES)
-                ? dialect.quoted(name)
-                : dialect.quoted(table.namespace()) + "." + dialect.quoted(name);
+        return names.of(table.qualified());
     }
 
     /** The CREATE TABLE statement, with those foreign keys that are wanted inside it. */
-    Statement create(Predicate<ForeignKey> inside, References references) {
+    Statement create(Predicate<ForeignKey> inside) {
         var elements = new ArrayList<Element>();
-        int nameWidth = width(column -> dialect.quoted(column.name()));
-        int typeWidth = width(column -> dialect.type(column.type()));
-        table.columns().forEach(column -> elements.add(column(column, nameWidth, typeWidth)));
+        var columns = new ArrayList<ColumnText>();
+        table.columns().forEach(column -> columns.add(text(column)));
+        int nameWidth = width(columns.stream().map(ColumnText::name).toList());
+        int typeWidth = width(columns.stream().map(ColumnText::type).toList());
+        columns.forEach(column -> elements.add(column.element(nameWidth, typeWidth)));
         primaryKey().ifPresent(elements::add);
-        table.uniques()
-                .forEach(unique ->
-                        elements.add(constraint(unique.origin(), unique.name(), "UNIQUE " + listed(unique.columns()))));
-        table.checks()
-                .forEach(check -> elements.add(constraint(
-                        check.origin(),
+        table.uniques().stream()
+                .filter(unique -> !isFiltered(unique))
+                .forEach(unique -> elements.add(constraint(
+                        table.part(Kind.UNIQUE, unique.name()),
+                        unique.name(),
+                        "UNIQUE " + dialect.listed(unique.columns()))));
+        for (Table.CheckConstraint check : table.checks()) {
+            if (dialect.understands(check.expression()) && shortfalls.canCheck(check.expression())) {
+                elements.add(constraint(
+                        table.part(Kind.CHECK, check.name()),
                         check.name(),
-                        "CHECK ("
-                                + dialect.translated(
-                                        check.expression().written(ref -> dialect.quoted(table.nameOf(ref))))
-                                + ")")));
-        table.foreignKeys().stream()
-                .filter(inside)
-                .forEach(key -> elements.add(new Element(foreignKey(key, references), origins(key))));
-        return new SqlWriter(table.origin())
-                .list("CREATE TABLE " + name() + " (", elements, ")")
+                        "CHECK (" + written(check.expression()) + ")"));
+            }
+        }
+        for (ForeignKey key : table.foreignKeys()) {
+            if (inside.test(key)) {
+                elements.add(new Element(table.part(Kind.FOREIGN_KEY, key.name()), references.clause(key)));
+            }
+            references
+                    .wholeOrEmpty(key)
+                    .ifPresent(check -> elements.add(new Element(
+                            table.part(Kind.FOREIGN_KEY, key.name()), List.of("CHECK (" + check + ")"))));
+        }
+        return new SqlWriter(table.part())
+                .list("CREATE TABLE " + name() + " (", elements, ")" + dialect.tableEnd(table))
                 .closed(Statement.Kind.TABLE);
     }
 
-    private int width(Function<Column, String> text) {
-        return table.columns().stream()
-                .mapToInt(column -> text.apply(column).length())
-                .filter(length -> length <= 30)
-                .max()
-                .orElse(0);
+    private static int width(List<String> texts) {
+        int width = 0;
+        for (String text : texts) {
+            width = text.length() <= WIDEST_NAME ? Math.max(width, text.length()) : width;
+        }
+        return width;
     }
 
-    private Element column(Column column, int nameWidth, int typeWidth) {
-        String clauses = clauses(column);
-        String type = dialect.type(column.type());
-        String definition = padded(dialect.quoted(column.name()), nameWidth)
-                + " "
-                + (clauses.isEmpty() ? type : padded(type, typeWidth) + " " + clauses);
-        boolean described =
-                !dialect.can(Ability.DESCRIPTIONS) && !column.comment().isEmpty();
-        var origins = Set.of(column.origin());
-        return described
-                ? new Element(List.of("-- " + SqlWriter.onOneLine(column.comment()), definition), origins)
-                : new Element(List.of(definition), origins);
+    private String written(Expression<String> expression) {
+        return dialect.written(expression, this::type);
     }
 
-    private String clauses(Column column) {
-        var clauses = new ArrayList<String>();
-        boolean numbered = isNumberedHere(column);
+    /** What a column holds in the end. */
+    private DataType type(String column) {
+        return table.column(column)
+                .map(found -> schema.resolved(found.type()))
+                .orElse(DataTypes.UNDECIDED);
+    }
+
+    /** The definition of a column in its parts, before they are set under each other. */
+    private record ColumnText(
+            Part part, String name, String type, String clauses, List<String> comments, List<String> checks) {
+        Element element(int nameWidth, int typeWidth) {
+            var lines = new ArrayList<>(comments);
+            lines.add(padded(name, nameWidth) + " " + (clauses.isEmpty() ? type : padded(type, typeWidth) + " " + clauses));
+            checks.forEach(check -> lines.add("  CHECK (" + check + ")"));
+            return new Element(part, lines);
+        }
+    }
+
+    private ColumnText text(Column column) {
+        DataType base = schema.resolved(column.type());
+        String type = rawType(column).orElseGet(() -> writtenType(column, base));
+        String clauses = clauses(column, base);
+        boolean computed = column.filling().isComputed() && dialect.understands(column.filling().expression());
+        if (computed) {
+            type = dialect.computed(type, written(column.filling().expression()));
+        }
+        boolean described = !dialect.can(Ability.DESCRIPTIONS) && !column.comment().isEmpty();
+        return new ColumnText(
+                table.part(Kind.COLUMN, column.name()),
+                dialect.column(column.name()),
+                type,
+                clauses,
+                described ? List.of("-- " + SqlWriter.onOneLine(column.comment())) : List.of(),
+                computed || isHeldAlready(column) ? List.of() : conditions(column, base));
+    }
+
+    /** A number that is the row's own, or a type as it was found, needs no conditions. */
+    private boolean isHeldAlready(Column column) {
+        return rawType(column).isPresent() || dialect.declaresKeyWithIdentity() && shortfalls.isNumbered(column);
+    }
+
+    private Optional<String> rawType(Column column) {
+        return Optional.ofNullable(dialect.own(column.options()).get(DialectOption.TYPE));
+    }
+
+    private String writtenType(Column column, DataType base) {
+        if (column.type() instanceof DataType.InDomain && dialect.can(Ability.DOMAINS)) {
+            return schema.domain(column.type())
+                    .map(domain -> names.of(domain.name()))
+                    .orElse("undecided");
+        }
+        return dialect.columnType(table, schema.resolved(column), base);
+    }
+
+    /** Conditions that hold a column to its type, and those of its domain where that has no name here. */
+    private List<String> conditions(Column column, DataType base) {
+        Optional<DomainType> domain = schema.domain(column.type());
+        if (domain.isPresent() && dialect.can(Ability.DOMAINS)) {
+            return List.of();
+        }
+        var conditions = new ArrayList<>(dialect.holding(base, dialect.column(column.name()), column.nullable()));
+        domain.map(DomainType::check)
+                .filter(check -> check.isPresent() && dialect.understands(check))
+                .ifPresent(check -> conditions.add(written(check.map(value -> column.name()))));
+        return conditions;
+    }
+
+    private String clauses(Column column, DataType base) {
+        var clauses = new StringBuilder();
+        boolean numbered = shortfalls.isNumbered(column);
         if (numbered && dialect.declaresKeyWithIdentity()) {
-            clauses.add("NOT NULL CONSTRAINT "
-                    + dialect.quoted(table.primaryKey().orElseThrow().name()) + " "
-                    + dialect.identity(column.identity().orElseThrow()));
+            add(clauses, "NOT NULL CONSTRAINT "
+                    + dialect.quoted(table.primaryKey().orElseThrow().name()) + " " // only a key is numbered so
+                    + identity(column, base));
         } else {
             if (numbered) {
-                clauses.add(dialect.identity(column.identity().orElseThrow()));
+                add(clauses, identity(column, base));
             }
-            if (column.defaultValue().isPresent()) {
-                clauses.add("DEFAULT "
-                        + dialect.translated(column.defaultValue().written(ref -> dialect.quoted(table.nameOf(ref)))));
-            }
+            shortfalls.filled(column).ifPresent(sql -> add(clauses, "DEFAULT " + sql));
             if (!column.nullable()) {
-                clauses.add("NOT NULL");
+                add(clauses, "NOT NULL");
             }
         }
-        return String.join(" ", clauses);
+        return clauses.append(dialect.columnEnd(column)).toString().strip();
     }
 
-    /** Whether this database can number this column; SQLite numbers none but the only column of a key. */
-    boolean isNumberedHere(Column column) {
-        boolean aloneInKey = table.primaryKey()
-                .filter(key -> key.columns().equals(List.of(column.name())))
-                .isPresent();
-        return column.identity().isPresent() && (aloneInKey || !dialect.declaresKeyWithIdentity());
+    private static void add(StringBuilder clauses, String clause) {
+        clauses.append(clauses.isEmpty() ? "" : " ").append(clause);
+    }
+
+    private String identity(Column column, DataType base) {
+        TypeForm form = dialect.form(base);
+        return dialect.identity(column.identity().orElseThrow(), form); // only columns with one are numbered
     }
 
     private Optional<Element> primaryKey() {
         boolean declared = dialect.declaresKeyWithIdentity()
-                && table.columns().stream().anyMatch(column -> isNumberedHere(column));
+                && table.columns().stream().anyMatch(shortfalls::isNumbered);
         return table.primaryKey()
                 .filter(key -> !declared)
-                .map(key -> constraint(table.origin(), key.name(), "PRIMARY KEY " + listed(key.columns())));
+                .map(key -> constraint(
+                        table.part(Kind.PRIMARY_KEY, key.name()),
+                        key.name(),
+                        "PRIMARY KEY " + dialect.listed(key.columns())));
     }
 
-    /** Knows the names of other tables, with their namespaces. */
-    interface References {
-        String qualified(String table);
+    /** Whether what is unique is written as an index over the rows that are not empty in it. */
+    private boolean isFiltered(Table.UniqueConstraint unique) {
+        return !dialect.can(Ability.MANY_EMPTIES_IN_UNIQUE)
+                && unique.columns().stream().anyMatch(name -> table.column(name)
+                        .filter(Column::nullable)
+                        .isPresent())
+                && schema.referencesTo(table).noneMatch(key -> key.targetColumns().equals(unique.columns()));
     }
 
-    private List<String> foreignKey(ForeignKey key, References references) {
-        return List.of(
-                "CONSTRAINT " + dialect.quoted(key.name()),
-                "  FOREIGN KEY " + listed(key.columns()),
-                "  REFERENCES " + references.qualified(key.target()) + " " + listed(key.targetColumns())
-                        + action(" ON DELETE ", key.onDelete())
-                        + action(" ON UPDATE ", key.onUpdate()));
-    }
-
-    private static String action(String when, ReferenceAction action) {
-        return action == ReferenceAction.RESTRICT ? "" : when + action.sql();
-    }
-
-    Statement addForeignKey(ForeignKey key, References references) {
-        List<String> clause = foreignKey(key, references);
-        var writer = new SqlWriter(origins(key).toArray(Id[]::new));
+    Statement addForeignKey(ForeignKey key) {
+        List<String> clause = references.clause(key);
+        var writer = new SqlWriter(table.part(Kind.FOREIGN_KEY, key.name()));
         writer.line("ALTER TABLE " + name() + " ADD " + clause.get(0));
         clause.stream().skip(1).forEach(writer::line);
         return writer.closed(Statement.Kind.FOREIGN_KEY);
     }
 
-    private Set<Id> origins(ForeignKey key) {
-        return Set.of(key.origin().relationship());
-    }
-
     List<Statement> indexes() {
-        return table.indexes().stream()
-                .map(index -> new SqlWriter(table.origin(), index.origin())
-                        .line("CREATE " + (index.unique() ? "UNIQUE " : "") + "INDEX " + dialect.quoted(index.name())
-                                + " ON " + name() + " ("
-                                + index.columns().stream()
-                                        .map(part -> dialect.quoted(part.name()) + (part.descending() ? " DESC" : ""))
-                                        .collect(joining(", "))
-                                + ")")
-                        .closed(Statement.Kind.INDEX))
-                .toList();
+        var statements = new ArrayList<Statement>();
+        for (Table.UniqueConstraint unique : table.uniques()) {
+            if (isFiltered(unique)) {
+                String filled = String.join(
+                        " AND ",
+                        unique.columns().stream()
+                                .map(name -> dialect.column(name) + " IS NOT NULL")
+                                .toList());
+                statements.add(new SqlWriter(table.part(Kind.UNIQUE, unique.name()))
+                        .line("CREATE UNIQUE INDEX " + dialect.quoted(unique.name()) + " ON " + name() + " "
+                                + dialect.listed(unique.columns()) + " WHERE " + filled)
+                        .closed(Statement.Kind.INDEX));
+            }
+        }
+        table.indexes().forEach(index -> statements.add(index(index)));
+        return statements;
     }
 
-    /** What people should know of the table and its columns, as statements or, where there are none, as a comment. */
+    private Statement index(Table.TableIndex index) {
+        var columns = new StringBuilder();
+        for (Table.IndexedColumn part : index.columns()) {
+            columns.append(columns.isEmpty() ? "" : ", ")
+                    .append(dialect.column(part.name()))
+                    .append(part.descending() ? " DESC" : "");
+        }
+        return new SqlWriter(table.part(Kind.INDEX, index.name()))
+                .line("CREATE " + (index.unique() ? "UNIQUE " : "") + "INDEX "
+                        + dialect.quoted(names.ofIndex(table, index.name())) + " ON " + name()
+                        + dialect.indexMethod(index) + " (" + columns + ")" + dialect.indexEnd(index))
+                .closed(Statement.Kind.INDEX);
+    }
+
+    /** What people should know of the table, as a comment before it where the database takes no descriptions. */
+    Optional<Statement> remark() {
+        return table.comment().isEmpty() || dialect.can(Ability.DESCRIPTIONS)
+                ? Optional.empty()
+                : Optional.of(SqlWriter.comment(table.name() + ": " + table.comment(), table.part()));
+    }
+
+    /** What people should know of the table and its columns, as statements of their own. */
     List<Statement> descriptions() {
         var statements = new ArrayList<Statement>();
-        boolean asStatements = dialect.can(Ability.DESCRIPTIONS);
-        if (!table.comment().isEmpty()) {
-            statements.add(
-                    asStatements
-                            ? description("TABLE " + name(), table.comment(), table.origin())
-                            : SqlWriter.comment(table.label() + ": " + table.comment(), table.origin()));
+        if (!dialect.can(Ability.DESCRIPTIONS) || dialect.describesInside()) {
+            return statements;
         }
-        if (asStatements) {
-            table.columns().stream()
-                    .filter(column -> !column.comment().isEmpty())
-                    .forEach(column -> statements.add(description(
-                            "COLUMN " + name() + "." + dialect.quoted(column.name()),
-                            column.comment(),
-                            column.origin())));
+        if (!table.comment().isEmpty()) {
+            statements.add(description(Optional.empty(), table.comment(), table.part()));
+        }
+        for (Column column : table.columns()) {
+            if (!column.comment().isEmpty()) {
+                statements.add(
+                        description(Optional.of(column), column.comment(), table.part(Kind.COLUMN, column.name())));
+            }
         }
         return statements;
     }
 
-    private Statement description(String of, String text, Id origin) {
-        return new SqlWriter(table.origin(), origin)
-                .line("COMMENT ON " + of + " IS " + dialect.text(SqlWriter.onOneLine(text)))
+    private Statement description(Optional<Column> column, String text, Part part) {
+        return new SqlWriter(part)
+                .line(dialect.description(table, column, name(), SqlWriter.onOneLine(text)))
                 .closed(Statement.Kind.DESCRIPTION);
     }
 
-    String listed(List<String> columns) {
-        return columns.stream().map(dialect::quoted).collect(joining(", ", "(", ")"));
+    /** Statements that have the numbering of the new table begin where it should. */
+    List<Statement> startOfNumbering() {
+        var statements = new ArrayList<Statement>();
+        for (Column column : table.columns()) {
+            if (shortfalls.isNumbered(column)) {
+                dialect.startNumbering(table, name(), column.identity().orElseThrow()) // numbered ones have it
+                        .ifPresent(sql -> statements.add(new SqlWriter(table.part(Kind.COLUMN, column.name()))
+                                .line(sql)
+                                .closed(Statement.Kind.SETTING)));
+            }
+        }
+        return statements;
     }
 
-    private Element constraint(Id origin, String name, String rule) {
-        return Element.of(origin, "CONSTRAINT " + dialect.quoted(name), "  " + rule);
+    private Element constraint(Part part, String name, String rule) {
+        return new Element(part, List.of("CONSTRAINT " + dialect.quoted(name), "  " + rule));
     }
 
     private static String padded(String text, int width) {
-        return text + " ".repeat(Math.max(0, width - text.length()));
+        return text.length() >= width ? text : text + " ".repeat(width - text.length());
     }
 }

@@ -40,7 +40,7 @@ public final class DocumentFile {
         try {
             var root = new Node(MAPPER.readTree(text), "");
             requireVersion(file, root);
-            return DocumentReader.read(root);
+            return DocumentForm.read(root);
         } catch (JsonProcessingException e) {
             int line = e.getLocation() == null ? 1 : e.getLocation().getLineNr();
             throw FileProblem.reading(file, line, "it is not JSON, as " + e.getOriginalMessage());
@@ -54,7 +54,7 @@ public final class DocumentFile {
         try {
             var root = new Node(MAPPER.readTree(text), "");
             root.version();
-            return DocumentReader.read(root);
+            return DocumentForm.read(root);
         } catch (JsonProcessingException | Node.Misfit e) {
             throw new IllegalArgumentException("the text is no design: " + e.getMessage(), e);
         }
@@ -67,7 +67,7 @@ public final class DocumentFile {
 
     /** The text of a document's file. */
     public static String print(Document document) {
-        return StableJson.print(DocumentWriter.json(document));
+        return StableJson.print(DocumentForm.write(document));
     }
 
     /**

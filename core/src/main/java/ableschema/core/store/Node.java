@@ -1,5 +1,6 @@
 package ableschema.core.store;
 
+import java.util.Optional;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.node.JsonNodeFactory;
 import java.util.HashSet;
@@ -50,8 +51,9 @@ final class Node {
         return new Node(json.path(name), pointer + "/" + name.replace("~", "~0").replace("/", "~1"));
     }
 
-    boolean has(String name) {
-        return json.has(name);
+    /** The member of that name, if there is one; it counts as read. */
+    Optional<Node> child(String name) {
+        return json.has(name) ? Optional.of(member(name)) : Optional.empty();
     }
 
     /** The version that the file says it has. */
@@ -63,73 +65,36 @@ final class Node {
         return version.json.asInt();
     }
 
-    String text(String name) {
-        if (!has(name)) {
-            throw misfit("'" + name + "' is missing");
+    /** The name of this member in its object. */
+    String name() {
+        return pointer.substring(pointer.lastIndexOf('/') + 1).replace("~1", "/").replace("~0", "~");
+    }
+
+    void requireObject() {
+        if (!json.isObject()) {
+            throw misfit("expected an object in braces but found " + found());
         }
-        return member(name).asText();
     }
 
-    String textOr(String name, String otherwise) {
-        return has(name) ? member(name).asText() : otherwise;
-    }
-
-    boolean flag(String name) {
-        Node member = member(name);
-        if (has(name) && !member.json.isBoolean()) {
-            throw member.misfit("'" + name + "' must be true or false, not " + member.found());
+    boolean asFlag() {
+        if (!json.isBoolean()) {
+            throw misfit("'" + name() + "' must be true or false, not " + found());
         }
-        return member.json.asBoolean(false);
+        return json.asBoolean();
     }
 
-    /** Reads a member by a function that throws an {@link IllegalArgumentException} if it cannot. */
-    <T> T read(String name, Function<String, T> reading) {
-        String text = text(name);
-        return member(name).attempt(() -> reading.apply(text));
-    }
-
-    <T> T readOr(String name, Function<String, T> reading, T otherwise) {
-        return has(name) ? read(name, reading) : otherwise;
-    }
-
-    <E extends Enum<E>> E choice(String name, List<E> choices, E otherwise) {
-        return readOr(
-                name,
-                word -> choices.stream()
-                        .filter(choice -> DocumentWriter.word(choice).equals(word))
-                        .findFirst()
-                        .orElseThrow(() -> new IllegalArgumentException("'" + word + "' is none of "
-                                + String.join(
-                                        ", ",
-                                        choices.stream()
-                                                .map(DocumentWriter::word)
-                                                .toList()))),
-                otherwise);
-    }
-
-    Node object(String name) {
-        if (!has(name)) {
-            throw misfit("'" + name + "' is missing");
+    int asWhole() {
+        if (!json.isIntegralNumber() || !json.canConvertToInt()) {
+            throw misfit("'" + name() + "' must be a whole number, not " + found());
         }
-        Node member = member(name);
-        if (!member.json.isObject()) {
-            throw member.misfit("'" + name + "' must be an object in braces, not " + member.found());
-        }
-        return member;
+        return json.asInt();
     }
 
-    /** The elements of a list; empty where the member is missing. */
-    /** The object of that name; one without members where it is not there. */
-    Node objectOrEmpty(String name) {
-        return has(name) ? object(name) : new Node(JsonNodeFactory.instance.objectNode(), pointer + "/" + name);
-    }
-
-    List<Node> list(String name) {
-        Node member = member(name);
-        if (has(name) && !member.json.isArray()) {
-            throw member.misfit("'" + name + "' must be a list in square brackets, not " + member.found());
+    List<Node> asList() {
+        if (!json.isArray()) {
+            throw misfit("'" + name() + "' must be a list in square brackets, not " + found());
         }
-        return member.elements();
+        return elements();
     }
 
     List<Node> elements() {

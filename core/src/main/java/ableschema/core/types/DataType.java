@@ -1,5 +1,10 @@
 package ableschema.core.types;
 
+import static java.util.stream.Collectors.joining;
+
+import java.util.HashSet;
+import java.util.regex.Pattern;
+import java.util.UUID;
 import java.util.List;
 import java.util.Optional;
 
@@ -33,7 +38,64 @@ public sealed interface DataType {
 
         R decimal(Decimal type);
 
+        R list(OneOf type);
+
+        R bytes(Bytes type);
+
+        R domain(InDomain type);
+
         R simple(Simple type);
+    }
+
+    /** A visitor that treats most kinds alike: what is not overridden gives what {@link #other} does. */
+    abstract class OtherVisitor<R> implements Visitor<R> {
+
+        protected abstract R other(DataType type);
+
+        @Override
+        public R undecided() {
+            return other(DataTypes.UNDECIDED);
+        }
+
+        @Override
+        public R text(Text type) {
+            return other(type);
+        }
+
+        @Override
+        public R whole(Whole type) {
+            return other(type);
+        }
+
+        @Override
+        public R counted(Counted type) {
+            return other(type);
+        }
+
+        @Override
+        public R decimal(Decimal type) {
+            return other(type);
+        }
+
+        @Override
+        public R list(OneOf type) {
+            return other(type);
+        }
+
+        @Override
+        public R bytes(Bytes type) {
+            return other(type);
+        }
+
+        @Override
+        public R domain(InDomain type) {
+            return other(type);
+        }
+
+        @Override
+        public R simple(Simple type) {
+            return other(type);
+        }
     }
 
     /** Nothing has been said yet. */
@@ -95,7 +157,13 @@ public sealed interface DataType {
 
         @Override
         public DataType asReferenced() {
-            return new Whole(0);
+            return new Whole(largest());
+        }
+
+        /** The largest number that its column must have room for: 0 where the usual width has it. */
+        public long largest() {
+            long furthest = Math.max(Math.abs(start), Math.abs(step));
+            return furthest > Integer.MAX_VALUE ? Long.MAX_VALUE : 0;
         }
 
         @Override
@@ -137,6 +205,70 @@ public sealed interface DataType {
         }
     }
 
+    /** One of a few texts, in the designer's order. */
+    record OneOf(List<String> values) implements DataType {
+        public OneOf {
+            values = List.copyOf(values);
+            if (values.isEmpty() || values.stream().anyMatch(String::isEmpty)) {
+                throw new IllegalArgumentException("a list of values has at least one, and none of them empty");
+            }
+            if (new HashSet<>(values).size() < values.size()) {
+                throw new IllegalArgumentException("a value stands twice in the list " + String.join(", ", values));
+            }
+        }
+
+        @Override
+        public <R> R accept(Visitor<R> visitor) {
+            return visitor.list(this);
+        }
+
+        /** The length of the longest value in characters. */
+        public int longest() {
+            return values.stream().mapToInt(v -> v.codePointCount(0, v.length())).max().orElse(1);
+        }
+
+        @Override
+        public String toString() {
+            return "list (" + values.stream().map(OneOf::quoted).collect(joining(", ")) + ")";
+        }
+
+        private static String quoted(String value) {
+            return PLAIN.matcher(value).matches() ? value : '"' + value.replace("\"", "\"\"") + '"';
+        }
+
+        private static final Pattern PLAIN = Pattern.compile("[\\p{L}\\p{N}]+(?:[ ._/+-][\\p{L}\\p{N}]+)*");
+    }
+
+    /** Bytes, at most {@code max} of them; 0 for no limit. */
+    record Bytes(long max) implements DataType {
+        @Override
+        public <R> R accept(Visitor<R> visitor) {
+            return visitor.bytes(this);
+        }
+
+        @Override
+        public String toString() {
+            return max == 0 ? "bytes" : "bytes " + max;
+        }
+    }
+
+    /**
+     * What a domain holds.
+     *
+     * @param domain what the domain is addressed by: in a design its id, in a schema its name
+     */
+    record InDomain(String domain) implements DataType {
+        @Override
+        public <R> R accept(Visitor<R> visitor) {
+            return visitor.domain(this);
+        }
+
+        @Override
+        public String toString() {
+            return "domain " + domain;
+        }
+    }
+
     /** The types that need no numbers. */
     enum Simple implements DataType {
         REAL("real"),
@@ -146,7 +278,8 @@ public sealed interface DataType {
         TIME("time"),
         MOMENT("moment"),
         MOMENT_ANYWHERE("moment anywhere"),
-        UUID("uuid");
+        UUID("uuid"),
+        JSON("json");
 
         private final String text;
 

@@ -1,5 +1,6 @@
 package ableschema.core.types;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -29,17 +30,29 @@ public final class DataTypes {
             "moment",
             "moment anywhere",
             "uuid",
+            "bytes",
+            "bytes 500",
+            "json",
+            "list (white, sage)",
             "undecided");
 
     private static final Pattern TEXT = Pattern.compile("(?:long )?text(?: (\\d{1,9}))?");
     private static final Pattern WHOLE = Pattern.compile("whole(?: (\\d{1,18}))?");
     private static final Pattern COUNTED = Pattern.compile("counted(?: (-?\\d{1,18}))?(?: by (-?\\d{1,9}))?");
+    private static final Pattern BYTES = Pattern.compile("bytes(?: (\\d{1,12}))?");
+    private static final Pattern LIST = Pattern.compile("\\s*list\\s*\\((.*)\\)\\s*", Pattern.CASE_INSENSITIVE | Pattern.DOTALL);
+    private static final Pattern LIST_VALUE = Pattern.compile("\\s*(?:\"((?:[^\"]|\"\")*)\"|([^,\"]*))\\s*(,|$)");
+    private static final Pattern DOMAIN = Pattern.compile("domain (\\S+)");
     private static final Pattern DECIMAL = Pattern.compile("decimal (\\d{1,4}) ?, ?(\\d{1,4})");
 
     private DataTypes() {}
 
     /** Reads a type, whatever its letter case; an {@link IllegalArgumentException} says what was expected. */
     public static DataType parse(String text) {
+        Matcher list = LIST.matcher(text);
+        if (list.matches()) {
+            return new DataType.OneOf(values(list.group(1)));
+        }
         String given = text.strip().toLowerCase(Locale.ROOT).replaceAll("\\s+", " ");
         return simple(given)
                 .or(() -> sized(given))
@@ -64,11 +77,35 @@ public final class DataTypes {
         if (counted.matches()) {
             return Optional.of(new DataType.Counted(number(counted.group(1), 1), number(counted.group(2), 1)));
         }
+        Matcher bytes = BYTES.matcher(given);
+        if (bytes.matches()) {
+            return Optional.of(new DataType.Bytes(number(bytes.group(1), 0)));
+        }
+        Matcher domain = DOMAIN.matcher(given);
+        if (domain.matches()) {
+            return Optional.of(new DataType.InDomain(domain.group(1)));
+        }
         Matcher decimal = DECIMAL.matcher(given);
         return decimal.matches()
                 ? Optional.of(
                         new DataType.Decimal(Integer.parseInt(decimal.group(1)), Integer.parseInt(decimal.group(2))))
                 : Optional.empty();
+    }
+
+    /** The values of a list, between commas; one that holds a comma or a quote stands between double quotes. */
+    private static List<String> values(String text) {
+        var values = new ArrayList<String>();
+        Matcher value = LIST_VALUE.matcher(text);
+        int at = 0;
+        do {
+            if (!value.find(at) || value.start() != at) {
+                throw new IllegalArgumentException("'" + text.strip()
+                        + "' is no list of values; they stand between commas, as in: list (white, sage)");
+            }
+            values.add(value.group(1) == null ? value.group(2).strip() : value.group(1).replace("\"\"", "\""));
+            at = value.end();
+        } while (value.group(3).equals(","));
+        return values;
     }
 
     private static long number(@Nullable String digits, long otherwise) {

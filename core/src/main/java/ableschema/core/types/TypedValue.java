@@ -7,6 +7,7 @@ import java.time.LocalDateTime;
 import java.time.LocalTime;
 import java.time.OffsetDateTime;
 import java.time.format.DateTimeFormatter;
+import java.util.HexFormat;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
@@ -46,8 +47,28 @@ public record TypedValue(String canonical, Optional<String> problem) {
     }
 
     private static String example(DataType type) {
-        if (type instanceof DataType.Simple simple) {
-            return switch (simple) {
+        return type.accept(EXAMPLE);
+    }
+
+    private static final DataType.Visitor<String> EXAMPLE = new DataType.OtherVisitor<>() {
+        @Override
+        protected String other(DataType type) {
+            return "a whole number";
+        }
+
+        @Override
+        public String decimal(DataType.Decimal type) {
+            return "a number such as 4.2";
+        }
+
+        @Override
+        public String bytes(DataType.Bytes type) {
+            return "bytes in pairs of digits, such as 0aff";
+        }
+
+        @Override
+        public String simple(DataType.Simple type) {
+            return switch (type) {
                 case REAL -> "a number such as 0.5";
                 case YES_NO -> "yes or no";
                 case YEAR -> "a year such as 2027";
@@ -56,10 +77,10 @@ public record TypedValue(String canonical, Optional<String> problem) {
                 case MOMENT -> "a moment such as 2027-04-12 09:30";
                 case MOMENT_ANYWHERE -> "a moment with its zone, such as 2027-04-12 09:30+02:00";
                 case UUID -> "a uuid such as 5f2c1f6e-8a34-4c52-9d57-0b6b1a2c3d4e";
+                case JSON -> "json such as {\"frames\": 10}";
             };
         }
-        return type instanceof DataType.Decimal ? "a number such as 4.2" : "a whole number";
-    }
+    };
 
     /** Reads one text as each kind of type in turn. */
     private record Reading(String text) implements DataType.Visitor<TypedValue> {
@@ -90,14 +111,14 @@ public record TypedValue(String canonical, Optional<String> problem) {
         public TypedValue whole(DataType.Whole type) {
             long value = Long.parseLong(text.strip());
             long largest = type.largest() == 0 ? Integer.MAX_VALUE : type.largest();
-            return Math.abs(value) > largest
+            return value > largest || value < -largest
                     ? misfit(text, "'" + text + "' is beyond " + largest)
                     : fitting(Long.toString(value));
         }
 
         @Override
         public TypedValue counted(DataType.Counted type) {
-            return whole(new DataType.Whole(0));
+            return whole(new DataType.Whole(type.largest()));
         }
 
         @Override
@@ -113,6 +134,26 @@ public record TypedValue(String canonical, Optional<String> problem) {
         }
 
         @Override
+        public TypedValue list(DataType.OneOf type) {
+            return type.values().contains(text)
+                    ? fitting(text)
+                    : misfit(text, "'" + shortened() + "' is none of " + String.join(", ", type.values()));
+        }
+
+        @Override
+        public TypedValue bytes(DataType.Bytes type) {
+            byte[] bytes = HexFormat.of().parseHex(text.strip().toLowerCase(Locale.ROOT));
+            return type.max() > 0 && bytes.length > type.max()
+                    ? misfit(text, "it has " + bytes.length + " bytes, more than " + type.max())
+                    : fitting(HexFormat.of().formatHex(bytes));
+        }
+
+        @Override
+        public TypedValue domain(DataType.InDomain type) {
+            return plainText(0); // what the domain holds is known to the design or schema, which resolves it
+        }
+
+        @Override
         public TypedValue simple(DataType.Simple type) {
             String value = text.strip();
             return switch (type) {
@@ -124,6 +165,7 @@ public record TypedValue(String canonical, Optional<String> problem) {
                 case MOMENT -> fitting(LocalDateTime.parse(joined(value)).format(MOMENT));
                 case MOMENT_ANYWHERE -> momentAnywhere(value);
                 case UUID -> uuid(value);
+                case JSON -> fitting(JsonText.compact(value));
             };
         }
 

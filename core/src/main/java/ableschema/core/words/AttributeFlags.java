@@ -1,10 +1,11 @@
 package ableschema.core.words;
 
+import ableschema.core.design.ColumnRef;
+import ableschema.core.expression.Expression;
 import ableschema.core.design.Attribute;
 import ableschema.core.design.Body;
 import ableschema.core.design.Check;
 import ableschema.core.design.Condition;
-import ableschema.core.design.Expression;
 import ableschema.core.design.IdKind;
 import ableschema.core.design.IdSource;
 import ableschema.core.design.Lists;
@@ -102,7 +103,7 @@ final class AttributeFlags {
         var checks = new ArrayList<>(with.checks());
         checks.removeIf(check -> isOnAttribute(check));
         for (Condition condition : conditions) {
-            Expression expression = condition.expression(attribute.type());
+            Expression<ColumnRef> expression = condition.expression(attribute.type());
             checks.add(new Check(ids.next(IdKind.CHECK), expression, Pins.NONE));
         }
         return with.withChecks(checks);

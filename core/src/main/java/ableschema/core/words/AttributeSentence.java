@@ -31,7 +31,8 @@ final class AttributeSentence {
      */
     private static final Pattern ITEM =
             Pattern.compile("\\s*(?<bracket>\\[)?(?<name>\"(?:[^\"]|\"\")*\"|[^,:()\\[\\];.\"]+)]?"
-                    + "(?:\\s*:\\s*(?<type>decimal\\s+\\d+\\s*,\\s*\\d+|[^,();.]+))?]?"
+                    + "(?:\\s*:\\s*(?<type>decimal\\s+\\d+\\s*,\\s*\\d+"
+                    + "|list\\s*\\((?:\"(?:[^\"]|\"\")*\"|[^()\"])*\\)|[^,();.]+))?]?"
                     + "(?:\\s*\\((?<flags>(?:\"(?:[^\"]|\"\")*\"|[^)\"])*)\\))?\\s*");
 
     private final Design design;

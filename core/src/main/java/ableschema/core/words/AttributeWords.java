@@ -1,11 +1,11 @@
 package ableschema.core.words;
 
+import ableschema.core.expression.Expression;
 import ableschema.core.design.Attribute;
 import ableschema.core.design.Body;
 import ableschema.core.design.Check;
 import ableschema.core.design.ColumnRef;
 import ableschema.core.design.Condition;
-import ableschema.core.design.Expression;
 import ableschema.core.design.Pins;
 import ableschema.core.design.Unique;
 import ableschema.core.types.DataTypes;
@@ -57,7 +57,7 @@ final class AttributeWords {
             return attribute;
         }
         Attribute bare = attribute.withType(DataTypes.UNDECIDED).withOptional(false);
-        return saysDefault(attribute) ? bare.withDefault(Expression.NONE) : bare;
+        return saysDefault(attribute) ? bare.withDefault(Expression.none()) : bare;
     }
 
     /** Whether a unique is said by the mark on an attribute: the first that is on this attribute alone. */

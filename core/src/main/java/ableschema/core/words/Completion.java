@@ -92,7 +92,7 @@ public final class Completion {
                 }
             }
         }
-        return Stream.concat(verbs.stream(), Stream.of("has ", "is told by its ", "is a kind of "));
+        return Stream.concat(verbs.stream(), Stream.of("has ", "is identified by its ", "is a kind of "));
     }
 
     /** What of the end of a text begins one of the words for how many; empty behind a space. */

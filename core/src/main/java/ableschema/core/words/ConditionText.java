@@ -1,8 +1,9 @@
 package ableschema.core.words;
 
+import ableschema.core.design.ColumnRef;
+import ableschema.core.expression.Expression;
 import ableschema.core.design.Attribute;
 import ableschema.core.design.Condition;
-import ableschema.core.design.Expression;
 import ableschema.core.types.TypedValue;
 import java.util.ArrayList;
 import java.util.List;
@@ -105,7 +106,7 @@ public final class ConditionText {
     }
 
     /** Reads a default; an {@link IllegalArgumentException} says why it cannot stand for a missing value. */
-    static Expression readDefault(Attribute attribute, String text) {
+    static Expression<ColumnRef> readDefault(Attribute attribute, String text) {
         if (isFunction(text)) {
             return function(text);
         }
@@ -113,13 +114,13 @@ public final class ConditionText {
     }
 
     /** A value as a default; an {@link IllegalArgumentException} says why it cannot stand for a missing value. */
-    public static Expression plainDefault(Attribute attribute, String given) {
+    public static Expression<ColumnRef> plainDefault(Attribute attribute, String given) {
         TypedValue value = TypedValue.of(attribute.type(), given);
         if (!value.fits()) {
             throw new IllegalArgumentException("this cannot stand for a missing " + attribute.name() + ": "
                     + value.problem().orElse(""));
         }
-        return Expression.of(new Expression.Text(Expression.literal(attribute.type(), given)));
+        return Expression.of(new Expression.Text<>(Expression.literal(attribute.type(), given)));
     }
 
     /** A default in words that read back as the same default; empty where there are none. */
@@ -152,12 +153,12 @@ public final class ConditionText {
     }
 
     /** The expression for such words. */
-    public static Expression function(String words) {
-        return Expression.of(new Expression.Text(FUNCTIONS.getOrDefault(words.strip(), words)));
+    public static Expression<ColumnRef> function(String words) {
+        return Expression.of(new Expression.Text<>(FUNCTIONS.getOrDefault(words.strip(), words)));
     }
 
     /** A default as people type it: a plain value, or the words for what the database fills in. */
-    public static String defaultInWords(Expression expression) {
+    public static String defaultInWords(Expression<ColumnRef> expression) {
         String text = expression.toString();
         return FUNCTIONS.entrySet().stream()
                 .filter(e -> e.getValue().equals(text))

@@ -21,7 +21,7 @@ final class DependencyLine {
         this.ids = ids;
     }
 
-    /** line = [ NOUN ":" ] names "->" names [ "." ] */
+    /** line = [ NOUN ":" ] names ( "->" | "->>" ) names [ "." ] */
     Understanding read(String text) {
         String masked = Quoted.masked(text);
         int colon = masked.indexOf(':');
@@ -34,15 +34,18 @@ final class DependencyLine {
                         .orElseThrow(() -> new Misunderstanding(
                                 0, colon, "there is no entity called " + text.substring(0, colon) + " yet"));
         int arrow = masked.indexOf("->");
+        boolean multivalued = masked.startsWith("->>", arrow);
+        int behind = arrow + (multivalued ? 3 : 2);
         String stripped = text.stripTrailing();
         int end = stripped.endsWith(".") ? stripped.length() - 1 : stripped.length();
         var names = new PartNames(design, owner);
         List<KeyPart> from = names.read(text, colon + 1, arrow);
-        List<KeyPart> to = names.read(text, arrow + 2, end);
+        List<KeyPart> to = names.read(text, behind, end);
         return new Understanding.Understood(
-                new Edits(design, ids).addDependency(owner, from, to),
-                text.substring(colon + 1, arrow).strip() + " decides "
-                        + text.substring(arrow + 2, end).strip(),
+                new Edits(design, ids).addDependency(owner, from, to, multivalued),
+                text.substring(colon + 1, arrow).strip()
+                        + (multivalued ? " decides which all " : " decides ")
+                        + text.substring(behind, end).strip(),
                 Optional.of(owner));
     }
 }

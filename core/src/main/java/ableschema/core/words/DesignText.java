@@ -2,6 +2,8 @@ package ableschema.core.words;
 
 import static java.util.stream.Collectors.joining;
 
+import ableschema.core.design.Reference;
+import ableschema.core.design.Side;
 import ableschema.core.design.Attribute;
 import ableschema.core.design.Body;
 import ableschema.core.design.Cardinality;
@@ -174,7 +176,12 @@ public final class DesignText {
 
     private void sayRelationship(Relationship r) {
         count("pinned name", r.pins().equals(Pins.NONE) ? 0 : 1);
-        count("note on a column", r.carried().size());
+        for (Side side : r.referencedSides()) {
+            Reference reference = r.end(side).reference();
+            count("note on a column", reference.columns().size());
+            count("pinned name", reference.pins().equals(Pins.NONE) ? 0 : 1);
+            count("reference to another key", reference.targetKey().isPresent() ? 1 : 0);
+        }
         if (r.isSubtype()) {
             if (isUsualSubtype(r)) {
                 say(r.id(), Sentence.Part.KINDS, sentences.of(r));
@@ -202,8 +209,8 @@ public final class DesignText {
         return r.first().equals(usualFirst)
                 && r.second().equals(usualSecond)
                 && r.noun().isEmpty()
-                && r.onDelete() == ReferenceAction.RESTRICT
-                && r.onUpdate() == ReferenceAction.RESTRICT
+                && r.reference().onDelete() == ReferenceAction.NO_ACTION
+                && r.reference().onUpdate() == ReferenceAction.NO_ACTION
                 && !design.at(r.second()).body().key().isEmpty();
     }
 
@@ -257,7 +264,7 @@ public final class DesignText {
             names.listed(body.key())
                     .ifPresentOrElse(
                             parts ->
-                                    say(owner, Sentence.Part.KEYS, "Each " + called + " is told by its " + parts + "."),
+                                    say(owner, Sentence.Part.KEYS, "Each " + called + " is identified by its " + parts + "."),
                             () -> count("key", 1));
         }
         for (Unique unique : body.uniques()) {
@@ -283,7 +290,7 @@ public final class DesignText {
         Optional<String> to = names.withCommas(dependency.to());
         if (from.isPresent() && to.isPresent()) {
             String start = Character.toUpperCase(called.charAt(0)) + called.substring(1);
-            say(owner, dependency.id(), Sentence.Part.DEPENDENCIES, start + ": " + from.get() + " -> " + to.get());
+            say(owner, dependency.id(), Sentence.Part.DEPENDENCIES, start + ": " + from.get() + (dependency.multivalued() ? " ->> " : " -> ") + to.get());
         } else {
             count("dependency", 1);
         }

@@ -25,7 +25,7 @@ import java.util.regex.Pattern;
 /** Reads the sentences that say one thing of one owner: its kind, its key, what is unique in it, what it is a kind of. */
 final class FactSentence {
 
-    private static final Pattern TOLD = pattern("each (?<noun>.+?) is told by its (?<list>.+)");
+    private static final Pattern IDENTIFIED = pattern("each (?<noun>.+?) is (?:identified|told) by its (?<list>.+)");
     private static final Pattern SHARE = pattern("no two (?<noun>.+?) share their (?<list>.+)");
     private static final Pattern KIND_OF =
             pattern("(?:an? |each )?(?<noun>.+?) is an? kind of (?<general>.+?)(?<one> \\(in one table\\))?\\.?\\s*");
@@ -56,7 +56,7 @@ final class FactSentence {
         return matched(PLURAL, text, masked)
                 .map(this::plural)
                 .or(() -> matched(ABOUT, text, masked).map(this::about))
-                .or(() -> matched(TOLD, text, masked).map(this::told))
+                .or(() -> matched(IDENTIFIED, text, masked).map(this::told))
                 .or(() -> matched(SHARE, text, masked).map(this::share))
                 .or(() -> matched(KIND_OF, text, masked).map(this::kindOf))
                 .or(() -> masked.stripLeading().toLowerCase(Locale.ROOT).startsWith("each ") || masked.contains("->")

@@ -1,5 +1,10 @@
 package ableschema.core.words;
 
+import java.util.EnumMap;
+import java.util.function.Function;
+import java.util.Map;
+import ableschema.core.design.Reference;
+import java.util.Set;
 import ableschema.core.design.End;
 import ableschema.core.design.Relationship;
 import ableschema.core.design.Side;
@@ -17,10 +22,18 @@ import java.util.Optional;
  */
 record RelationshipOptions(String before, List<Option> options) {
 
-    private static final String EXPECTED =
-            "expected 'called', 'first as', 'second as', 'on delete' or 'on update' with what belongs to it";
-    private static final List<String> STARTS =
-            List.of("called ", "first as ", "second as ", "on delete ", "on update ");
+    private static final String EXPECTED = "expected 'called', 'first as', 'second as', 'on delete' or 'on update',"
+            + " which 'first' or 'second' may stand before, with what belongs to it";
+    private static final List<String> STARTS = List.of(
+            "called ",
+            "first as ",
+            "second as ",
+            "on delete ",
+            "on update ",
+            "first on delete ",
+            "first on update ",
+            "second on delete ",
+            "second on update ");
 
     /** One option and where it stands in the line. */
     record Option(String start, String rest, int at, int end) {}
@@ -68,7 +81,7 @@ record RelationshipOptions(String before, List<Option> options) {
         return r.withNoun("")
                 .with(Side.FIRST, r.first().withRole(""))
                 .with(Side.SECOND, r.second().withRole(""))
-                .withActions(ReferenceAction.RESTRICT, ReferenceAction.RESTRICT);
+                .withActions(ReferenceAction.NO_ACTION, ReferenceAction.NO_ACTION);
     }
 
     private static Relationship applied(Relationship r, Side side, Option option) {
@@ -77,9 +90,31 @@ record RelationshipOptions(String before, List<Option> options) {
             case "called" -> r.withNoun(said);
             case "first as" -> r.with(side, r.end(side).withRole(said));
             case "second as" -> r.with(side.other(), r.end(side.other()).withRole(said));
-            case "on delete" -> r.withActions(action(option), r.onUpdate());
-            default -> r.withActions(r.onDelete(), action(option));
+            case "on delete" -> acting(r, option, List.of(Side.values()));
+            case "on update" -> acting(r, option, List.of(Side.values()));
+            default -> acting(r, option, List.of(option.start().startsWith("first") ? side : side.other()));
         };
+    }
+
+    /** The relationship with what happens on delete or update of those of these ends that are referred to. */
+    private static Relationship acting(Relationship r, Option option, List<Side> sides) {
+        List<Side> referenced = r.referencedSides().stream().filter(sides::contains).toList();
+        if (referenced.isEmpty()) {
+            throw new Misunderstanding(option.at(), option.end(), "nothing refers to this side of the relationship");
+        }
+        ReferenceAction action = action(option);
+        Relationship changed = r;
+        for (Side side : referenced) {
+            Reference reference = changed.end(side).reference();
+            changed = changed.with(
+                    side,
+                    changed.end(side)
+                            .with(
+                                    option.start().endsWith("delete")
+                                            ? reference.withActions(action, reference.onUpdate())
+                                            : reference.withActions(reference.onDelete(), action)));
+        }
+        return changed;
     }
 
     private static ReferenceAction action(Option option) {
@@ -90,7 +125,7 @@ record RelationshipOptions(String before, List<Option> options) {
             }
         }
         throw new Misunderstanding(
-                option.at(), option.end(), "expected restrict, cascade, set null or set default, not '" + said + "'");
+                option.at(), option.end(), "expected no action, restrict, cascade, set null or set default, not '" + said + "'");
     }
 
     private static String words(ReferenceAction action) {
@@ -105,13 +140,23 @@ record RelationshipOptions(String before, List<Option> options) {
         }
         role(r.first()).ifPresent(role -> said.add("first as " + role));
         role(r.second()).ifPresent(role -> said.add("second as " + role));
-        if (r.onDelete() != ReferenceAction.RESTRICT) {
-            said.add("on delete " + words(r.onDelete()));
-        }
-        if (r.onUpdate() != ReferenceAction.RESTRICT) {
-            said.add("on update " + words(r.onUpdate()));
-        }
+        sayActions("on delete ", r, Reference::onDelete, said);
+        sayActions("on update ", r, Reference::onUpdate, said);
         return said.isEmpty() ? "" : " (" + String.join("; ", said) + ")";
+    }
+
+    private static void sayActions(
+            String when, Relationship r, Function<Reference, ReferenceAction> action, List<String> said) {
+        Map<Side, ReferenceAction> actions = new EnumMap<>(Side.class);
+        r.referencedSides().forEach(side -> actions.put(side, action.apply(r.end(side).reference())));
+        if (Set.copyOf(actions.values()).size() == 1) {
+            actions.values().stream()
+                    .distinct()
+                    .filter(each -> each != ReferenceAction.NO_ACTION)
+                    .forEach(each -> said.add(when + words(each)));
+        } else {
+            actions.forEach((side, each) -> said.add((side == Side.FIRST ? "first " : "second ") + when + words(each)));
+        }
     }
 
     private static Optional<String> role(End end) {

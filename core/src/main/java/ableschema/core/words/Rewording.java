@@ -96,7 +96,7 @@ final class Rewording {
                 before.dependencies(),
                 after.dependencies(),
                 dependency -> dependency.id().equals(said.thing()),
-                (old, added) -> new Dependency(old.id(), added.from(), added.to()));
+                (old, added) -> new Dependency(old.id(), added.from(), added.to(), added.multivalued()));
         return after.withUniques(uniques).withDependencies(dependencies);
     }
 

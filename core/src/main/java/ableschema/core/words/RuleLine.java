@@ -15,7 +15,7 @@ import java.util.regex.Pattern;
  * <pre>
  * Each hive stands in exactly one apiary; each apiary shelters any number of hives.
  * Each hive has code (key), colour, installed on: date.
- * Each hive is told by its apiary and stand no.
+ * Each hive is identified by its apiary and stand no.
  * An apiary is a place: A spot where hives stand.
  * hive code, visited on -> keeper no
  * </pre>

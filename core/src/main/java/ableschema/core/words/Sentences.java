@@ -1,5 +1,6 @@
 package ableschema.core.words;
 
+import ableschema.core.design.Cardinality;
 import ableschema.core.design.Attribute;
 import ableschema.core.design.ColumnRef;
 import ableschema.core.design.Design;
@@ -20,7 +21,7 @@ public final class Sentences {
 
     /** What would be taken for another sentence, or for a slip of the words for how many. */
     private static final Pattern MISLEADING = Pattern.compile(
-            "\\beach\\b|^has | has\\b|^is told by|^is an? kind of|\\bat \\S{3,6}$|\\b[ex]x?\\S*c\\S*t\\S*$|^"
+            "\\beach\\b|^has | has\\b|^is (?:identified|told) by|^is an? kind of|\\bat \\S{3,6}$|\\b[ex]x?\\S*c\\S*t\\S*$|^"
                     + RelationshipSentence.UNSAID_VERB + "$",
             Pattern.CASE_INSENSITIVE);
 
@@ -58,7 +59,8 @@ public final class Sentences {
 
     /** The entity at an end as the object of a sentence, in the number that its cardinality asks for. */
     public String noun(End end) {
-        return end.cardinality().isMany() ? nouns.many(design.at(end)) : name(end);
+        boolean many = end.cardinality().isMany() && !end.cardinality().equals(Cardinality.AT_LEAST_ONE);
+        return many ? nouns.many(design.at(end)) : name(end);
     }
 
     private String verb(End subject) {
@@ -80,12 +82,12 @@ public final class Sentences {
         return nouns.one(design.at(end));
     }
 
-    /** What tells one instance from another: "Each hive is told by its apiary and stand no."; empty without a key. */
+    /** What tells one instance from another: "Each hive is identified by its apiary and stand no."; empty without a key. */
     public String key(Entity entity) {
         List<KeyPart> key = entity.body().key();
         return key.isEmpty()
                 ? ""
-                : "Each " + nouns.one(entity) + " is told by its "
+                : "Each " + nouns.one(entity) + " is identified by its "
                         + new PartNames(design, entity.id())
                                 .listed(key)
                                 .orElseGet(() ->

@@ -4,6 +4,7 @@ import static ableschema.core.DesignFixture.design;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import ableschema.core.sql.dialect.Dialects;
 import ableschema.core.DesignFixture;
 import ableschema.core.design.Design;
 import ableschema.core.design.EntityKind;
@@ -11,7 +12,6 @@ import ableschema.core.design.Id;
 import ableschema.core.design.IdSource;
 import ableschema.core.design.Question;
 import ableschema.core.document.Document;
-import ableschema.core.sql.Dialects;
 import ableschema.core.store.DocumentFile;
 import java.nio.file.Path;
 import java.util.LinkedHashMap;
@@ -41,7 +41,7 @@ class BriefTest {
                         .orElseThrow()
                         .id())
                 .toList();
-        return Answer.of(new Question(ANY, "?", ids), document.schema(), Dialects.POSTGRESQL);
+        return Answer.of(new Question(ANY, "?", ids), document.mapping(), Dialects.POSTGRESQL);
     }
 
     @Test
@@ -182,10 +182,10 @@ class BriefTest {
         Document parked = demo.with(demo.design().with(queen.withParked(true)));
         Document back = parked.with(parked.design().with(queen.withParked(false)));
 
-        assertThat(parked.schema().table("queen")).isEmpty();
-        assertThat(parked.schema().table("hive").orElseThrow().column("queen_ring"))
+        assertThat(parked.mapping().schema().table("queen")).isEmpty();
+        assertThat(parked.mapping().schema().table("hive").orElseThrow().column("queen_ring"))
                 .isEmpty();
         assertThat(back.design()).isEqualTo(demo.design());
-        assertThat(back.schema()).isEqualTo(demo.schema());
+        assertThat(back.mapping().schema()).isEqualTo(demo.mapping().schema());
     }
 }

@@ -4,6 +4,7 @@ import static ableschema.core.DesignFixture.design;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import ableschema.core.expression.Expression;
 import ableschema.core.DesignFixture;
 import ableschema.core.edit.Edits;
 import ableschema.core.edit.Remove;
@@ -200,14 +201,14 @@ class DesignTest {
 
     @Test
     void expressions_keep_columns_and_braces_apart() {
-        Expression expression = Expression.parse("{a:k3f9q2} in ('{{', '}}') and 1 < 2");
+        Expression<ColumnRef> expression = Expression.parse("{a:k3f9q2} in ('{{', '}}') and 1 < 2", ColumnRef::parse);
 
         assertThat(expression.columns()).containsExactly(ColumnRef.parse("a:k3f9q2"));
         assertThat(expression.written(ref -> "colour")).isEqualTo("colour in ('{', '}') and 1 < 2");
-        assertThat(Expression.parse(expression.toString()).written(ref -> "x"))
+        assertThat(Expression.parse(expression.toString(), ColumnRef::parse).written(ref -> "x"))
                 .isEqualTo(expression.written(ref -> "x"));
-        assertThatThrownBy(() -> Expression.parse("{a:k3f9q2")).hasMessageContaining("a brace stands alone");
-        assertThatThrownBy(() -> Expression.parse("{colour} > 1")).hasMessageContaining("'colour' is no id");
+        assertThatThrownBy(() -> Expression.parse("{a:k3f9q2", ColumnRef::parse)).hasMessageContaining("a brace stands alone");
+        assertThatThrownBy(() -> Expression.parse("{colour} > 1", ColumnRef::parse)).hasMessageContaining("'colour' is no id");
     }
 
     @ParameterizedTest
@@ -228,10 +229,10 @@ class DesignTest {
             String type, String words, String sql, String good, String bad) {
         var attribute = Attribute.named(Id.parse("a:000001"), "x").withType(DataTypes.parse(type));
         Condition condition = ConditionText.read(attribute, words).orElseThrow();
-        Expression expression = condition.expression(attribute.type());
+        Expression<ColumnRef> expression = condition.expression(attribute.type());
 
         assertThat(expression).hasToString(sql);
-        Condition found = Condition.read(Expression.parse(sql)).orElseThrow();
+        Condition found = Condition.read(Expression.parse(sql, ColumnRef::parse)).orElseThrow();
         assertThat(found.holdsFor(attribute.type(), good)).isTrue();
         assertThat(found.holdsFor(attribute.type(), bad)).isFalse();
         assertThat(ConditionText.read(attribute, found.inWords()))

@@ -3,6 +3,8 @@ package ableschema.core.document;
 import static ableschema.core.DesignFixture.design;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import ableschema.core.rows.DesignScript;
+import ableschema.core.sql.dialect.Dialects;
 import ableschema.core.brief.BriefEdits;
 import ableschema.core.design.Attribute;
 import ableschema.core.design.Cardinality;
@@ -19,8 +21,6 @@ import ableschema.core.edit.Edits;
 import ableschema.core.edit.MoveCards;
 import ableschema.core.mapping.NameStyle;
 import ableschema.core.mapping.NamingRules;
-import ableschema.core.sql.Dialects;
-import ableschema.core.sql.ScriptWriter;
 import ableschema.core.store.DocumentFile;
 import ableschema.core.types.DataTypes;
 import ableschema.core.words.ConditionText;
@@ -122,10 +122,10 @@ class HistoryTest {
     }
 
     private static String sql(Document document) {
-        return document.schema().undecided().isEmpty()
-                ? ScriptWriter.definitions(document.schema(), Dialects.POSTGRESQL)
+        return document.mapping().undecided().isEmpty()
+                ? DesignScript.definitions(document.mapping(), Dialects.POSTGRESQL)
                         .text()
-                : document.schema().undecided().toString();
+                : document.mapping().undecided().toString();
     }
 
     @Test

@@ -3,6 +3,8 @@ package ableschema.core.edit;
 import static ableschema.core.DesignFixture.design;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import ableschema.core.rows.DesignScript;
+import ableschema.core.sql.dialect.Dialects;
 import ableschema.core.DesignFixture;
 import ableschema.core.design.Id;
 import ableschema.core.design.SubtypeLayout;
@@ -10,8 +12,6 @@ import ableschema.core.document.Document;
 import ableschema.core.document.Position;
 import ableschema.core.schema.Column;
 import ableschema.core.schema.Table;
-import ableschema.core.sql.Dialects;
-import ableschema.core.sql.ScriptWriter;
 import ableschema.core.store.DocumentFile;
 import java.nio.file.Path;
 import java.util.List;
@@ -73,7 +73,7 @@ class AlternativesTest {
                 .extracting(AlternativesTest::said)
                 .containsExactly("colony(code set_up_on kind frames taken_at keeper_no)");
         Document one = both.get(1).edit().applyTo(KINDS.document());
-        String sql = ScriptWriter.definitions(one.schema(), Dialects.POSTGRESQL)
+        String sql = DesignScript.definitions(one.mapping(), Dialects.POSTGRESQL)
                 .text()
                 .replaceAll("\\s+", " ");
         assertThat(sql)
@@ -100,7 +100,7 @@ class AlternativesTest {
         assertThat(twice.design().entity("Hive 2")).isPresent();
         assertThat(twice.design().relationships()).hasSize(11);
         assertThat(elsewhere.design().sameMeaning(fragment.design())).isEmpty();
-        assertThat(elsewhere.schema().table("hive").orElseThrow().columns()).hasSize(5);
+        assertThat(elsewhere.mapping().schema().table("hive").orElseThrow().columns()).hasSize(5);
     }
 
     @Test

@@ -103,7 +103,7 @@ class KeyCandidatesTest {
                     named(candidates(start.document(), "Log"), choice).choice().applyTo(start.document());
 
             assertThat(RowJudge.judge(chosen.design())).isEmpty();
-            assertThat(chosen.schema()
+            assertThat(chosen.mapping().schema()
                             .table("log")
                             .orElseThrow()
                             .primaryKey()
@@ -121,7 +121,7 @@ class KeyCandidatesTest {
                 .get(1)
                 .choice()
                 .applyTo(made.document());
-        Table hive = chosen.schema().table("hive").orElseThrow();
+        Table hive = chosen.mapping().schema().table("hive").orElseThrow();
 
         assertThat(hive.primaryKey().orElseThrow().columns()).containsExactly("ring");
         assertThat(hive.uniques()).extracting(Table.UniqueConstraint::columns).containsExactly(List.of("code"));
@@ -152,14 +152,14 @@ class KeyCandidatesTest {
                 .get(0)
                 .choice()
                 .applyTo(made.document());
-        assertThat(chosen.schema()
+        assertThat(chosen.mapping().schema()
                         .table("hive")
                         .orElseThrow()
                         .primaryKey()
                         .orElseThrow()
                         .columns())
                 .containsExactly("apiary_code", "stand_no");
-        assertThat(chosen.schema()
+        assertThat(chosen.mapping().schema()
                         .table("hive")
                         .orElseThrow()
                         .column("stand_no")

@@ -3,6 +3,7 @@ package ableschema.core.mapping;
 import static ableschema.core.DesignFixture.design;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import ableschema.core.schema.TableName;
 import ableschema.core.DesignFixture;
 import ableschema.core.design.Cardinality;
 import ableschema.core.design.KeyPart;
@@ -12,9 +13,7 @@ import ableschema.core.edit.ChangeEntity;
 import ableschema.core.edit.Edits;
 import ableschema.core.edit.PutRelationship;
 import ableschema.core.schema.Column;
-import ableschema.core.schema.ForeignKey;
 import ableschema.core.schema.Table;
-import ableschema.core.types.DataType;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 
@@ -26,7 +25,7 @@ class MappingTest {
             "Each hive stands in exactly one apiary; each apiary shelters any number of hives.");
 
     private static Table table(DesignFixture fixture, String name) {
-        return fixture.document().schema().table(name).orElseThrow();
+        return fixture.document().mapping().schema().table(name).orElseThrow();
     }
 
     private static List<String> columns(Table table) {
@@ -40,7 +39,7 @@ class MappingTest {
         Table hive = table(APIARIES, "hive");
 
         assertThat(columns(hive)).containsExactly("stand_no whole 500", "colour text 20 null", "apiary_code text 6");
-        assertThat(hive.foreignKeys().get(0).target()).isEqualTo("apiary");
+        assertThat(hive.foreignKeys().get(0).target()).isEqualTo(TableName.of("apiary"));
         assertThat(hive.foreignKeys().get(0).name()).isEqualTo("hive_stands_in_apiary");
         assertThat(hive.indexes()).extracting(Table.TableIndex::name).containsExactly("hive_apiary_code_index");
     }
@@ -81,9 +80,9 @@ class MappingTest {
         DesignFixture named = made.with(
                 new PutRelationship(mentors.with(Side.FIRST, mentors.first().withRole("mentor")), "name the role"));
 
-        assertThat(columns(table(named, "keeper"))).containsExactly("keeper_no counted 101", "mentor_no whole null");
+        assertThat(columns(table(named, "keeper"))).containsExactly("keeper_no whole", "mentor_no whole null");
         assertThat(columns(table(made, "keeper")))
-                .containsExactly("keeper_no counted 101", "mentors_keeper_no whole null");
+                .containsExactly("keeper_no whole", "mentored_by_keeper_no whole null");
     }
 
     @Test
@@ -94,7 +93,7 @@ class MappingTest {
         Table junction = table(made, "apiary_plant");
 
         assertThat(junction.primaryKey().orElseThrow().columns()).containsExactly("apiary_code", "plant_name");
-        assertThat(junction.foreignKeys()).extracting(ForeignKey::target).containsExactly("apiary", "plant");
+        assertThat(junction.foreignKeys()).extracting(key -> key.target().name()).containsExactly("apiary", "plant");
         assertThat(junction.indexes())
                 .extracting(Table.TableIndex::name)
                 .containsExactly("apiary_plant_plant_name_index");
@@ -120,7 +119,7 @@ class MappingTest {
                 "Each hive stands in exactly one apiary; each apiary shelters any number of hives.");
 
         assertThat(columns(table(open, "hive"))).containsExactly("stand_no whole", "apiary undecided");
-        assertThat(open.document().schema().undecided())
+        assertThat(open.document().mapping().undecided())
                 .containsExactlyInAnyOrder(
                         "Apiary: name has no type yet", "Hive: Apiary refers to an entity that has no key yet");
     }
@@ -136,7 +135,7 @@ class MappingTest {
                 .with(f -> new Edits(f.design(), f.ids())
                         .setIdentifying(f.design().relationships().get(1), true));
 
-        assertThat(circle.document().schema().undecided()).isNotEmpty();
+        assertThat(circle.document().mapping().undecided()).isNotEmpty();
     }
 
     @Test
@@ -162,7 +161,8 @@ class MappingTest {
         assertThat(columns(table(renumbered, "hive")))
                 .contains("apiary_no whole")
                 .doesNotContain("apiary_code text 6");
-        assertThat(table(renumbered, "hive").columns()).noneMatch(c -> c.type() instanceof DataType.Counted);
+        assertThat(table(renumbered, "hive").columns())
+                .noneMatch(c -> c.identity().isPresent());
     }
 
     @Test
@@ -173,8 +173,9 @@ class MappingTest {
         Table table = table(pinned, "tblHive");
 
         assertThat(table.namespace()).isEqualTo("bees");
-        assertThat(table.origin()).isEqualTo(hive.id());
-        assertThat(table.column("apiary_code").orElseThrow().origin())
+        Trace trace = pinned.document().mapping().trace();
+        assertThat(trace.owner(table)).isEqualTo(hive.id());
+        assertThat(trace.origin(table, table.column("apiary_code").orElseThrow()))
                 .isEqualTo(APIARIES.design().relationships().get(0).id());
     }
 }

@@ -3,8 +3,9 @@ package ableschema.core.mapping;
 import static ableschema.core.DesignFixture.design;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import ableschema.core.design.Reference;
+import ableschema.core.design.ReferenceColumn;
 import ableschema.core.DesignFixture;
-import ableschema.core.design.CarriedColumn;
 import ableschema.core.design.ForeignColumn;
 import ableschema.core.design.Relationship;
 import ableschema.core.design.Side;
@@ -51,8 +52,7 @@ class NamingTest {
         DesignFixture made = design("Each thing has no: whole (key).");
         var renamed = made.design().with(made.entity("Thing").withName(entity));
 
-        assertThat(Mapping.of(renamed, new NamingRules(NameStyle.SNAKE, true, true))
-                        .tables()
+        assertThat(Mapping.of(renamed, new NamingRules(NameStyle.SNAKE, true, true)).schema().tables()
                         .get(0)
                         .name())
                 .isEqualTo(table);
@@ -96,7 +96,7 @@ class NamingTest {
                 "Each hive has code: text 6 (key).",
                 "Each hive key has code: text 6 (key).",
                 "Each hive has ring: text 8 (unique), \"ring!\": text 8 (unique).");
-        Schema schema = made.document().schema();
+        Schema schema = made.document().mapping().schema();
         List<String> names = schema.tables().stream()
                 .flatMap(t -> Stream.concat(
                         Stream.of(t.name()),
@@ -118,8 +118,14 @@ class NamingTest {
         var column = new ForeignColumn(
                 stands.ref(Side.SECOND), made.attribute("Apiary", "code").ref());
         DesignFixture named = made.with(new PutRelationship(
-                stands.withCarried(List.of(new CarriedColumn(column, "standplace", "where it stands"))), "name"));
-        Table hive = named.document().schema().table("hive").orElseThrow();
+                stands.with(
+                        Side.SECOND,
+                        stands.second()
+                                .with(Reference.USUAL.with(ReferenceColumn.to(column.target())
+                                        .withName("standplace")
+                                        .withComment("where it stands")))),
+                "name"));
+        Table hive = named.document().mapping().schema().table("hive").orElseThrow();
 
         assertThat(hive.column("standplace").orElseThrow().comment()).isEqualTo("where it stands");
         assertThat(hive.foreignKeys().get(0).columns()).containsExactly("standplace");
@@ -132,16 +138,16 @@ class NamingTest {
                 "Each visit has no: whole (key).",
                 "Each visit is made by exactly one keeper; each keeper makes any number of visits.",
                 "Each visit is checked by at most one keeper; each keeper checks any number of visits.");
-        Table visit = made.document().schema().table("visit").orElseThrow();
+        Table visit = made.document().mapping().schema().table("visit").orElseThrow();
 
-        assertThat(visit.columns()).extracting(Column::name).containsExactly("no", "keeper_no", "keeper_no_2");
+        assertThat(visit.columns()).extracting(Column::name).containsExactly("no", "made_by_keeper_no", "checked_by_keeper_no");
         assertThat(visit.foreignKeys())
                 .extracting(ForeignKey::name)
                 .containsExactly("visit_is_made_by_keeper", "visit_is_checked_by_keeper");
         Relationship checks = made.design().relationships().get(1);
         DesignFixture withRole = made.with(
                 new PutRelationship(checks.with(Side.SECOND, checks.second().withRole("checker")), "name the role"));
-        assertThat(withRole.document().schema().table("visit").orElseThrow().columns())
+        assertThat(withRole.document().mapping().schema().table("visit").orElseThrow().columns())
                 .extracting(Column::name)
                 .containsExactly("no", "keeper_no", "checker_no");
     }
@@ -153,8 +159,7 @@ class NamingTest {
                 "Each hive has no: whole (key).",
                 "Each hive stands in exactly one apiary; each apiary shelters any number of hives.");
 
-        assertThat(Mapping.of(made.design(), new NamingRules(NameStyle.SNAKE, false, false))
-                        .table("hive")
+        assertThat(Mapping.of(made.design(), new NamingRules(NameStyle.SNAKE, false, false)).schema().table("hive")
                         .orElseThrow()
                         .indexes())
                 .isEmpty();

@@ -51,7 +51,7 @@ class DecomposeTest {
         Document document = fieldLog();
         Document apart = new Decompose(proposal(document, "Field log", NormalForm.THIRD)).applyTo(document);
 
-        assertThat(apart.schema().tables().stream().map(DecomposeTest::described))
+        assertThat(apart.mapping().schema().tables().stream().map(DecomposeTest::described))
                 .containsExactlyInAnyOrder(
                         "apiary[apiary, landowner] key [apiary] to []",
                         "hive[hive_code, apiary] key [hive_code] to [apiary]",
@@ -59,7 +59,7 @@ class DecomposeTest {
                         "field_log[hive_code, visited_on, strength, honey_kg, forage_1, forage_2, keeper_no]"
                                 + " key [hive_code, visited_on] to [hive, keeper]");
         assertThat(RowJudge.judge(apart.design())).isEmpty();
-        assertThat(apart.schema().undecided()).isEmpty();
+        assertThat(apart.mapping().undecided()).isEmpty();
     }
 
     @Test
@@ -126,7 +126,7 @@ class DecomposeTest {
                 .where("Visit", "hive code -> colour", "hive code -> keeper");
         Document apart = new Decompose(proposal(made.document(), "Visit", NormalForm.THIRD)).applyTo(made.document());
 
-        assertThat(apart.schema().tables().stream().map(DecomposeTest::described))
+        assertThat(apart.mapping().schema().tables().stream().map(DecomposeTest::described))
                 .contains(
                         "hive[hive_code, colour, keeper_no] key [hive_code] to [keeper]",
                         "visit[visit_no, hive_code] key [visit_no] to [hive]",
@@ -171,7 +171,7 @@ class DecomposeTest {
                 .where("R", "a, b -> c, d, e", "b, c -> e");
         Document apart = new Decompose(proposal(made.document(), "R", NormalForm.THIRD)).applyTo(made.document());
 
-        Table kept = apart.schema().tables().stream()
+        Table kept = apart.mapping().schema().tables().stream()
                 .filter(t -> t.foreignKeys().size() == 1)
                 .findFirst()
                 .orElseThrow();

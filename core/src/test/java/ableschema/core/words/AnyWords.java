@@ -1,5 +1,6 @@
 package ableschema.core.words;
 
+import ableschema.core.expression.Expression;
 import ableschema.core.design.Attribute;
 import ableschema.core.design.Body;
 import ableschema.core.design.Cardinality;
@@ -11,7 +12,6 @@ import ableschema.core.design.End;
 import ableschema.core.design.EndRef;
 import ableschema.core.design.Entity;
 import ableschema.core.design.EntityKind;
-import ableschema.core.design.Expression;
 import ableschema.core.design.IdKind;
 import ableschema.core.design.IdSource;
 import ableschema.core.design.KeyPart;
@@ -84,7 +84,7 @@ public final class AnyWords {
             "gives; takes",
             "looked at",
             "is a kind of",
-            "is told by its",
+            "is identified by its",
             "\"quotes\"",
             "each",
             "number 3 of");
@@ -143,7 +143,11 @@ public final class AnyWords {
                 body.attributes().stream().map(a -> (KeyPart) a.ref()).toList());
         if (all.size() > 1) {
             body = body.withDependencies(List.of(
-                    new Dependency(ids.next(IdKind.DEPENDENCY), all.subList(0, 1), all.subList(1, all.size()))));
+                    new Dependency(
+                            ids.next(IdKind.DEPENDENCY),
+                            all.subList(0, 1),
+                            all.subList(1, all.size()),
+                            random.nextBoolean())));
             body = body.withUniques(
                     List.of(new Unique(ids.next(IdKind.UNIQUE), all.subList(0, 1 + random.nextInt(2)), Pins.NONE)));
         }
@@ -158,7 +162,7 @@ public final class AnyWords {
         return value.isEmpty() || random.nextBoolean()
                 ? attribute
                 : attribute.withDefault(
-                        Expression.of(new Expression.Text(Expression.literal(attribute.type(), value))));
+                        Expression.of(new Expression.Text<>(Expression.literal(attribute.type(), value))));
     }
 
     private Body ruled(Body body, Attribute attribute) {

@@ -65,7 +65,7 @@ class DesignTextTest {
                 DocumentFile.read(Path.of("../demo/alder-valley.able.json")).design();
         DesignText text = DesignText.of(demo);
 
-        assertThat(text.text()).contains("\nEach hive is told by its apiary and stand no.\n");
+        assertThat(text.text()).contains("\nEach hive is identified by its apiary and stand no.\n");
         assertThat(text.omissions().orElseThrow()).matches("not said in words: .*\\d+ rows.*");
         assertThat(text.notSaid().keySet()).isSubsetOf("row", "index", "question", "purpose", "reason", "judgement");
     }
@@ -124,7 +124,7 @@ class DesignTextTest {
                 "A nuc is a kind of hive (in one table).");
 
         assertThat(made.design().relationships().get(0).subtype()).isEqualTo(SubtypeLayout.ONE_TABLE);
-        assertThat(new Sentences(made.design()).key(made.entity("Nuc"))).isEqualTo("Each nuc is told by its hive.");
+        assertThat(new Sentences(made.design()).key(made.entity("Nuc"))).isEqualTo("Each nuc is identified by its hive.");
     }
 
     @Test

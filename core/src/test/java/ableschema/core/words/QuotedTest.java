@@ -58,8 +58,8 @@ class QuotedTest {
 
         assertThat(r.first().role()).isEqualTo("mentor");
         assertThat(r.second().role()).isEqualTo("pupil");
-        assertThat(r.onDelete()).isEqualTo(ReferenceAction.SET_NULL);
-        assertThat(r.onUpdate()).isEqualTo(ReferenceAction.CASCADE);
+        assertThat(r.reference().onDelete()).isEqualTo(ReferenceAction.SET_NULL);
+        assertThat(r.reference().onUpdate()).isEqualTo(ReferenceAction.CASCADE);
         assertThat(DesignText.of(design(said).design()).text()).contains(said);
     }
 
@@ -68,10 +68,10 @@ class QuotedTest {
             delimiter = '|',
             textBlock =
                     """
-            Each hive stands in exactly one apiary (on delete ^explode^).       | expected restrict, cascade
+            Each hive stands in exactly one apiary (on delete ^explode^).       | expected no action, restrict, cascade
             Each hive stands in exactly one apiary (^nicely^).                  | expected 'called'
             Each hive has code (key; default ^^).                              | expected
-            Each hive is told by its ^ring^.                                    | is no attribute of Hive
+            Each hive is identified by its ^ring^.                                    | is no attribute of Hive
             No two hives share their code and ^ring^.                           | is no attribute of Hive
             ^Swarm^ is set aside.                                               | there is no entity called
             A hive is a kind of ^hive^.                                         | nothing is a kind of itself
@@ -106,10 +106,10 @@ class QuotedTest {
                 "Each keeper has no: whole (key).",
                 "Each hive belongs to exactly one keeper; each keeper owns any number of hives.",
                 "Each hive is looked after by exactly one keeper; each keeper looks after any number of hives.",
-                "Each hive is told by its keeper \"is looked after by\".");
+                "Each hive is identified by its keeper \"is looked after by\".");
 
         assertThat(new Sentences(made.design()).key(made.entity("Hive")))
-                .isEqualTo("Each hive is told by its keeper \"is looked after by\".");
+                .isEqualTo("Each hive is identified by its keeper \"is looked after by\".");
         assertThat(made.entity("Hive")
                         .body()
                         .key()

@@ -150,7 +150,7 @@ class RewordingTest {
     @Test
     void a_rule_on_rows_can_become_the_key() {
         DesignFixture made =
-                changed(HIVES, "No two hives share their row and stand.", "Each hive is told by its row and stand.");
+                changed(HIVES, "No two hives share their row and stand.", "Each hive is identified by its row and stand.");
 
         assertThat(made.entity("Hive").body().key()).hasSize(2);
         assertThat(made.entity("Hive").body().uniques()).isEmpty();

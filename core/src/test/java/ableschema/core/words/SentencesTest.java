@@ -61,7 +61,7 @@ class SentencesTest {
                 .setIdentifying(f.design().relationships().get(0), true));
 
         assertThat(new Sentences(weak.design()).key(weak.entity("Hive")))
-                .isEqualTo("Each hive is told by its apiary and stand no.");
+                .isEqualTo("Each hive is identified by its apiary and stand no.");
         assertThat(DesignText.of(made.design()).text()).contains("\nEach hive has stand no: whole (key), colour.\n");
         assertThat(new Sentences(design("Each hive has colour.").design())
                         .key(design("Each hive has colour.").entity("Hive")))

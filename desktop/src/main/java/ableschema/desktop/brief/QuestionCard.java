@@ -52,7 +52,7 @@ final class QuestionCard extends VBox {
                 Controls.button("drop-" + question.id().code(), "drop", () -> workspace.apply(edits().drop(question)));
         var line = new HBox(8, text, answers, drop);
         line.setAlignment(Pos.CENTER_LEFT);
-        Answer answer = Answer.of(question, workspace.schema(), workspace.dialect());
+        Answer answer = Answer.of(question, workspace.mapping(), workspace.dialect());
         getChildren().addAll(line, state(answer));
         if (open) {
             addChoice();

@@ -126,7 +126,7 @@ public final class FormsBench extends ScrollPane {
                         + (entity.body().dependencies().isEmpty()
                                         && entity.body().key().isEmpty()
                                 ? "no key yet"
-                                : "told by " + Sentences.listed(keys)),
+                                : "identified by " + Sentences.listed(keys)),
                 "note");
         note.setId("forms-keys");
         var space = Controls.space();

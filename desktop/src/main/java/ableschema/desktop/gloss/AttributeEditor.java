@@ -1,9 +1,9 @@
 package ableschema.desktop.gloss;
 
+import ableschema.core.expression.Expression;
 import ableschema.core.design.Attribute;
 import ableschema.core.design.Body;
 import ableschema.core.design.Condition;
-import ableschema.core.design.Expression;
 import ableschema.core.types.DataType;
 import ableschema.core.types.DataTypes;
 import ableschema.core.words.ConditionText;
@@ -106,7 +106,7 @@ final class AttributeEditor extends GridPane {
 
     private void setDefault(String text) {
         if (text.isEmpty() || ConditionText.isFunction(text)) {
-            change(attribute.withDefault(text.isEmpty() ? Expression.NONE : ConditionText.function(text)));
+            change(attribute.withDefault(text.isEmpty() ? Expression.none() : ConditionText.function(text)));
             return;
         }
         try {

@@ -1,5 +1,7 @@
 package ableschema.desktop.gloss;
 
+import ableschema.core.design.ColumnRef;
+import ableschema.core.design.Id;
 import ableschema.core.design.Condition;
 import ableschema.core.design.EndRef;
 import ableschema.core.design.Entity;
@@ -53,10 +55,11 @@ final class ColumnList extends VBox {
         GridPane.setValignment(note, VPos.TOP);
         grid.getStyleClass().add("column-row");
         grid.setId("column-" + column.name());
+        Id origin = workspace.trace().origin(table, column);
         boolean chosen =
-                workspace.chosenProperty().get().filter(column.origin()::equals).isPresent();
+                workspace.chosenProperty().get().filter(origin::equals).isPresent();
         grid.pseudoClassStateChanged(CHOSEN, chosen);
-        Controls.pressable(grid, () -> workspace.choose(column.origin()));
+        Controls.pressable(grid, () -> workspace.choose(origin));
         return grid;
     }
 
@@ -68,7 +71,7 @@ final class ColumnList extends VBox {
 
     private List<String> notes(Column column) {
         var notes = new ArrayList<String>();
-        table.foreignKeyOf(column).ifPresent(key -> notes.add("from " + source(key.origin())));
+        table.foreignKeyOf(column).ifPresent(key -> notes.add("from " + source(workspace.trace().end(table, key))));
         if (notes.isEmpty() && table.isInKey(column)) {
             notes.add("key");
         }
@@ -86,9 +89,11 @@ final class ColumnList extends VBox {
     }
 
     private Optional<Condition> condition(Column column) {
-        return table.checks().stream()
+        ColumnRef ref = workspace.trace().ref(table, column);
+        return workspace.mapping().physical().body(workspace.trace().owner(table)).stream()
+                .flatMap(body -> body.checks().stream())
                 .flatMap(check -> Condition.read(check.expression()).stream())
-                .filter(rule -> rule.column().equals(column.ref()))
+                .filter(rule -> rule.column().equals(ref))
                 .findFirst();
     }
 }

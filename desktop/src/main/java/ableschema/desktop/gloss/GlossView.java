@@ -1,5 +1,7 @@
 package ableschema.desktop.gloss;
 
+import ableschema.core.mapping.Mapping;
+import ableschema.core.mapping.PhysicalDesign;
 import ableschema.core.design.Design;
 import ableschema.core.design.Entity;
 import ableschema.core.design.EntityKind;
@@ -139,10 +141,7 @@ public final class GlossView extends VBox {
 
     /** The table of an entity; of a kind that has none, that of the general entity. */
     private Optional<Table> tableOf(Id entity) {
-        return workspace.schema().tableOf(entity).or(() -> workspace.design().relationships().stream()
-                .filter(r -> r.isSubtype() && r.second().entity().equals(entity))
-                .findFirst()
-                .flatMap(r -> workspace.schema().tableOf(r.first().entity())));
+        return workspace.trace().tableOf(PhysicalDesign.tableHolder(workspace.design(), entity));
     }
 
     private Node heading(Entity entity) {
@@ -234,7 +233,7 @@ public final class GlossView extends VBox {
     private void columnsAndSql(Table table) {
         add(section("COLUMNS", "table " + table.name()));
         if (table.columns().isEmpty()) {
-            add(hint("No attributes yet: press Enter on the card, or type: Each " + table.label()
+            add(hint("No attributes yet: press Enter on the card, or type: Each " + workspace.trace().label(table)
                     + " has name: text 40."));
         } else {
             add(new ColumnList(workspace, table));
@@ -254,11 +253,17 @@ public final class GlossView extends VBox {
 
     private void showSql(Table table) {
         List<Line> lines = lines(workspace.schema(), table);
-        Schema before = workspace.schemaBefore();
-        Set<String> known = before.tableOf(table.origin())
-                .map(earlier -> SqlLines.texts(lines(before, earlier)))
+        Id owner = workspace.trace().owner(table);
+        Mapping before = workspace.mappingBefore();
+        Set<String> known = before.trace()
+                .tableOf(owner)
+                .map(earlier -> SqlLines.texts(lines(before.schema(), earlier)))
                 .orElse(Set.of());
-        sql.show(lines, workspace.chosenProperty().get().filter(id -> !id.equals(table.origin())), known);
+        sql.show(
+                lines,
+                workspace.trace(),
+                workspace.chosenProperty().get().filter(id -> !id.equals(owner)),
+                known);
         var pane = sql.scrolled();
         pane.setPrefHeight(Math.min(420, 24 + lines.size() * 16.5));
         pane.setMinHeight(120);
@@ -283,7 +288,7 @@ public final class GlossView extends VBox {
         add(joined(relationship), AlternativesView.of(workspace, relationship));
         add(new ReasonFields(workspace, relationship.id()));
         Id table = relationship.referencing().orElse(relationship.id());
-        workspace.schema().tableOf(table).ifPresent(this::columnsAndSql);
+        workspace.trace().tableOf(table).ifPresent(this::columnsAndSql);
     }
 
     /** Exactly which columns the relationship joins, in words: "hive.apiary_code = apiary.code". */
@@ -292,7 +297,7 @@ public final class GlossView extends VBox {
         lines.setId("joined-columns");
         for (Table table : workspace.schema().tables()) {
             for (ForeignKey key : table.foreignKeys()) {
-                if (key.origin().relationship().equals(relationship.id())) {
+                if (workspace.trace().end(table, key).relationship().equals(relationship.id())) {
                     for (String joined : key.pairs(table.name())) {
                         Label pair = Controls.text(joined, "type-note");
                         pair.setWrapText(true);
@@ -331,7 +336,7 @@ public final class GlossView extends VBox {
             add(hint(
                     "and " + (design.relationships().size() - MOST_RULES) + " more: choose an entity to read its own"));
         }
-        List<String> undecided = workspace.schema().undecided();
+        List<String> undecided = workspace.mapping().undecided();
         add(section("UNDECIDED", undecided.isEmpty() ? "nothing" : undecided.size() + ""));
         undecided.stream().limit(30).forEach(each -> add(hint(each)));
         if (undecided.isEmpty()) {

@@ -18,12 +18,12 @@ final class ReferenceList extends VBox {
         this.workspace = workspace;
         setId("references");
         for (ForeignKey key : table.foreignKeys()) {
-            add("→ " + key.target() + " by " + String.join(", ", key.columns()), key);
+            add("→ " + key.target() + " by " + String.join(", ", key.columns()), table, key);
         }
         for (Table other : workspace.schema().tables()) {
             for (ForeignKey key : other.foreignKeys()) {
-                if (key.target().equals(table.name())) {
-                    add("← " + other.name() + " by " + String.join(", ", key.columns()), key);
+                if (key.target().equals(table.qualified())) {
+                    add("← " + other.qualified() + " by " + String.join(", ", key.columns()), other, key);
                 }
             }
         }
@@ -33,11 +33,12 @@ final class ReferenceList extends VBox {
         return getChildren().isEmpty();
     }
 
-    private void add(String text, ForeignKey key) {
+    private void add(String text, Table table, ForeignKey key) {
         Label line = Controls.text(text, "type-note");
         line.setWrapText(true);
         line.setMinHeight(Region.USE_PREF_SIZE);
-        Controls.pressable(line, () -> workspace.choose(key.origin().relationship()));
+        Controls.pressable(line, () -> workspace.choose(
+                        workspace.trace().end(table, key).relationship()));
         getChildren().add(line);
     }
 }

@@ -135,13 +135,18 @@ final class RelationshipEditor extends VBox {
         Side referred = relationship.referencedSide().orElse(Side.FIRST);
         boolean optional = !relationship.end(referred).cardinality().isMandatory();
         List<ReferenceAction> actions = optional
-                ? List.of(ReferenceAction.RESTRICT, ReferenceAction.CASCADE, ReferenceAction.SET_NULL)
-                : List.of(ReferenceAction.RESTRICT, ReferenceAction.CASCADE);
+                ? List.of(
+                        ReferenceAction.NO_ACTION,
+                        ReferenceAction.RESTRICT,
+                        ReferenceAction.CASCADE,
+                        ReferenceAction.SET_NULL)
+                : List.of(ReferenceAction.NO_ACTION, ReferenceAction.RESTRICT, ReferenceAction.CASCADE);
         Choice choice = Choice.of(
-                relationship.onDelete(),
+                relationship.reference().onDelete(),
                 actions,
                 this::said,
-                action -> change(relationship.withActions(action, relationship.onUpdate())));
+                action -> change(relationship.withActions(
+                        action, relationship.reference().onUpdate())));
         choice.setId("on-delete");
         return new FlowPane(4, 2, new Label("When " + Sentences.article(name(referred)) + " goes,"), choice);
     }
@@ -149,7 +154,8 @@ final class RelationshipEditor extends VBox {
     private String said(ReferenceAction action) {
         Side holder = relationship.referencedSide().orElse(Side.FIRST).other();
         return switch (action) {
-            case RESTRICT -> "it may not while it is referred to";
+            case NO_ACTION -> "it may not while it is referred to";
+            case RESTRICT -> "it may not, at once, while it is referred to";
             case CASCADE -> "each " + name(holder) + " of it goes too";
             case SET_NULL -> "each " + name(holder) + " of it stays without";
             case SET_DEFAULT -> "each " + name(holder) + " of it gets the default";

@@ -1,5 +1,7 @@
 package ableschema.desktop.gloss;
 
+import ableschema.core.mapping.Mapping;
+import ableschema.core.mapping.Trace;
 import ableschema.core.design.Id;
 import ableschema.core.sql.Line;
 import java.util.ArrayList;
@@ -18,6 +20,7 @@ import org.fxmisc.richtext.StyleClassedTextArea;
 public final class SqlLines extends StyleClassedTextArea {
 
     private List<Line> lines = List.of();
+    private Trace trace = Mapping.NONE.trace();
 
     public SqlLines(Consumer<Id> choose) {
         setEditable(false);
@@ -26,7 +29,7 @@ public final class SqlLines extends StyleClassedTextArea {
         addEventHandler(MouseEvent.MOUSE_CLICKED, event -> {
             int paragraph = getCurrentParagraph();
             if (getSelectedText().isEmpty() && paragraph < lines.size()) {
-                lines.get(paragraph).origins().stream()
+                trace.things(lines.get(paragraph).parts()).stream()
                         .min((a, b) -> Integer.compare(rank(a), rank(b)))
                         .ifPresent(choose);
             }
@@ -53,16 +56,18 @@ public final class SqlLines extends StyleClassedTextArea {
     /**
      * Shows lines.
      *
+     * @param traced leads from the parts that lines speak of to the things of the design
      * @param chosen the thing whose lines are marked
      * @param before the texts that were there before the last edit; others are marked as changed
      */
-    public void show(List<Line> shown, Optional<Id> chosen, Set<String> before) {
+    public void show(List<Line> shown, Trace traced, Optional<Id> chosen, Set<String> before) {
         lines = shown;
+        trace = traced;
         replaceText(String.join("\n", shown.stream().map(Line::text).toList()));
         for (int i = 0; i < shown.size(); i++) {
             var styles = new ArrayList<String>();
             Line line = shown.get(i);
-            if (chosen.filter(line.origins()::contains).isPresent()) {
+            if (chosen.filter(thing -> trace.leads(line.parts(), thing)).isPresent()) {
                 styles.add("of-chosen");
             }
             if (!before.isEmpty() && !before.contains(bare(line.text()))) {

@@ -2,6 +2,7 @@ package ableschema.desktop.keys;
 
 import static ableschema.desktop.controls.Controls.text;
 
+import ableschema.core.mapping.Mapping;
 import ableschema.core.design.Entity;
 import ableschema.core.design.KeyPart;
 import ableschema.core.document.Document;
@@ -9,7 +10,6 @@ import ableschema.core.keys.KeyCandidate;
 import ableschema.core.keys.KeyCandidate.Point;
 import ableschema.core.keys.KeyCandidate.Verdict;
 import ableschema.core.keys.KeyCandidates;
-import ableschema.core.schema.Schema;
 import ableschema.core.words.Nouns;
 import ableschema.core.words.PartNames;
 import ableschema.core.words.Sentences;
@@ -213,9 +213,11 @@ public final class KeysBench extends ScrollPane {
         title.setAlignment(Pos.BASELINE_LEFT);
         box.getChildren().add(title);
         Document after = shown.choice().applyTo(workspace.document());
-        Schema schema = after.schema();
-        boolean referred = schema.tableOf(entity.id())
-                .filter(table -> schema.referencesTo(table).findAny().isPresent())
+        Mapping mapping = after.mapping();
+        boolean referred = mapping.trace()
+                .tableOf(entity.id())
+                .filter(table ->
+                        mapping.schema().referencesTo(table).findAny().isPresent())
                 .isPresent();
         box.getChildren()
                 .add(

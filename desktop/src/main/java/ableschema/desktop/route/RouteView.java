@@ -111,8 +111,8 @@ public final class RouteView extends VBox {
         countBrief();
         int entities = workspace.design().entities().size();
         int untyped = (int) workspace.schema().tables().stream()
-                .flatMap(t -> t.columns().stream())
-                .filter(c -> c.isUndecided() && c.ref() instanceof ColumnRef.Own)
+                .flatMap(t -> t.columns().stream()
+                        .filter(c -> c.isUndecided() && workspace.trace().ref(t, c) instanceof ColumnRef.Own))
                 .count();
         say(Step.DRAW, untyped, untyped > 0 ? untyped + " untyped" : plural(entities, "entity", "entities"));
         int keyless = (int) workspace.design().entities().stream()
@@ -121,7 +121,7 @@ public final class RouteView extends VBox {
         say(Step.KEYS, keyless, keyless > 0 ? keyless + " to choose" : "all chosen");
         int below = belowThird();
         say(Step.FORMS, below, below > 0 ? below + " below 3NF" : "none below 3NF");
-        int undecided = workspace.schema().undecided().size();
+        int undecided = workspace.mapping().undecided().size();
         say(
                 Step.SQL,
                 undecided,
@@ -132,7 +132,7 @@ public final class RouteView extends VBox {
     private void countBrief() {
         List<Question> questions = workspace.design().notes().brief().questions();
         int open = (int) questions.stream()
-                .filter(question -> !Answer.of(question, workspace.schema(), workspace.dialect())
+                .filter(question -> !Answer.of(question, workspace.mapping(), workspace.dialect())
                         .isJoined())
                 .count();
         int asked = EventRules.findings(workspace.design()).size();

@@ -176,7 +176,7 @@ public final class RowsGrid extends VBox {
     }
 
     private String label(Id owner) {
-        return workspace.schema().tableOf(owner).map(t -> t.label()).orElse("");
+        return workspace.design().nameOf(owner);
     }
 
     private void fill(Id owner) {

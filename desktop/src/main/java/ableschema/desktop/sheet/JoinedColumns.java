@@ -1,5 +1,7 @@
 package ableschema.desktop.sheet;
 
+import ableschema.core.mapping.Mapping;
+import ableschema.core.mapping.Trace;
 import ableschema.core.design.Id;
 import ableschema.core.document.Detail;
 import ableschema.core.schema.ForeignKey;
@@ -29,6 +31,8 @@ final class JoinedColumns extends Group {
     private static final double PADDING = 16;
     private static final double[] APART = {14, 28, 48, 72, 100, 140};
 
+    private Trace trace = Mapping.NONE.trace();
+
     JoinedColumns() {
         setMouseTransparent(true);
     }
@@ -37,11 +41,12 @@ final class JoinedColumns extends Group {
         getChildren().clear();
     }
 
-    void show(Id relationship, Schema schema, Picture picture, Detail detail) {
+    void show(Id relationship, Schema schema, Trace traced, Picture picture, Detail detail) {
         getChildren().clear();
+        trace = traced;
         for (Table table : schema.tables()) {
             for (ForeignKey key : table.foreignKeys()) {
-                if (key.origin().relationship().equals(relationship)) {
+                if (trace.end(table, key).relationship().equals(relationship)) {
                     schema.table(key.target()).ifPresent(target -> show(key, table, target, picture, detail));
                 }
             }
@@ -52,8 +57,10 @@ final class JoinedColumns extends Group {
         rows(table, key.columns(), picture, detail);
         rows(target, key.targetColumns(), picture, detail);
         picture.lines().stream()
-                .filter(line -> line.link().relationship().equals(key.origin().relationship()))
-                .filter(line -> joins(line, table.origin(), target.origin()))
+                .filter(line -> line.link()
+                        .relationship()
+                        .equals(trace.end(table, key).relationship()))
+                .filter(line -> joins(line, trace.owner(table), trace.owner(target)))
                 .findFirst()
                 .ifPresent(line -> words(key, table, line, picture));
     }
@@ -65,7 +72,7 @@ final class JoinedColumns extends Group {
     }
 
     private void rows(Table table, List<String> columns, Picture picture, Detail detail) {
-        Optional<PlacedCard> card = Optional.ofNullable(picture.cards().get(table.origin()));
+        Optional<PlacedCard> card = Optional.ofNullable(picture.cards().get(trace.owner(table)));
         card.ifPresent(placed -> placed.marks(detail).stream()
                 .filter(mark -> mark instanceof Mark.Label label && isOneOf(columns, label.text()))
                 .forEach(mark -> row(placed.area(), ((Mark.Label) mark).start())));

@@ -2,13 +2,13 @@ package ableschema.desktop.sql;
 
 import static ableschema.desktop.controls.Controls.button;
 
+import ableschema.core.rows.DesignScript;
+import ableschema.core.sql.dialect.Dialect;
+import ableschema.core.sql.dialect.Dialects;
 import ableschema.core.document.HouseRules;
 import ableschema.core.edit.ChangeRules;
-import ableschema.core.sql.Dialect;
-import ableschema.core.sql.Dialects;
 import ableschema.core.sql.Line;
 import ableschema.core.sql.Script;
-import ableschema.core.sql.ScriptWriter;
 import ableschema.core.store.FileProblem;
 import ableschema.core.store.SafeFile;
 import ableschema.desktop.controls.Controls;
@@ -98,9 +98,9 @@ public final class SqlBench extends VBox {
     }
 
     private void show() {
-        dialects.setValue(workspace.dialect());
+        dialects.setValue(Dialects.named(workspace.dialect().name()).orElse(Dialects.STANDARD));
         verdict.setText("");
-        List<String> undecided = workspace.schema().undecided();
+        List<String> undecided = workspace.mapping().undecided();
         if (!undecided.isEmpty()) {
             script = Optional.empty();
             var list = new VBox(6, new Label("The SQL is written when this is decided:"));
@@ -109,11 +109,11 @@ public final class SqlBench extends VBox {
             return;
         }
         Script written = rows.isSelected()
-                ? ScriptWriter.withRows(workspace.schema(), workspace.design(), workspace.dialect())
-                : ScriptWriter.definitions(workspace.schema(), workspace.dialect());
+                ? DesignScript.withRows(workspace.mapping(), workspace.dialect())
+                : DesignScript.definitions(workspace.mapping(), workspace.dialect());
         script = Optional.of(written);
         List<Line> lines = written.lines().toList();
-        text.show(lines, workspace.chosenProperty().get(), Set.of());
+        text.show(lines, workspace.trace(), workspace.chosenProperty().get(), Set.of());
         var pane = text.scrolled();
         VBox.setVgrow(pane, Priority.ALWAYS);
         place.getChildren().setAll(pane);
@@ -122,7 +122,7 @@ public final class SqlBench extends VBox {
             if (workspace
                     .chosenProperty()
                     .get()
-                    .filter(id -> lines.get(line).origins().contains(id))
+                    .filter(id -> workspace.trace().leads(lines.get(line).parts(), id))
                     .isPresent()) {
                 text.showParagraphAtTop(Math.max(0, i - 2));
                 return;
@@ -136,7 +136,7 @@ public final class SqlBench extends VBox {
         }
         Script tried = script.get();
         Optional<BuiltInEngine> engine = BuiltInEngine.ALL.stream()
-                .filter(e -> e.dialect() == tried.dialect())
+                .filter(e -> e.dialect().name().equals(tried.dialect().name()))
                 .findFirst();
         if (engine.isEmpty()) {
             verdict.setText(

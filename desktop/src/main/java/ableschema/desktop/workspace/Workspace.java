@@ -1,5 +1,7 @@
 package ableschema.desktop.workspace;
 
+import ableschema.core.mapping.Trace;
+import ableschema.core.sql.dialect.Dialect;
 import ableschema.core.design.Design;
 import ableschema.core.design.Entity;
 import ableschema.core.design.Id;
@@ -13,8 +15,6 @@ import ableschema.core.edit.Edits;
 import ableschema.core.edit.MoveCards;
 import ableschema.core.mapping.Mapping;
 import ableschema.core.schema.Schema;
-import ableschema.core.sql.Dialect;
-import ableschema.core.sql.Dialects;
 import ableschema.diagram.layout.AutoLayout;
 import ableschema.diagram.picture.View;
 import java.nio.file.Path;
@@ -42,7 +42,6 @@ public final class Workspace {
     private final Background background = new Background();
     private final ReadOnlyObjectWrapper<Document> document;
     private Mapping mapping;
-    private Schema schema;
     private final ObjectProperty<Optional<Id>> chosen = new SimpleObjectProperty<>(Optional.empty());
     private final ReadOnlyObjectWrapper<Set<Id>> group = new ReadOnlyObjectWrapper<>(Set.of());
     private final BooleanProperty dark = new SimpleBooleanProperty();
@@ -50,7 +49,7 @@ public final class Workspace {
     private final ObjectProperty<Step> step = new SimpleObjectProperty<>(Step.DRAW);
     private final ObjectProperty<View> view = new SimpleObjectProperty<>(View.CONCEPT);
     private final ObjectProperty<Notice> notice = new SimpleObjectProperty<>(Notice.NONE);
-    private Schema before;
+    private Mapping before;
     private History history;
     private Document lastSaved;
     private Optional<Path> file = Optional.empty();
@@ -64,8 +63,7 @@ public final class Workspace {
         this.lastSaved = placed;
         this.document = new ReadOnlyObjectWrapper<>(placed);
         this.mapping = placed.mapping(Mapping.NONE);
-        this.schema = placed.schema(mapping);
-        this.before = schema;
+        this.before = mapping;
     }
 
     /** Something said to the designer at the foot of the window. */
@@ -122,18 +120,27 @@ public final class Workspace {
         return document.get().design();
     }
 
-    /** The tables of the design as it is now. */
+    /** The tables of the design as it is now, with their trace. */
+    public Mapping mapping() {
+        return mapping;
+    }
+
     public Schema schema() {
-        return schema;
+        return mapping.schema();
+    }
+
+    /** Leads from the parts of the tables to the things of the design, and back. */
+    public Trace trace() {
+        return mapping.trace();
     }
 
     /** The tables before the last edit, to show what it changed. */
-    public Schema schemaBefore() {
+    public Mapping mappingBefore() {
         return before;
     }
 
     public Dialect dialect() {
-        return Dialects.named(document().rules().dialect()).orElse(Dialects.POSTGRESQL);
+        return document().dialect();
     }
 
     public Edits edits() {
@@ -185,9 +192,8 @@ public final class Workspace {
                 || !next.rules().equals(current.rules())
                 || !next.title().equals(current.title());
         if (meaning) {
-            before = schema;
+            before = mapping;
             mapping = next.mapping(mapping);
-            schema = next.schema(mapping);
         }
         if (chosen.get().filter(id -> !next.design().knows(id)).isPresent()) {
             chosen.set(Optional.empty());
@@ -216,7 +222,7 @@ public final class Workspace {
         chooseNothing();
         focus.set(Optional.empty());
         show();
-        before = schema;
+        before = mapping;
         document.set(placed);
     }
 

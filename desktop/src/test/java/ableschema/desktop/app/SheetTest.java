@@ -244,7 +244,7 @@ class SheetTest extends WindowFixture {
         assertThat(said(robot))
                 .contains(
                         "Each hive yields any number of harvests; each harvest is taken from exactly one hive.",
-                        "Each harvest is told by its hive and taken on.");
+                        "Each harvest is identified by its hive and taken on.");
         robot.clickOn("#entity-kind").type(KeyCode.DOWN, 4).type(KeyCode.ENTER);
         WaitForAsyncUtils.waitForFxEvents();
         assertThat(entity("Harvest").kind().name()).isEqualTo("thing");

@@ -1,5 +1,8 @@
 package ableschema.diagram.picture;
 
+import ableschema.core.mapping.Mapping;
+import ableschema.core.mapping.Trace;
+import ableschema.core.sql.dialect.Dialect;
 import ableschema.core.design.Attribute;
 import ableschema.core.design.Cardinality;
 import ableschema.core.design.ColumnRef;
@@ -11,12 +14,8 @@ import ableschema.core.design.Id;
 import ableschema.core.design.Relationship;
 import ableschema.core.design.Side;
 import ableschema.core.document.Document;
-import ableschema.core.mapping.PhysicalDesign;
 import ableschema.core.schema.Column;
-import ableschema.core.schema.Schema;
 import ableschema.core.schema.Table;
-import ableschema.core.sql.Dialect;
-import ableschema.core.sql.Dialects;
 import ableschema.core.types.DataType;
 import ableschema.diagram.picture.Card.Entry;
 import ableschema.diagram.picture.Link.LinkEnd;
@@ -102,20 +101,18 @@ public record Contents(List<Card> cards, List<Link> links) {
             int part = entity.body().key().indexOf(attribute.ref());
             if (part >= 0) {
                 String number = keyParts > 1 ? (part + 1) + " " : "";
-                key.add(new Entry(attribute.id(), number + attribute.name(), note(attribute), true));
+                key.add(new Entry(attribute.id(), number + attribute.name(), note(design, attribute), true));
             } else {
                 others.add(new Entry(
-                        attribute.id(), bracketed(attribute.name(), attribute.optional()), note(attribute), false));
+                        attribute.id(), bracketed(attribute.name(), attribute.optional()), note(design, attribute), false));
             }
         }
         String kind = entity.kind().isSaid() ? entity.kind().name() : "";
         return new Card(entity.id(), entity.name(), kind, Ink.of(entity.kind()), design.isWeak(entity), key, others);
     }
 
-    private static String note(Attribute attribute) {
-        return attribute.type() instanceof DataType.Undecided
-                ? ""
-                : attribute.type().toString();
+    private static String note(Design design, Attribute attribute) {
+        return attribute.type() instanceof DataType.Undecided ? "" : design.inWords(attribute.type());
     }
 
     private static String bracketed(String name, boolean optional) {
@@ -144,41 +141,44 @@ public record Contents(List<Card> cards, List<Link> links) {
     }
 
     private static Contents tables(Document document) {
-        Schema schema = document.schema();
-        Design design = PhysicalDesign.of(document.design());
-        Dialect dialect = Dialects.named(document.rules().dialect()).orElse(Dialects.STANDARD);
+        Mapping mapping = document.mapping();
+        Design design = mapping.physical();
+        Dialect dialect = document.dialect();
         var cards = new ArrayList<Card>();
         var links = new ArrayList<Link>();
-        for (Table table : schema.tables()) {
-            cards.add(card(design, table, dialect));
+        for (Table table : mapping.schema().tables()) {
+            Id owner = mapping.trace().owner(table);
+            cards.add(card(design, mapping.trace(), table, dialect));
             // also where a key is still missing, so that there is no foreign key yet
-            design.referencesOf(table.origin()).forEach(end -> design.relationship(end.relationship())
-                    .ifPresent(r -> links.add(link(design, table, r, end.side()))));
+            design.referencesOf(owner).forEach(end -> design.relationship(end.relationship())
+                    .ifPresent(r -> links.add(link(design, owner, r, end.side()))));
         }
         return new Contents(cards, links);
     }
 
-    private static Card card(Design design, Table table, Dialect dialect) {
+    private static Card card(Design design, Trace trace, Table table, Dialect dialect) {
         var key = new ArrayList<Entry>();
         var others = new ArrayList<Entry>();
         for (Column column : table.columns()) {
             boolean inKey = table.isInKey(column);
-            String target =
-                    table.foreignKeyOf(column).map(f -> " ↗ " + f.target()).orElse("");
+            String target = table.foreignKeyOf(column)
+                    .map(f -> " ↗ " + f.target().name())
+                    .orElse("");
             var entry = new Entry(
-                    column.origin(),
+                    trace.origin(table, column),
                     bracketed(column.name(), column.nullable()),
                     dialect.type(column.type()) + target,
                     inKey);
             (inKey ? key : others).add(entry);
         }
-        EntityKind kind = design.entity(table.origin()).map(Entity::kind).orElse(EntityKind.UNSAID);
-        String label = design.entity(table.origin()).isPresent() ? kind.name() : "junction";
-        return new Card(table.origin(), table.name(), label, Ink.of(kind), false, key, others);
+        Id owner = trace.owner(table);
+        EntityKind kind = design.entity(owner).map(Entity::kind).orElse(EntityKind.UNSAID);
+        String label = trace.isJunction(table) ? "junction" : kind.name();
+        return new Card(owner, table.name(), label, Ink.of(kind), false, key, others);
     }
 
     /** @param referred the end of the relationship that the table refers to */
-    private static Link link(Design design, Table table, Relationship relationship, Side referred) {
+    private static Link link(Design design, Id owner, Relationship relationship, Side referred) {
         End target = relationship.end(referred);
         boolean optional = design.isOptional(relationship.ref(referred));
         Cardinality children = relationship.isOneToOne()
@@ -187,7 +187,7 @@ public record Contents(List<Card> cards, List<Link> links) {
         return new Link(
                 relationship.id(),
                 new LinkEnd(target.entity(), optional ? Cardinality.AT_MOST_ONE : Cardinality.EXACTLY_ONE),
-                new LinkEnd(table.origin(), children),
+                new LinkEnd(owner, children),
                 target.verb(),
                 relationship.end(referred.other()).verb(),
                 "",

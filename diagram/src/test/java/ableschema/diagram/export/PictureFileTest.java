@@ -62,7 +62,7 @@ class PictureFileTest {
         demo.design().entities().forEach(entity -> assertThat(concept).contains(entity.name()));
         demo.design().relationships().forEach(r -> assertThat(concept)
                 .containsAnyOf(r.first().verb(), r.second().verb()));
-        demo.schema().tables().forEach(table -> table.columns()
+        demo.mapping().schema().tables().forEach(table -> table.columns()
                 .forEach(column -> assertThat(tables).contains(column.name())));
     }
 

@@ -1,0 +1,100 @@
+package ableschema.core.design;
+
+import java.util.Collections;
+import java.util.EnumSet;
+import java.util.HashSet;
+import java.util.IdentityHashMap;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.Consumer;
+import java.util.stream.Stream;
+
+/** Makes sure that no two things of a design have the same id; after a change it looks only for what is new. */
+final class UsedIds {
+
+    private final Design design;
+
+    UsedIds(Design design) {
+        this.design = design;
+    }
+
+    /** An {@link IllegalArgumentException} names an id that is used twice. */
+    void requireOnce(Optional<Design> before) {
+        requireEachOnce(owners(design));
+        Set<Id> fresh = before.map(this::fresh).orElse(Set.of());
+        if (before.isEmpty() || !fresh.isEmpty()) {
+            var seen = new HashSet<Id>();
+            each(before.isEmpty() ? EnumSet.allOf(IdKind.class) : kinds(fresh), id -> {
+                if (before.isEmpty() || fresh.contains(id)) {
+                    add(seen, id);
+                }
+            });
+        }
+    }
+
+    private static void requireEachOnce(Stream<Id> ids) {
+        var seen = new HashSet<Id>();
+        ids.forEach(id -> add(seen, id));
+    }
+
+    private static void add(Set<Id> seen, Id id) {
+        if (!seen.add(id)) {
+            throw new IllegalArgumentException("two things have the id " + id);
+        }
+    }
+
+    private static Set<IdKind> kinds(Set<Id> ids) {
+        var kinds = EnumSet.noneOf(IdKind.class);
+        ids.forEach(id -> kinds.add(id.kind()));
+        return kinds;
+    }
+
+    /** The ids that stand in changed bodies and stood in none of the bodies that they take the place of. */
+    private Set<Id> fresh(Design before) {
+        Set<Body> unchanged = Collections.newSetFromMap(new IdentityHashMap<>());
+        bodies(before).forEach(unchanged::add);
+        Set<Body> present = Collections.newSetFromMap(new IdentityHashMap<>());
+        bodies(design).forEach(present::add);
+        var all = EnumSet.allOf(IdKind.class);
+        var old = new HashSet<Id>();
+        bodies(before).filter(body -> !present.contains(body)).forEach(body -> each(body, all, old::add));
+        var fresh = new HashSet<Id>();
+        bodies(design).filter(body -> !unchanged.contains(body)).forEach(body -> each(body, all, id -> {
+            if (!old.remove(id)) {
+                add(fresh, id);
+            }
+        }));
+        return fresh;
+    }
+
+    private static Stream<Id> owners(Design design) {
+        return Stream.of(
+                        design.entities().stream().map(Entity::id),
+                        design.relationships().stream().map(Relationship::id),
+                        design.domains().stream().map(Domain::id))
+                .flatMap(ids -> ids);
+    }
+
+    private static Stream<Body> bodies(Design design) {
+        return Stream.concat(
+                        design.entities().stream().map(Entity::body),
+                        design.relationships().stream().map(Relationship::body))
+                .filter(body -> body != Body.EMPTY);
+    }
+
+    private void each(Set<IdKind> kinds, Consumer<Id> seen) {
+        bodies(design).forEach(body -> each(body, kinds, seen));
+    }
+
+    private static void each(Body body, Set<IdKind> kinds, Consumer<Id> seen) {
+        body.attributes().forEach(attribute -> seen.accept(attribute.id()));
+        body.uniques().forEach(unique -> seen.accept(unique.id()));
+        body.checks().forEach(check -> seen.accept(check.id()));
+        body.indexes().forEach(index -> seen.accept(index.id()));
+        body.dependencies().forEach(dependency -> seen.accept(dependency.id()));
+        body.refused().forEach(dependency -> seen.accept(dependency.id()));
+        if (kinds.contains(IdKind.ROW)) {
+            body.rows().forEach(row -> seen.accept(row.id()));
+        }
+    }
+}

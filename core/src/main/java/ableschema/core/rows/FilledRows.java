@@ -1,0 +1,115 @@
+package ableschema.core.rows;
+
+import ableschema.core.design.Attribute;
+import ableschema.core.design.Body;
+import ableschema.core.design.ColumnRef;
+import ableschema.core.design.Design;
+import ableschema.core.design.Entity;
+import ableschema.core.design.Relationship;
+import ableschema.core.design.Row;
+import ableschema.core.expression.Expression;
+import ableschema.core.expression.Token;
+import ableschema.core.schema.Identity;
+import ableschema.core.types.DataType;
+import java.math.BigInteger;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+
+/**
+ * Gives sample rows what the database would fill in by itself where it can be known beforehand: numbers, constant defaults, and
+ * new uuids, so that rows which refer to them can be written.
+ */
+final class FilledRows {
+
+    private FilledRows() {}
+
+    static Design of(Design design) {
+        List<Entity> entities = design.entities().stream()
+                .map(e -> e.withBody(filled(design, e.body())))
+                .toList();
+        List<Relationship> relationships = design.relationships().stream()
+                .map(r -> r.withBody(filled(design, r.body())))
+                .toList();
+        return design.withAll(entities, relationships);
+    }
+
+    private static Body filled(Design design, Body body) {
+        List<Row> rows = body.rows();
+        if (rows.isEmpty()) {
+            return body;
+        }
+        for (Attribute attribute : body.attributes()) {
+            if (attribute.type() instanceof DataType.Counted counted) {
+                rows = numbered(rows, attribute, new Identity(counted.start(), counted.step()));
+            } else {
+                rows = rows.stream()
+                        .map(row -> row.value(attribute.id()).isPresent()
+                                ? row
+                                : filling(design, attribute, row)
+                                        .map(value -> row.with(attribute.id(), value))
+                                        .orElse(row))
+                        .toList();
+            }
+        }
+        return body.withRows(rows);
+    }
+
+    private static Optional<String> filling(Design design, Attribute attribute, Row row) {
+        Optional<String> own = constant(attribute.defaultValue());
+        if (own.isPresent()) {
+            return own;
+        }
+        if (isNewUuid(attribute.defaultValue())) {
+            return Optional.of(UUID.nameUUIDFromBytes(
+                            (row.id() + " " + attribute.id()).getBytes(StandardCharsets.UTF_8))
+                    .toString());
+        }
+        return attribute.filling().isPresent()
+                ? Optional.empty()
+                : design.domain(attribute.type()).flatMap(domain -> constant(domain.defaultValue()));
+    }
+
+    private static boolean isNewUuid(Expression<ColumnRef> expression) {
+        return expression.toString().strip().equalsIgnoreCase("new_uuid()");
+    }
+
+    /** The value of a default that is a literal. */
+    private static <R> Optional<String> constant(Expression<R> expression) {
+        List<Token<R>> tokens = Token.of(expression).stream()
+                .filter(token -> token.kind() != Token.Kind.SPACE)
+                .toList();
+        boolean negative = tokens.size() == 2 && tokens.get(0).is("-") && tokens.get(1).kind() == Token.Kind.NUMBER;
+        if (negative) {
+            return Optional.of("-" + tokens.get(1).text());
+        }
+        boolean literal = tokens.size() == 1
+                && (tokens.get(0).kind() == Token.Kind.STRING
+                        || tokens.get(0).kind() == Token.Kind.NUMBER
+                        || tokens.get(0).is("true")
+                        || tokens.get(0).is("false"));
+        return literal && expression.isStandard() ? Optional.of(tokens.get(0).value()) : Optional.empty();
+    }
+
+    /** Rows without a number get the next ones, in their order. */
+    private static List<Row> numbered(List<Row> rows, Attribute attribute, Identity identity) {
+        Optional<BigInteger> furthest = rows.stream()
+                .flatMap(row -> row.value(attribute.id()).stream())
+                .filter(text -> text.strip().matches("-?\\d{1,18}"))
+                .map(text -> new BigInteger(text.strip()))
+                .reduce((a, b) -> identity.isRising() ? a.max(b) : a.min(b));
+        BigInteger next = furthest.flatMap(identity::after).orElse(BigInteger.valueOf(identity.start()));
+        var numbered = new ArrayList<Row>();
+        for (Row row : rows) {
+            if (row.value(attribute.id()).isPresent()) {
+                numbered.add(row);
+            } else {
+                numbered.add(row.with(attribute.id(), next.toString()));
+                next = next.add(BigInteger.valueOf(identity.step()));
+            }
+        }
+        return numbered;
+    }
+}

@@ -1,0 +1,67 @@
+package ableschema.core.sql;
+
+import ableschema.core.schema.Column;
+import ableschema.core.schema.ForeignKey;
+import ableschema.core.schema.Table;
+import ableschema.core.sql.dialect.Ability;
+import ableschema.core.sql.dialect.Dialect;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Predicate;
+import java.util.stream.Collectors;
+
+/** Writes the foreign keys of one table. */
+record ReferenceClauses(Dialect dialect, Table table, TableNames names, Predicate<ForeignKey> deferred) {
+
+    List<String> clause(ForeignKey key) {
+        boolean matchFull = key.wholeOrEmpty() && isMatchFull(key);
+        return List.of(
+                "CONSTRAINT " + dialect.quoted(key.name()),
+                "  FOREIGN KEY " + dialect.listed(key.columns()),
+                "  REFERENCES " + names.of(key.target()) + " " + dialect.listed(key.targetColumns())
+                        + dialect.referenceEnd(
+                                key, matchFull, deferred.test(key) && dialect.can(Ability.DEFERRED_CONSTRAINTS)));
+    }
+
+    /** MATCH FULL asks for all columns or none, which only goes where none of them must be there. */
+    private boolean isMatchFull(ForeignKey key) {
+        return dialect.can(Ability.MATCH_FULL) && optional(key).size() == key.columns().size();
+    }
+
+    private List<String> optional(ForeignKey key) {
+        return key.columns().stream()
+                .filter(name -> table.column(name).filter(Column::nullable).isPresent())
+                .toList();
+    }
+
+    /** The condition that a reference of several columns is whole or empty, where MATCH FULL does not say it. */
+    Optional<String> wholeOrEmpty(ForeignKey key) {
+        if (!key.wholeOrEmpty() || isMatchFull(key) || !canCheck(key)) {
+            return Optional.empty();
+        }
+        return Optional.of(all(key, " IS NULL") + " OR " + all(key, " IS NOT NULL"));
+    }
+
+    /** Whether a check can speak of the columns of this foreign key. */
+    boolean canCheck(ForeignKey key) {
+        return dialect.can(Ability.CHECK_CHANGED_REFERENCES) || !changes(key);
+    }
+
+    /** Whether the database itself changes columns of this table by this foreign key. */
+    static boolean changes(ForeignKey key) {
+        return switch (key.onDelete()) {
+                    case SET_NULL, SET_DEFAULT -> true;
+                    default -> false;
+                }
+                || switch (key.onUpdate()) {
+                    case CASCADE, SET_NULL, SET_DEFAULT -> true;
+                    default -> false;
+                };
+    }
+
+    private String all(ForeignKey key, String condition) {
+        return optional(key).stream()
+                .map(name -> dialect.column(name) + condition)
+                .collect(Collectors.joining(" AND "));
+    }
+}

@@ -1,0 +1,227 @@
+package ableschema.core.sql;
+
+import ableschema.core.expression.Expression;
+import ableschema.core.schema.Column;
+import ableschema.core.schema.DomainType;
+import ableschema.core.schema.ForeignKey;
+import ableschema.core.schema.Identity;
+import ableschema.core.schema.Part;
+import ableschema.core.schema.Part.Kind;
+import ableschema.core.schema.Schema;
+import ableschema.core.schema.Table;
+import ableschema.core.sql.dialect.Ability;
+import ableschema.core.sql.dialect.Dialect;
+import ableschema.core.sql.dialect.DialectOption;
+import ableschema.core.sql.dialect.Shortfall;
+import ableschema.core.sql.dialect.Traits.Empties;
+import ableschema.core.types.DataType;
+import ableschema.core.types.ReferenceAction;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/** What a dialect cannot say of one table, and what stands instead. */
+final class TableShortfalls {
+
+    private final Dialect dialect;
+    private final Schema schema;
+    private final Table table;
+
+    TableShortfalls(Dialect dialect, Schema schema, Table table) {
+        this.dialect = dialect;
+        this.schema = schema;
+        this.table = table;
+    }
+
+    /** Whether the database hands out the values of this column. */
+    boolean isNumbered(Column column) {
+        if (column.identity().isEmpty() || !dialect.numbers(table, column)) {
+            return false;
+        }
+        return dialect.can(Ability.NUMBER_SEVERAL)
+                || table.columns().stream()
+                                .filter(each -> each.identity().isPresent() && dialect.numbers(table, each))
+                                .findFirst()
+                                .orElse(column)
+                        == column;
+    }
+
+    /** The default of a column as it stands behind DEFAULT: its own, or that of a domain that has no name here. */
+    Optional<String> filled(Column column) {
+        DataType base = schema.resolved(column.type());
+        Expression<String> own = column.defaultValue();
+        Optional<Expression<String>> inherited = dialect.can(Ability.DOMAINS)
+                ? Optional.empty()
+                : schema.domain(column.type()).map(DomainType::defaultValue);
+        Expression<String> expression = own.isPresent() ? own : inherited.orElse(own);
+        return expression.isPresent() && dialect.understands(expression)
+                ? dialect.defaultValue(expression, base)
+                : Optional.empty();
+    }
+
+    /** Whether a check can stand here: it speaks of no column that the database changes by a foreign key. */
+    boolean canCheck(Expression<String> check) {
+        return dialect.can(Ability.CHECK_CHANGED_REFERENCES)
+                || table.foreignKeys().stream()
+                        .filter(ReferenceClauses::changes)
+                        .noneMatch(key -> check.columns().anyMatch(key.columns()::contains));
+    }
+
+    /** All of them, in the order of the table's parts. */
+    List<Shortfall> found(List<ForeignKey> undeferred) {
+        var found = new ArrayList<Shortfall>();
+        longName(table.part(), table.name(), found);
+        for (Column column : table.columns()) {
+            find(column, found);
+        }
+        for (Table.UniqueConstraint unique : table.uniques()) {
+            longName(table.part(Kind.UNIQUE, unique.name()), unique.name(), found);
+            find(unique, found);
+        }
+        for (Table.CheckConstraint check : table.checks()) {
+            longName(table.part(Kind.CHECK, check.name()), check.name(), found);
+            find(check, found);
+        }
+        for (ForeignKey key : table.foreignKeys()) {
+            longName(table.part(Kind.FOREIGN_KEY, key.name()), key.name(), found);
+            find(key, undeferred.contains(key), found);
+        }
+        table.indexes().forEach(index -> longName(table.part(Kind.INDEX, index.name()), index.name(), found));
+        return found;
+    }
+
+    private void add(List<Shortfall> found, Ability ability, Part place, String instead) {
+        found.add(new Shortfall(dialect.label(), ability, place, instead));
+    }
+
+    private void longName(Part part, String name, List<Shortfall> found) {
+        if (dialect.traits().isTooLong(name)) {
+            add(
+                    found,
+                    Ability.LONG_NAMES,
+                    part,
+                    "the name is longer than " + dialect.traits().longestName() + ", and will be refused or cut");
+        }
+    }
+
+    private void find(Column column, List<Shortfall> found) {
+        Part part = table.part(Kind.COLUMN, column.name());
+        longName(part, column.name(), found);
+        if (dialect.traits().isSystemColumn(column.name())) {
+            add(found, Ability.SYSTEM_COLUMN_NAMES, part, "it is called " + dialect.column(column.name()));
+        }
+        column.identity().ifPresent(identity -> find(column, identity, part, found));
+        DataType base = schema.resolved(column.type());
+        if (dialect.own(column.options()).containsKey(DialectOption.TYPE)) {
+            return;
+        }
+        dialect.typeShortfall(base).ifPresent(instead -> add(found, Ability.SIZE, part, instead));
+        if (base == DataType.Simple.MOMENT_ANYWHERE && !dialect.can(Ability.TIME_ZONES)) {
+            add(found, Ability.TIME_ZONES, part, "the moment is kept, and shown in the zone of whoever asks");
+        }
+        String kept = dialect.columnType(table, column, base);
+        boolean longText = base instanceof DataType.Text && !dialect.can(Ability.LONG_TEXT_IN_KEYS);
+        if (longText && !kept.equals(dialect.type(base))) {
+            add(found, Ability.LONG_TEXT_IN_KEYS, part, "it is " + kept);
+        }
+        find(column.filling().expression(), part, "nothing fills it", found);
+        if (column.defaultValue().isPresent() && dialect.understands(column.defaultValue()) && filled(column).isEmpty()) {
+            add(found, Ability.UNFIT_DEFAULTS, part, "the default " + column.defaultValue() + " is left out");
+        }
+    }
+
+    private void find(Expression<String> expression, Part part, String instead, List<Shortfall> found) {
+        if (!dialect.understands(expression)) {
+            add(
+                    found,
+                    Ability.FOREIGN_EXPRESSIONS,
+                    part,
+                    instead + ", as this is written for " + expression.dialect() + ": " + expression);
+        }
+    }
+
+    private void find(Column column, Identity identity, Part part, List<Shortfall> found) {
+        if (!isNumbered(column)) {
+            boolean second = dialect.numbers(table, column);
+            add(
+                    found,
+                    second ? Ability.NUMBER_SEVERAL : Ability.NUMBER_ANY_COLUMN,
+                    part,
+                    "it must be given by whoever inserts");
+            return;
+        }
+        if (identity.start() != 1 && !dialect.can(Ability.NUMBERING_START)
+                || identity.start() < 1 && !dialect.can(Ability.NUMBERING_STEP)) {
+            add(found, Ability.NUMBERING_START, part, "it begins at 1, not at " + identity.start());
+        }
+        if (identity.step() != 1 && !dialect.can(Ability.NUMBERING_STEP)) {
+            add(found, Ability.NUMBERING_STEP, part, "it goes on by 1, not by " + identity.step());
+        }
+    }
+
+    private void find(Table.UniqueConstraint unique, List<Shortfall> found) {
+        long optional = table.columns().stream()
+                .filter(column -> column.nullable() && unique.columns().contains(column.name()))
+                .count();
+        Part part = table.part(Kind.UNIQUE, unique.name());
+        if (optional > 0 && !dialect.can(Ability.MANY_EMPTIES_IN_UNIQUE)) {
+            add(
+                    found,
+                    Ability.MANY_EMPTIES_IN_UNIQUE,
+                    part,
+                    schema.referencesTo(table).anyMatch(key -> key.targetColumns().equals(unique.columns()))
+                            ? "only one row may be empty in it, as a foreign key refers to it"
+                            : "a unique index over the rows that are not empty in it stands for it");
+        } else if (optional > 0 && unique.columns().size() > 1
+                && dialect.traits().empties() == Empties.MANY_IF_ALL_EMPTY) {
+            add(
+                    found,
+                    Ability.MANY_EMPTIES_IN_UNIQUE,
+                    part,
+                    "rows that are empty in one of its columns count as alike where the others are");
+        }
+    }
+
+    private void find(Table.CheckConstraint check, List<Shortfall> found) {
+        Part part = table.part(Kind.CHECK, check.name());
+        find(check.expression(), part, "it is left out", found);
+        if (!canCheck(check.expression())) {
+            add(found, Ability.CHECK_CHANGED_REFERENCES, part, "it is left to the application");
+        }
+    }
+
+    private void find(ForeignKey key, boolean undeferred, List<Shortfall> found) {
+        Part part = table.part(Kind.FOREIGN_KEY, key.name());
+        ReferenceAction deleting = dialect.deleting(key.onDelete());
+        if (deleting != key.onDelete()) {
+            add(found, ability(key.onDelete(), false), part, "on delete it is " + deleting.sql());
+        }
+        ReferenceAction updating = dialect.updating(key.onUpdate());
+        if (updating != key.onUpdate()) {
+            add(found, ability(key.onUpdate(), true), part, "on update it is " + updating.sql());
+        }
+        if (key.wholeOrEmpty() && !dialect.can(Ability.CHECK_CHANGED_REFERENCES) && ReferenceClauses.changes(key)) {
+            add(
+                    found,
+                    Ability.CHECK_CHANGED_REFERENCES,
+                    part,
+                    "that it is whole or empty is left to the application");
+        }
+        if (undeferred) {
+            add(
+                    found,
+                    Ability.DEFERRED_CONSTRAINTS,
+                    part,
+                    "rows that must refer to each other in a circle go in only while it is not there");
+        }
+    }
+
+    private static Ability ability(ReferenceAction action, boolean onUpdate) {
+        return switch (action) {
+            case RESTRICT -> Ability.RESTRICT;
+            case SET_DEFAULT -> Ability.SET_DEFAULT;
+            case SET_NULL -> Ability.SET_NULL_ON_UPDATE;
+            default -> onUpdate ? Ability.CASCADE_ON_UPDATE : Ability.ADD_CONSTRAINTS;
+        };
+    }
+}

@@ -1,0 +1,73 @@
+package ableschema.core.sql.dialect;
+
+/** What a database may be able to say or do; whoever writes asks for the ability, never for the product. */
+public enum Ability {
+    /** A foreign key can be added to a table that exists. */
+    ADD_CONSTRAINTS("foreign keys added to a table that exists"),
+    /** Tables and columns can be described. */
+    DESCRIPTIONS("descriptions of tables and columns"),
+    /** There are schemas within a database. */
+    NAMESPACES("schemas within a database"),
+    /** A column that is no key can be numbered, and one of several in a key. */
+    NUMBER_ANY_COLUMN("numbered columns that are not the whole key"),
+    /** Several columns of a table can be numbered. */
+    NUMBER_SEVERAL("more than one numbered column in a table"),
+    /** Numbering can begin anywhere. */
+    NUMBERING_START("numbering from a chosen start"),
+    /** Numbering can go by other steps than 1. */
+    NUMBERING_STEP("numbering by a chosen step"),
+    /** The numbering of a column can be set to go on from a number. */
+    RESTART_NUMBERING("numbering that is set to go on from a number"),
+    /** A constraint can be checked at the end of the transaction. */
+    DEFERRED_CONSTRAINTS("constraints checked at the end of a transaction"),
+    /** Definitions are part of a transaction. */
+    TRANSACTIONAL_DEFINITIONS("definitions that are taken back when one fails"),
+    /** A foreign key can be asked to be whole or empty. */
+    MATCH_FULL("MATCH FULL"),
+    /** Types can be named. */
+    DOMAINS("named types"),
+    /** Columns computed from others. */
+    COMPUTED_COLUMNS("computed columns"),
+    /** RESTRICT as a rule of its own beside NO ACTION. */
+    RESTRICT("RESTRICT"),
+    CASCADE_ON_UPDATE("ON UPDATE CASCADE"),
+    SET_NULL_ON_UPDATE("ON UPDATE SET NULL"),
+    SET_DEFAULT("SET DEFAULT"),
+    /** What is unique may be empty in many rows. */
+    MANY_EMPTIES_IN_UNIQUE("many rows that are empty in what is unique"),
+    /** Columns that a foreign key may empty or change can stand in a check. */
+    CHECK_CHANGED_REFERENCES("checks over columns that a foreign key changes"),
+    /** Texts without a limit can be part of a key or index. */
+    LONG_TEXT_IN_KEYS("texts without a limit in keys and indexes"),
+    /** Defaults that are no constants. */
+    COMPUTED_DEFAULTS("defaults that are computed"),
+    /** The length of a text is held. */
+    TEXT_LENGTHS("text lengths"),
+    /** Values are held to the type of their column. */
+    HELD_TYPES("values held to the type of their column"),
+    /** Rules written for another dialect. */
+    FOREIGN_EXPRESSIONS("expressions of another dialect"),
+    /** A default of another kind of value than its column. */
+    UNFIT_DEFAULTS("a default of another type than its column"),
+    /** The size of a type. */
+    SIZE("types of any size"),
+    /** The time zone of a moment is kept. */
+    TIME_ZONES("moments that keep their time zone"),
+    /** A name as long as it is. */
+    LONG_NAMES("names of any length"),
+    /** A column may be called as the database calls its own. */
+    SYSTEM_COLUMN_NAMES("columns called like its own system columns"),
+    /** Text compares with letter case and accents. */
+    EXACT_TEXT("texts compared letter by letter");
+
+    private final String words;
+
+    Ability(String words) {
+        this.words = words;
+    }
+
+    /** What the ability gives, as in "Not in SQLite: …". */
+    public String words() {
+        return words;
+    }
+}

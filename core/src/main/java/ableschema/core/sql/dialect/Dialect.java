@@ -1,0 +1,417 @@
+package ableschema.core.sql.dialect;
+
+import static java.util.stream.Collectors.joining;
+
+import java.math.BigInteger;
+import ableschema.core.expression.Expression;
+import ableschema.core.schema.Column;
+import ableschema.core.schema.DomainType;
+import ableschema.core.schema.ForeignKey;
+import ableschema.core.schema.Identity;
+import ableschema.core.schema.Part;
+import ableschema.core.schema.Table;
+import ableschema.core.sql.dialect.TypeForm.Kind;
+import ableschema.core.types.DataType;
+import ableschema.core.types.ReferenceAction;
+import ableschema.core.types.TypedValue;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Function;
+
+/**
+ * The SQL of one database over against standard SQL: its {@link Traits} are data, and the few clauses that differ in form are
+ * methods that it overrides. What stands here is standard SQL.
+ */
+public abstract class Dialect {
+
+    private final Traits traits;
+
+    protected Dialect(Traits traits) {
+        this.traits = traits;
+    }
+
+    public final Traits traits() {
+        return traits;
+    }
+
+    /** The name on the command line and in files, such as {@code postgresql}. */
+    public final String name() {
+        return traits.name();
+    }
+
+    /** The name for people, such as PostgreSQL. */
+    public final String label() {
+        return traits.label();
+    }
+
+    public final boolean can(Ability ability) {
+        return traits.can(ability);
+    }
+
+    /** The options of this dialect among those of all dialects, each by its own name: {@code mysql.engine} as {@code engine}. */
+    public final Map<String, String> own(Map<String, String> options) {
+        if (options.isEmpty()) {
+            return options;
+        }
+        String prefix = name() + ".";
+        var own = new HashMap<String, String>();
+        options.forEach((option, value) -> {
+            if (option.startsWith(prefix)) {
+                own.put(option.substring(prefix.length()), value);
+            }
+        });
+        return own;
+    }
+
+    /** The choices that a house may make for this dialect, with what can be chosen; the first is usual. */
+    public Map<String, List<String>> choices() {
+        return Map.of();
+    }
+
+    /** This dialect as chosen; choices of other dialects are passed over. */
+    public Dialect choosing(Map<String, String> chosen) {
+        return this;
+    }
+
+    // Names
+
+    /** An identifier, between quotes where it needs them. */
+    public final String quoted(String identifier) {
+        return isPlain(identifier) && !traits.reserves(identifier) ? identifier : delimited(identifier);
+    }
+
+    private static boolean isPlain(String identifier) {
+        if (identifier.isEmpty() || Character.isDigit(identifier.charAt(0))) {
+            return false;
+        }
+        for (int i = 0; i < identifier.length(); i++) {
+            char c = identifier.charAt(i);
+            if (!(c >= 'a' && c <= 'z' || c >= '0' && c <= '9' || c == '_' && !(i == 0 && identifier.length() == 1))) {
+                return false;
+            }
+        }
+        return true;
+    }
+
+    /** An identifier between quotes. */
+    protected String delimited(String identifier) {
+        String closing = String.valueOf(traits.closingQuote());
+        return traits.openingQuote() + identifier.replace(closing, closing + closing) + closing;
+    }
+
+    /** The name of a column, quoted; one that the database has itself gets an underscore behind it. */
+    public final String column(String name) {
+        return quoted(traits.isSystemColumn(name) ? name + "_" : name);
+    }
+
+    /** Columns in brackets. */
+    public final String listed(List<String> columns) {
+        var text = new StringBuilder("(");
+        for (String column : columns) {
+            text.append(text.length() > 1 ? ", " : "").append(column(column));
+        }
+        return text.append(')').toString();
+    }
+
+    public final boolean reserves(String word) {
+        return traits.reserves(word);
+    }
+
+    // Types
+
+    /** The name of a type, as a column of it is defined; {@code undecided} for nothing said, a domain by its name. */
+    public final String type(DataType type) {
+        return type.accept(new TypeWriter(this));
+    }
+
+    /** The kind of type that values of a type are kept as here. */
+    final Kind kind(DataType type) {
+        return type.accept(new TypeKinds(traits));
+    }
+
+    /** How this dialect keeps values of a type; its bytes, range and limit. */
+    public final TypeForm form(DataType type) {
+        return traits.type(kind(type));
+    }
+
+    /** What a type says that this dialect cannot keep, in words; empty where it keeps all of it. */
+    public final Optional<String> typeShortfall(DataType type) {
+        return type.accept(new TypeLimits(this));
+    }
+
+    /** The type of a column in its table, which may depend on the keys that it is in. */
+    public String columnType(Table table, Column column, DataType base) {
+        return type(column.type());
+    }
+
+    /**
+     * Conditions that hold the values of a column to its type where the type itself does not.
+     *
+     * @param column   the name of the column, quoted
+     * @param nullable whether it may be empty, which each condition then lets pass
+     */
+    public List<String> holding(DataType base, String column, boolean nullable) {
+        if (base instanceof DataType.OneOf list
+                && !traits.type(Kind.LIST).pattern().contains("{values}")) {
+            return List.of(column + " IN ("
+                    + list.values().stream().map(this::text).collect(joining(", ")) + ")");
+        }
+        return List.of();
+    }
+
+    // Values
+
+    /** A value as a literal; an empty Optional gives NULL. A value that does not fit its type stands as a text. */
+    public final String literal(DataType type, Optional<String> value) {
+        if (value.isEmpty()) {
+            return "NULL";
+        }
+        TypedValue read = TypedValue.of(type, value.get());
+        return read.fits() ? typed(type, read.canonical()) : text(value.get());
+    }
+
+    /** A literal of a value in its one form. */
+    protected String typed(DataType type, String canonical) {
+        if (type == DataType.Simple.YES_NO) {
+            return truth(canonical.equals("yes"));
+        }
+        if (type instanceof DataType.Bytes) {
+            return bytes(canonical);
+        }
+        return type.isNumeric() ? canonical : text(canonical);
+    }
+
+    /** A text literal. */
+    public String text(String text) {
+        return "'" + text.replace("'", "''") + "'";
+    }
+
+    protected String truth(boolean yes) {
+        return yes ? "TRUE" : "FALSE";
+    }
+
+    /** @param digits in pairs, such as {@code 0aff} */
+    protected String bytes(String digits) {
+        return "X'" + digits + "'";
+    }
+
+    // Expressions
+
+    /**
+     * An expression with its functions and literals as this database has them.
+     *
+     * @param type the type of a column, domains resolved
+     */
+    public final String written(Expression<String> expression, Function<String, DataType> type) {
+        return expression.isStandard()
+                ? new Translation(this, type, this::column).of(expression)
+                : expression.written(this::column);
+    }
+
+    /** Whether an expression can be written here: standard SQL, or this dialect's own. */
+    public final boolean understands(Expression<String> expression) {
+        return expression.isStandard() || expression.dialect().equals(name());
+    }
+
+    /** A default as it stands behind DEFAULT; empty where it is no value of the column's type. */
+    public final Optional<String> defaultValue(Expression<String> expression, DataType base) {
+        if (!expression.isStandard()) {
+            return Optional.of(expression.written(this::column));
+        }
+        Optional<StandardFunction> function = Defaults.function(expression);
+        if (function.isPresent()) {
+            return Defaults.fitting(function.get(), base)
+                    .map(fitting -> computedDefault(traits.template(fitting), fitting, base));
+        }
+        Optional<String> literal = Defaults.literal(expression);
+        if (literal.isPresent()) {
+            return TypedValue.of(base, literal.get()).fits()
+                    ? Optional.of(constantDefault(literal(base, literal), base))
+                    : Optional.empty();
+        }
+        return Optional.of(computedDefault(
+                written(expression, column -> base), StandardFunction.CONCATENATION, base));
+    }
+
+    protected String constantDefault(String literal, DataType base) {
+        return literal;
+    }
+
+    /** @param function what is called; another computation counts as a concatenation */
+    protected String computedDefault(String sql, StandardFunction function, DataType base) {
+        return sql;
+    }
+
+    // Clauses
+
+    /** The clause that has a column numbered by the database. */
+    public String identity(Identity identity, TypeForm form) {
+        var options = new ArrayList<String>();
+        if (identity.start() != 1) {
+            options.add("START WITH " + identity.start());
+        }
+        if (identity.step() != 1) {
+            options.add("INCREMENT BY " + identity.step());
+        }
+        if (identity.isRising() && identity.start() < 1) {
+            options.add("MINVALUE " + identity.start());
+        }
+        if (!identity.isRising() && identity.start() > -1) {
+            options.add("MAXVALUE " + identity.start());
+        }
+        return "GENERATED BY DEFAULT AS IDENTITY" + (options.isEmpty() ? "" : " (" + String.join(" ", options) + ")");
+    }
+
+    /** Whether this column of a table can be numbered at all. */
+    public boolean numbers(Table table, Column column) {
+        return true;
+    }
+
+    /** A statement that has the numbering of a new table begin at its start, where the definition does not say it. */
+    public Optional<String> startNumbering(Table table, String name, Identity identity) {
+        return Optional.empty();
+    }
+
+    /** Whether an identity column is declared together with the primary key that it alone makes up. */
+    public boolean declaresKeyWithIdentity() {
+        return false;
+    }
+
+    /** A computed column, behind its name. */
+    public String computed(String type, String expression) {
+        return type + " GENERATED ALWAYS AS (" + expression + ")";
+    }
+
+    /** What stands behind the closing bracket of a table. */
+    public String tableEnd(Table table) {
+        return clauses(Part.Kind.TABLE, table.options());
+    }
+
+    /** What stands at the end of a column's definition. */
+    public String columnEnd(Column column) {
+        return clauses(Part.Kind.COLUMN, column.options());
+    }
+
+    /** What stands behind the columns of an index. */
+    public String indexEnd(Table.TableIndex index) {
+        return clauses(Part.Kind.INDEX, index.options());
+    }
+
+    private String clauses(Part.Kind of, Map<String, String> options) {
+        Map<String, String> own = own(options);
+        return own.isEmpty()
+                ? ""
+                : traits.options().stream()
+                        .filter(option -> option.of() == of
+                                && !option.name().equals(DialectOption.TYPE)
+                                && own.containsKey(option.name()))
+                        .sorted((a, b) -> a.name().compareTo(b.name()))
+                        .map(option -> " " + option.clause(own.getOrDefault(option.name(), "")))
+                        .collect(joining());
+    }
+
+    /** What stands between ON and the columns of an index, as in {@code USING gin}. */
+    public String indexMethod(Table.TableIndex index) {
+        return "";
+    }
+
+    /** Whether descriptions of tables and columns stand in the definition of the table. */
+    public boolean describesInside() {
+        return false;
+    }
+
+    /** A statement that describes a table, or one of its columns. */
+    public String description(Table table, Optional<Column> column, String name, String text) {
+        return column.map(each -> "COMMENT ON COLUMN " + name + "." + column(each.name()))
+                        .orElse("COMMENT ON TABLE " + name)
+                + " IS " + text(text);
+    }
+
+    /** A statement that makes a schema where there is none. */
+    public String namespace(String name) {
+        return "CREATE SCHEMA " + quoted(name);
+    }
+
+    /** A statement that names a type. */
+    public String domain(DomainType domain, String name) {
+        var conditions = new ArrayList<>(holding(domain.base(), "VALUE", true));
+        if (domain.check().isPresent() && understands(domain.check())) {
+            conditions.add(new Translation(this, value -> domain.base(), value -> "VALUE").of(domain.check()));
+        }
+        String check = conditions.stream()
+                .map(condition -> " CHECK (" + condition + ")")
+                .collect(joining());
+        String filled = domain.defaultValue().isPresent()
+                ? defaultValue(domain.defaultValue(), domain.base())
+                        .map(sql -> " DEFAULT " + sql)
+                        .orElse("")
+                : "";
+        return "CREATE DOMAIN " + name + " AS " + type(domain.base()) + filled + check;
+    }
+
+    /** What stands behind a foreign key's target columns. */
+    public String referenceEnd(ForeignKey key, boolean matchFull, boolean deferred) {
+        return (matchFull ? " MATCH FULL" : "")
+                + action(" ON DELETE ", deleting(key.onDelete()))
+                + action(" ON UPDATE ", updating(key.onUpdate()))
+                + (deferred ? " DEFERRABLE INITIALLY DEFERRED" : "");
+    }
+
+    private static String action(String when, ReferenceAction action) {
+        return action == ReferenceAction.NO_ACTION ? "" : when + action.sql();
+    }
+
+    /** What stands in place of an action on delete that this database does not have. */
+    public final ReferenceAction deleting(ReferenceAction wanted) {
+        boolean missing = wanted == ReferenceAction.RESTRICT && !can(Ability.RESTRICT)
+                || wanted == ReferenceAction.SET_DEFAULT && !can(Ability.SET_DEFAULT);
+        return missing ? ReferenceAction.NO_ACTION : wanted;
+    }
+
+    /** What stands in place of an action on update that this database does not have. */
+    public final ReferenceAction updating(ReferenceAction wanted) {
+        boolean missing = wanted == ReferenceAction.CASCADE && !can(Ability.CASCADE_ON_UPDATE)
+                || wanted == ReferenceAction.SET_NULL && !can(Ability.SET_NULL_ON_UPDATE)
+                || wanted == ReferenceAction.SET_DEFAULT
+                        && !(can(Ability.SET_DEFAULT) && can(Ability.SET_NULL_ON_UPDATE));
+        return missing ? ReferenceAction.NO_ACTION : deleting(wanted);
+    }
+
+    // Scripts
+
+    /** Statements that a script begins with, before its transaction. */
+    public List<String> settings() {
+        return List.of();
+    }
+
+    /** The statements that open and close a transaction. */
+    public String begin() {
+        return "START TRANSACTION";
+    }
+
+    public String commit() {
+        return "COMMIT";
+    }
+
+    /** The statement after which the numbering of a column goes on with {@code next}; names are quoted already. */
+    public String restart(String table, String column, BigInteger next, long step) {
+        return "ALTER TABLE " + table + " ALTER COLUMN " + column + " RESTART WITH " + next;
+    }
+
+    /** Statements around the rows of a table whose numbers are given. */
+    public Optional<String> beforeGivenNumbers(String table) {
+        return Optional.empty();
+    }
+
+    public Optional<String> afterGivenNumbers(String table) {
+        return Optional.empty();
+    }
+
+    @Override
+    public final String toString() {
+        return label();
+    }
+}

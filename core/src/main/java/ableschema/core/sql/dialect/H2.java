@@ -1,0 +1,48 @@
+package ableschema.core.sql.dialect;
+
+import ableschema.core.sql.dialect.TypeForm.Kind;
+import ableschema.core.types.DataType;
+
+/** H2 2.3. */
+final class H2 extends Dialect {
+
+    private static final Traits TRAITS = Traits.STANDARD
+            .named("h2", "H2")
+            .namesUpTo(256)
+            .reserving(ReservedWords.H2)
+            .withSystemColumns("_rowid_")
+            .with(Kind.TEXT, TypeForm.of("varchar({n})").upTo(1_000_000_000))
+            // varchar also without a limit, since H2 has no index, and so no key, over a clob
+            .with(Kind.LONG_TEXT, TypeForm.of("varchar"))
+            .with(Kind.DECIMAL, TypeForm.of("decimal({p},{s})").upTo(100_000))
+            .decimalScaleUpTo(100_000)
+            .with(Kind.UUID, TypeForm.of("uuid", 16))
+            .with(Kind.BYTES, TypeForm.of("varbinary({n})").upTo(1_000_000_000))
+            .with(Kind.LIST, TypeForm.of("enum({values})", 4))
+            .calling(StandardFunction.NEW_UUID, "random_uuid()")
+            .without(
+                    Ability.MATCH_FULL,
+                    Ability.DEFERRED_CONSTRAINTS,
+                    Ability.TRANSACTIONAL_DEFINITIONS,
+                    Ability.NUMBER_SEVERAL)
+            .withOptions(DialectOption.rawType());
+
+    H2() {
+        super(TRAITS);
+    }
+
+    @Override
+    public String namespace(String name) {
+        return "CREATE SCHEMA IF NOT EXISTS " + quoted(name);
+    }
+
+    @Override
+    public String begin() {
+        return "BEGIN";
+    }
+
+    @Override
+    protected String typed(DataType type, String canonical) {
+        return type == DataType.Simple.JSON ? "JSON " + text(canonical) : super.typed(type, canonical);
+    }
+}

@@ -1,0 +1,26 @@
+package ableschema.core.sql.dialect;
+
+import ableschema.core.sql.dialect.TypeForm.Kind;
+import ableschema.core.types.DataType;
+import ableschema.core.types.DataType.Simple;
+
+/** MariaDB 11.4. */
+final class MariaDb extends MySqlFamily {
+
+    private static final Traits TRAITS = MySqlFamily.TRAITS
+            .named("mariadb", "MariaDB")
+            .reserving(ReservedWords.MARIADB)
+            .withSystemColumns("row_start", "row_end")
+            .decimalScaleUpTo(38)
+            .with(Kind.UUID, TypeForm.of("uuid", 16));
+
+    MariaDb() {
+        super(TRAITS);
+    }
+
+    @Override
+    protected String computedDefault(String sql, StandardFunction function, DataType base) {
+        boolean moment = base == Simple.MOMENT || base == Simple.MOMENT_ANYWHERE;
+        return moment && sql.equals("current_timestamp") ? sql : "(" + sql + ")";
+    }
+}

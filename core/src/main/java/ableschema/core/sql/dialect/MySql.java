@@ -1,0 +1,33 @@
+package ableschema.core.sql.dialect;
+
+import ableschema.core.sql.dialect.TypeForm.Kind;
+import ableschema.core.types.DataType;
+import ableschema.core.types.DataType.Simple;
+
+/** MySQL 8.4. */
+final class MySql extends MySqlFamily {
+
+    private static final Traits TRAITS = MySqlFamily.TRAITS
+            .named("mysql", "MySQL")
+            .reserving(ReservedWords.MYSQL)
+            .with(Kind.UUID, TypeForm.of("char(36)", 36))
+            .without(Ability.CHECK_CHANGED_REFERENCES);
+
+    MySql() {
+        super(TRAITS);
+    }
+
+    /** A text, a document or bytes without a limit have a default only as an expression. */
+    @Override
+    protected String constantDefault(String literal, DataType base) {
+        Kind kind = kind(base);
+        boolean expression = kind == Kind.LONG_TEXT || kind == Kind.LONG_BYTES || kind == Kind.JSON;
+        return expression ? "(" + literal + ")" : literal;
+    }
+
+    @Override
+    protected String computedDefault(String sql, StandardFunction function, DataType base) {
+        boolean moment = base == Simple.MOMENT || base == Simple.MOMENT_ANYWHERE;
+        return moment && sql.equals("current_timestamp") ? sql : "(" + sql + ")";
+    }
+}

@@ -1,0 +1,144 @@
+package ableschema.core.sql.dialect;
+
+import ableschema.core.schema.Column;
+import ableschema.core.schema.Identity;
+import ableschema.core.schema.Table;
+import ableschema.core.sql.dialect.TypeForm.Kind;
+import ableschema.core.types.DataType;
+import ableschema.core.types.DataType.Simple;
+import java.time.LocalDateTime;
+import java.time.OffsetDateTime;
+import java.time.ZoneOffset;
+import java.time.format.DateTimeFormatter;
+import java.util.List;
+import java.util.Optional;
+
+/** What MySQL and MariaDB have in common, as both come from one line of databases. */
+abstract class MySqlFamily extends Dialect {
+
+    private static final DateTimeFormatter MOMENT = DateTimeFormatter.ofPattern("uuuu-MM-dd HH:mm:ss");
+
+    /** The longest text that a key takes: 3,072 bytes of four-byte characters. */
+    private static final int KEYED_TEXT = 768;
+
+    static final Traits TRAITS = Traits.STANDARD
+            .quoting('`', '`')
+            .folding(Traits.Folding.AS_WRITTEN)
+            .namesUpTo(64)
+            .comparing(Traits.TextComparison.NO_CASE_NO_ACCENTS)
+            .with(Kind.TEXT, TypeForm.of("varchar({n})").upTo(16_383))
+            .with(Kind.LONG_TEXT, TypeForm.of("longtext"))
+            .with(Kind.DECIMAL, TypeForm.of("decimal({p},{s})").upTo(65))
+            .decimalScaleUpTo(30)
+            .with(Kind.REAL, TypeForm.of("double", 8))
+            .with(Kind.DATE, TypeForm.of("date", 3))
+            .with(Kind.TIME, TypeForm.of("time", 3))
+            .with(Kind.MOMENT, TypeForm.of("datetime", 5))
+            .with(Kind.MOMENT_ANYWHERE, TypeForm.of("timestamp", 4))
+            .with(Kind.BYTES, TypeForm.of("varbinary({n})").upTo(65_532))
+            .with(Kind.LONG_BYTES, TypeForm.of("longblob"))
+            .with(Kind.LIST, TypeForm.of("enum({values})", 2))
+            .calling(StandardFunction.NEW_UUID, "uuid()")
+            .calling(StandardFunction.SUBSTRING, "substring({0}, {1}, {2})")
+            .calling(StandardFunction.SUBSTRING_TO_END, "substring({0}, {1})")
+            .calling(StandardFunction.CONCATENATION, "concat({0}, {1})")
+            .without(
+                    Ability.DOMAINS,
+                    Ability.NUMBER_SEVERAL,
+                    Ability.NUMBERING_STEP,
+                    // it goes on behind the largest number by itself
+                    Ability.RESTART_NUMBERING,
+                    Ability.DEFERRED_CONSTRAINTS,
+                    Ability.TRANSACTIONAL_DEFINITIONS,
+                    Ability.MATCH_FULL,
+                    Ability.SET_DEFAULT,
+                    Ability.LONG_TEXT_IN_KEYS,
+                    Ability.TIME_ZONES)
+            .withOptions(
+                    DialectOption.rawType(),
+                    DialectOption.ofTable("engine", "ENGINE={}"),
+                    DialectOption.ofTable("charset", "DEFAULT CHARSET={}"),
+                    DialectOption.ofTable("collation", "COLLATE={}"),
+                    DialectOption.ofTable("row_format", "ROW_FORMAT={}"),
+                    DialectOption.ofColumn("collation", "COLLATE {}"),
+                    DialectOption.ofIndex("method", "USING {}"));
+
+    MySqlFamily(Traits traits) {
+        super(traits);
+    }
+
+    @Override
+    public String columnType(Table table, Column column, DataType base) {
+        boolean keyed = base instanceof DataType.Text && kind(base) == Kind.LONG_TEXT && Keyed.is(table, column);
+        return keyed ? "varchar(" + KEYED_TEXT + ")" : super.columnType(table, column, base);
+    }
+
+    @Override
+    public String text(String text) {
+        return super.text(text.replace("\\", "\\\\"));
+    }
+
+    /** A moment is kept as that of Greenwich. */
+    @Override
+    protected String typed(DataType type, String canonical) {
+        if (type == Simple.MOMENT_ANYWHERE) {
+            OffsetDateTime moment = OffsetDateTime.parse(canonical.replace(' ', 'T'));
+            LocalDateTime there = moment.withOffsetSameInstant(ZoneOffset.UTC).toLocalDateTime();
+            return text(there.format(MOMENT));
+        }
+        return super.typed(type, canonical);
+    }
+
+    @Override
+    public String identity(Identity identity, TypeForm form) {
+        return "AUTO_INCREMENT";
+    }
+
+    @Override
+    public String computed(String type, String expression) {
+        return super.computed(type, expression) + " STORED";
+    }
+
+    /** What is numbered must lead a key or an index, and only one column of a table can be. */
+    @Override
+    public boolean numbers(Table table, Column column) {
+        List<String> first = List.of(column.name());
+        return table.primaryKey().filter(key -> key.columns().subList(0, 1).equals(first)).isPresent()
+                || table.uniques().stream().anyMatch(unique -> unique.columns().subList(0, 1).equals(first))
+                || table.indexes().stream()
+                        .anyMatch(index -> index.columns().get(0).name().equals(column.name()));
+    }
+
+    @Override
+    public boolean describesInside() {
+        return true;
+    }
+
+    @Override
+    public String tableEnd(Table table) {
+        Optional<Identity> identity = table.columns().stream()
+                .flatMap(column -> column.identity().stream())
+                .findFirst();
+        String start = identity.filter(i -> i.start() > 1)
+                .map(i -> " AUTO_INCREMENT=" + i.start())
+                .orElse("");
+        String comment = table.comment().isEmpty() ? "" : " COMMENT=" + text(table.comment());
+        return super.tableEnd(table) + start + comment;
+    }
+
+    @Override
+    public String columnEnd(Column column) {
+        String comment = column.comment().isEmpty() ? "" : " COMMENT " + text(column.comment());
+        return super.columnEnd(column) + comment;
+    }
+
+    @Override
+    public String namespace(String name) {
+        return "CREATE SCHEMA IF NOT EXISTS " + quoted(name);
+    }
+
+    @Override
+    public List<String> settings() {
+        return List.of("SET time_zone = '+00:00'");
+    }
+}

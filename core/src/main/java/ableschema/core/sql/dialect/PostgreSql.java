@@ -1,0 +1,79 @@
+package ableschema.core.sql.dialect;
+
+import ableschema.core.schema.Table;
+import ableschema.core.sql.dialect.TypeForm.Kind;
+import ableschema.core.types.DataType;
+import java.util.List;
+
+/** PostgreSQL 17. */
+final class PostgreSql extends Dialect {
+
+    private static final Traits TRAITS = Traits.STANDARD
+            .named("postgresql", "PostgreSQL")
+            .folding(Traits.Folding.LOWER)
+            .namesUpToBytes(63)
+            .reserving(ReservedWords.POSTGRESQL)
+            .withSystemColumns("tableoid", "xmin", "cmin", "xmax", "cmax", "ctid")
+            .with(Kind.TEXT, TypeForm.of("varchar({n})").upTo(10_485_760))
+            .with(Kind.LONG_TEXT, TypeForm.of("text"))
+            // numeric without digits keeps any number of them
+            .with(Kind.DECIMAL, new TypeForm("decimal({p},{s})", TypeLimits.UNBOUNDED, 1000))
+            .decimalScaleUpTo(1000)
+            .with(Kind.DATE, TypeForm.of("date", 4))
+            .with(Kind.TIME, TypeForm.of("time", 8))
+            .with(Kind.MOMENT, TypeForm.of("timestamp", 8))
+            .with(Kind.MOMENT_ANYWHERE, TypeForm.of("timestamptz", 8))
+            .with(Kind.UUID, TypeForm.of("uuid", 16))
+            .with(Kind.JSON, TypeForm.of("jsonb"))
+            .with(Kind.BYTES, TypeForm.of("bytea"))
+            .with(Kind.LONG_BYTES, TypeForm.of("bytea"))
+            .calling(StandardFunction.NEW_UUID, "gen_random_uuid()")
+            .withOptions(
+                    DialectOption.rawType(),
+                    DialectOption.ofTable("tablespace", "TABLESPACE {}"),
+                    DialectOption.ofColumn("collation", "COLLATE \"{}\""),
+                    DialectOption.ofIndex("method", "USING {}"));
+
+    PostgreSql() {
+        super(TRAITS);
+    }
+
+    @Override
+    public String begin() {
+        return "BEGIN";
+    }
+
+    @Override
+    public String namespace(String name) {
+        return "CREATE SCHEMA IF NOT EXISTS " + quoted(name);
+    }
+
+    @Override
+    public String computed(String type, String expression) {
+        return super.computed(type, expression) + " STORED";
+    }
+
+    @Override
+    protected String bytes(String digits) {
+        return "'\\x" + digits + "'";
+    }
+
+    @Override
+    public List<String> holding(DataType base, String column, boolean nullable) {
+        return base instanceof DataType.Bytes bytes && bytes.max() > 0
+                ? List.of("octet_length(" + column + ") <= " + bytes.max())
+                : super.holding(base, column, nullable);
+    }
+
+    /** The method stands before the columns here. */
+    @Override
+    public String indexMethod(Table.TableIndex index) {
+        String method = own(index.options()).get("method");
+        return method == null ? "" : " USING " + method;
+    }
+
+    @Override
+    public String indexEnd(Table.TableIndex index) {
+        return "";
+    }
+}

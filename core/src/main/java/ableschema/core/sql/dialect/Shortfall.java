@@ -1,0 +1,17 @@
+package ableschema.core.sql.dialect;
+
+import ableschema.core.schema.Part;
+
+/**
+ * Something that a dialect cannot say, and what stands instead: a comment at its place in the script, and a finding.
+ *
+ * @param instead what is written instead, in words
+ */
+public record Shortfall(String dialect, Ability ability, Part place, String instead) {
+
+    /** The shortfall in a sentence, as in "Not in Oracle: ON UPDATE CASCADE. hive.hive_of_apiary: on update it is NO ACTION.". */
+    public String text() {
+        String where = place.equals(Part.WHOLE) ? "" : place + ": ";
+        return "Not in " + dialect + ": " + ability.words() + ". " + where + instead + ".";
+    }
+}

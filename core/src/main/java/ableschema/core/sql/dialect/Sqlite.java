@@ -1,0 +1,190 @@
+package ableschema.core.sql.dialect;
+
+import java.util.Optional;
+import ableschema.core.schema.Column;
+import ableschema.core.schema.Identity;
+import ableschema.core.schema.Part;
+import ableschema.core.schema.Table;
+import ableschema.core.sql.dialect.TypeForm.Kind;
+import ableschema.core.types.DataType;
+import ableschema.core.types.DataType.Simple;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+
+/**
+ * SQLite 3.50. It numbers only the one column of a primary key, takes all constraints with the table, and puts any value into
+ * a column unless a check or a strict table holds it.
+ */
+final class Sqlite extends Dialect {
+
+    private static final String TYPES = "types";
+
+    /** Version 4 of RFC 9562, from random bytes. */
+    private static final String NEW_UUID = "(lower(hex(randomblob(4)) || '-' || hex(randomblob(2)) || '-4'"
+            + " || substr(hex(randomblob(2)), 2) || '-' || substr('89ab', abs(random() % 4) + 1, 1)"
+            + " || substr(hex(randomblob(2)), 2) || '-' || hex(randomblob(6))))";
+
+    private static final Traits TRAITS = Traits.STANDARD
+            .named("sqlite", "SQLite")
+            .folding(Traits.Folding.AS_WRITTEN)
+            .namesUpTo(0)
+            .reserving(ReservedWords.SQLITE)
+            .withSystemColumns("rowid", "oid", "_rowid_")
+            .with(Kind.LONG_TEXT, TypeForm.of("text"))
+            // integer throughout, as only that word makes a column the row's own number; all widths are alike
+            .with(Kind.SMALL, TypeForm.of("integer", 8))
+            .with(Kind.WHOLE, TypeForm.of("integer", 8))
+            .with(Kind.BIG, TypeForm.of("integer", 8))
+            .with(Kind.YEAR, TypeForm.of("integer", 8))
+            .with(Kind.JSON, TypeForm.of("text"))
+            .with(Kind.BYTES, TypeForm.of("blob"))
+            .calling(StandardFunction.NEW_UUID, NEW_UUID)
+            .calling(StandardFunction.NOW_ANYWHERE, "(strftime('%Y-%m-%d %H:%M:%S+00:00', 'now'))")
+            .calling(StandardFunction.YEAR_NOW, "(cast(strftime('%Y', 'now') as integer))")
+            .calling(StandardFunction.LENGTH, "length({0})")
+            .calling(StandardFunction.SUBSTRING, "substr({0}, {1}, {2})")
+            .calling(StandardFunction.SUBSTRING_TO_END, "substr({0}, {1})")
+            .calling(StandardFunction.YEAR, "cast(strftime('%Y', {0}) as integer)")
+            .without(
+                    Ability.ADD_CONSTRAINTS,
+                    Ability.DESCRIPTIONS,
+                    Ability.NAMESPACES,
+                    Ability.NUMBER_ANY_COLUMN,
+                    Ability.NUMBER_SEVERAL,
+                    Ability.NUMBERING_STEP,
+                    Ability.RESTART_NUMBERING,
+                    Ability.MATCH_FULL,
+                    Ability.DOMAINS)
+            .withOptions(
+                    DialectOption.rawType(),
+                    DialectOption.ofColumn("collation", "COLLATE {}"),
+                    DialectOption.flag(Part.Kind.TABLE, "strict", "STRICT"),
+                    DialectOption.flag(Part.Kind.TABLE, "without_rowid", "WITHOUT ROWID"));
+
+    /** How values are held to the types of their columns. */
+    private enum Holding {
+        CHECKS,
+        STRICT,
+        LOOSE
+    }
+
+    private final Holding types;
+
+    Sqlite() {
+        this(Holding.CHECKS);
+    }
+
+    private Sqlite(Holding types) {
+        super(types == Holding.LOOSE ? TRAITS.without(Ability.HELD_TYPES, Ability.TEXT_LENGTHS) : TRAITS);
+        this.types = types;
+    }
+
+    @Override
+    public Map<String, List<String>> choices() {
+        return Map.of(TYPES, List.of("checks", "strict", "loose"));
+    }
+
+    @Override
+    public Dialect choosing(Map<String, String> chosen) {
+        return switch (own(chosen).getOrDefault(TYPES, "checks")) {
+            case "strict" -> new Sqlite(Holding.STRICT);
+            case "loose" -> new Sqlite(Holding.LOOSE);
+            default -> this;
+        };
+    }
+
+    /** A key that is called integer numbers itself, which is meant only where it is counted. */
+    @Override
+    public String columnType(Table table, Column column, DataType base) {
+        boolean whole = base instanceof DataType.Whole || base == Simple.YEAR;
+        if (whole && table.isKey(column) && column.identity().isEmpty()) {
+            return "int";
+        }
+        return types == Holding.STRICT ? strictType(base) : super.columnType(table, column, base);
+    }
+
+    private static String strictType(DataType base) {
+        if (base instanceof DataType.Whole || base == Simple.YEAR || base == Simple.YES_NO) {
+            return "integer";
+        }
+        if (base instanceof DataType.Decimal) {
+            return "any"; // a real would not keep all digits
+        }
+        return base == Simple.REAL ? "real" : base instanceof DataType.Bytes ? "blob" : "text";
+    }
+
+    @Override
+    public String tableEnd(Table table) {
+        boolean strict = types == Holding.STRICT || own(table.options()).containsKey("strict");
+        boolean withoutRowid = own(table.options()).containsKey("without_rowid");
+        var ends = new ArrayList<String>();
+        if (strict) {
+            ends.add("STRICT");
+        }
+        if (withoutRowid) {
+            ends.add("WITHOUT ROWID");
+        }
+        return ends.isEmpty() ? "" : " " + String.join(", ", ends);
+    }
+
+    @Override
+    public List<String> holding(DataType base, String column, boolean nullable) {
+        return types == Holding.LOOSE ? super.holding(base, column, nullable) : base.accept(new SqliteChecks(this, column, nullable));
+    }
+
+    List<String> usualHolding(DataType base, String column) {
+        return super.holding(base, column, true);
+    }
+
+    @Override
+    protected String bytes(String digits) {
+        return "x'" + digits + "'";
+    }
+
+    @Override
+    public String identity(Identity identity, TypeForm form) {
+        return "PRIMARY KEY AUTOINCREMENT";
+    }
+
+    @Override
+    public boolean numbers(Table table, Column column) {
+        return table.isKey(column);
+    }
+
+    /** The sequence table holds the last number that was given. */
+    @Override
+    public Optional<String> startNumbering(Table table, String name, Identity identity) {
+        return identity.start() == 1
+                ? Optional.empty()
+                : Optional.of("INSERT INTO sqlite_sequence (name, seq) VALUES (" + text(table.name()) + ", "
+                        + (identity.start() - 1) + ")");
+    }
+
+    @Override
+    public boolean declaresKeyWithIdentity() {
+        return true;
+    }
+
+    @Override
+    public String computed(String type, String expression) {
+        return super.computed(type, expression) + " STORED";
+    }
+
+    /** A default that is no constant stands in brackets. */
+    @Override
+    protected String computedDefault(String sql, StandardFunction function, DataType base) {
+        boolean bare = sql.startsWith("(") || sql.startsWith("current_");
+        return bare ? sql : "(" + sql + ")";
+    }
+
+    @Override
+    public List<String> settings() {
+        return List.of("PRAGMA foreign_keys = ON");
+    }
+
+    @Override
+    public String begin() {
+        return "BEGIN";
+    }
+}

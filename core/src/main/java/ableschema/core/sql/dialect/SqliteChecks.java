@@ -1,0 +1,90 @@
+package ableschema.core.sql.dialect;
+
+import java.util.UUID;
+import ableschema.core.types.DataType;
+import java.math.BigInteger;
+import java.util.List;
+
+/** Conditions that hold the values of a SQLite column to its type; each takes an empty value. */
+final class SqliteChecks implements DataType.Visitor<List<String>> {
+
+    private final Sqlite dialect;
+    private final String column;
+    private final boolean nullable;
+
+    SqliteChecks(Sqlite dialect, String column, boolean nullable) {
+        this.dialect = dialect;
+        this.column = column;
+        this.nullable = nullable;
+    }
+
+    private String isOf(String... kinds) {
+        String listed = String.join("', '", kinds);
+        return kinds.length == 1 && !nullable
+                ? "typeof(" + column + ") = '" + listed + "'"
+                : "typeof(" + column + ") IN ('" + listed + (nullable ? "', 'null" : "") + "')";
+    }
+
+    @Override
+    public List<String> undecided() {
+        return List.of();
+    }
+
+    @Override
+    public List<String> text(DataType.Text type) {
+        return type.max() == 0 ? List.of() : List.of("length(" + column + ") <= " + type.max());
+    }
+
+    @Override
+    public List<String> whole(DataType.Whole type) {
+        return List.of(isOf("integer"));
+    }
+
+    @Override
+    public List<String> counted(DataType.Counted type) {
+        return List.of(isOf("integer"));
+    }
+
+    @Override
+    public List<String> decimal(DataType.Decimal type) {
+        // beyond 15 digits its numbers are not exact, so that more could not be told apart
+        int whole = type.precision() - type.scale();
+        String round = type.scale() == 0 ? "" : " AND " + column + " = round(" + column + ", " + type.scale() + ")";
+        String limit = BigInteger.TEN.pow(Math.min(whole, 300)).toString();
+        return List.of((type.scale() == 0 ? isOf("integer") : isOf("integer", "real") + round) + " AND abs(" + column
+                + ") < " + (whole > 15 ? "1e" + Math.min(whole, 300) : limit));
+    }
+
+    @Override
+    public List<String> list(DataType.OneOf type) {
+        return dialect.usualHolding(type, column);
+    }
+
+    @Override
+    public List<String> bytes(DataType.Bytes type) {
+        return List.of(isOf("blob") + (type.max() == 0 ? "" : " AND length(" + column + ") <= " + type.max()));
+    }
+
+    @Override
+    public List<String> domain(DataType.InDomain type) {
+        return List.of();
+    }
+
+    @Override
+    public List<String> simple(DataType.Simple type) {
+        return List.of(
+                switch (type) {
+                    case REAL -> isOf("real", "integer");
+                    case YES_NO -> column + " IN (0, 1)";
+                    case YEAR -> isOf("integer") + " AND " + column + " BETWEEN 1 AND 9999";
+                    case DATE -> column + " IS date(" + column + ")";
+                    case TIME -> column + " IS time(" + column + ")";
+                    case MOMENT -> column + " IS datetime(" + column + ")";
+                    case MOMENT_ANYWHERE -> column + " IS NULL OR datetime(" + column + ") IS NOT NULL AND " + column
+                            + " GLOB '????-??-?? ??:??:??[+-]??:??'";
+                    case UUID -> column + " GLOB '????????-????-????-????-????????????' AND length(replace(" + column
+                            + ", '-', '')) = 32 AND " + column + " NOT GLOB '*[^0-9a-fA-F-]*'";
+                    case JSON -> "json_valid(" + column + ")";
+                });
+    }
+}

@@ -1,0 +1,291 @@
+package ableschema.core.sql.dialect;
+
+import ableschema.core.sql.dialect.TypeForm.Kind;
+import java.nio.charset.StandardCharsets;
+import java.util.Collections;
+import java.util.EnumMap;
+import java.util.EnumSet;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Set;
+
+/**
+ * What is special about a database, as data: how names are written, which types there are, what it can do, and how it
+ * compares. Each dialect begins from {@link #STANDARD} and says its differences. Immutable.
+ */
+public final class Traits {
+
+    /** How names that stand without quotes are kept. */
+    public enum Folding {
+        LOWER,
+        UPPER,
+        AS_WRITTEN
+    }
+
+    /** How many rows may be empty in what is unique. */
+    public enum Empties {
+        /** Any number of them. */
+        MANY,
+        /** One. */
+        ONE,
+        /** Any number, but where some of the columns hold values those count. */
+        MANY_IF_ALL_EMPTY
+    }
+
+    /** When two texts are the same to a key, as the database compares where nothing else is said. */
+    public enum TextComparison {
+        EXACT,
+        /** Letter case makes no difference, nor do spaces at the end. */
+        NO_CASE,
+        /** Neither letter case nor accents make a difference, nor do spaces at the end. */
+        NO_CASE_NO_ACCENTS
+    }
+
+    /** ISO/IEC 9075. */
+    public static final Traits STANDARD = standard();
+
+    private String name = "standard";
+    private String label = "standard SQL";
+    private char openingQuote = '"';
+    private char closingQuote = '"';
+    private Folding folding = Folding.UPPER;
+    private int longestName = 128;
+    private boolean nameLengthInBytes;
+    private Set<String> reserved = Set.of();
+    private Set<String> systemColumns = Set.of();
+    private Map<Kind, TypeForm> types = Map.of();
+    private int decimalScale;
+    private Set<Ability> abilities = EnumSet.allOf(Ability.class);
+    private Empties empties = Empties.MANY;
+    private TextComparison comparison = TextComparison.EXACT;
+    private Map<StandardFunction, String> functions = Map.of();
+    private Set<DialectOption> options = Set.of();
+
+    private Traits() {}
+
+    private static Traits standard() {
+        var traits = new Traits();
+        traits.reserved = ReservedWords.STANDARD;
+        var types = new EnumMap<Kind, TypeForm>(Kind.class);
+        types.put(Kind.TEXT, TypeForm.of("varchar({n})"));
+        types.put(Kind.LONG_TEXT, TypeForm.of("clob"));
+        types.put(Kind.SMALL, TypeForm.of("smallint", 2));
+        types.put(Kind.WHOLE, TypeForm.of("integer", 4));
+        types.put(Kind.BIG, TypeForm.of("bigint", 8));
+        types.put(Kind.DECIMAL, TypeForm.of("decimal({p},{s})"));
+        types.put(Kind.REAL, TypeForm.of("double precision", 8));
+        types.put(Kind.YES_NO, TypeForm.of("boolean", 1));
+        types.put(Kind.YEAR, TypeForm.of("smallint", 2));
+        types.put(Kind.DATE, TypeForm.of("date"));
+        types.put(Kind.TIME, TypeForm.of("time"));
+        types.put(Kind.MOMENT, TypeForm.of("timestamp"));
+        types.put(Kind.MOMENT_ANYWHERE, TypeForm.of("timestamp with time zone"));
+        types.put(Kind.UUID, TypeForm.of("char(36)", 36));
+        types.put(Kind.JSON, TypeForm.of("json"));
+        types.put(Kind.BYTES, TypeForm.of("varbinary({n})"));
+        types.put(Kind.LONG_BYTES, TypeForm.of("blob"));
+        types.put(Kind.LIST, TypeForm.of("varchar({n})"));
+        traits.types = types;
+        var functions = new EnumMap<StandardFunction, String>(StandardFunction.class);
+        for (StandardFunction each : StandardFunction.values()) {
+            functions.put(each, each.standard());
+        }
+        traits.functions = functions;
+        return traits;
+    }
+
+    private Traits copy() {
+        var copy = new Traits();
+        copy.name = name;
+        copy.label = label;
+        copy.openingQuote = openingQuote;
+        copy.closingQuote = closingQuote;
+        copy.folding = folding;
+        copy.longestName = longestName;
+        copy.nameLengthInBytes = nameLengthInBytes;
+        copy.reserved = reserved;
+        copy.systemColumns = systemColumns;
+        copy.types = types;
+        copy.decimalScale = decimalScale;
+        copy.abilities = abilities;
+        copy.empties = empties;
+        copy.comparison = comparison;
+        copy.functions = functions;
+        copy.options = options;
+        return copy;
+    }
+
+    /** @param name as on the command line and in files; {@code label} is for people */
+    Traits named(String name, String label) {
+        Traits traits = copy();
+        traits.name = name;
+        traits.label = label;
+        return traits;
+    }
+
+    Traits quoting(char opening, char closing) {
+        Traits traits = copy();
+        traits.openingQuote = opening;
+        traits.closingQuote = closing;
+        return traits;
+    }
+
+    Traits folding(Folding folding) {
+        Traits traits = copy();
+        traits.folding = folding;
+        return traits;
+    }
+
+    /** Names of at most so many characters; 0 for no limit. */
+    Traits namesUpTo(int characters) {
+        Traits traits = copy();
+        traits.longestName = characters;
+        traits.nameLengthInBytes = false;
+        return traits;
+    }
+
+    /** Names of at most so many bytes of UTF-8. */
+    Traits namesUpToBytes(int bytes) {
+        Traits traits = namesUpTo(bytes);
+        traits.nameLengthInBytes = true;
+        return traits;
+    }
+
+    Traits reserving(Set<String> words) {
+        Traits traits = copy();
+        traits.reserved = words;
+        return traits;
+    }
+
+    /** Names that a column cannot have, in small letters. */
+    Traits withSystemColumns(String... names) {
+        Traits traits = copy();
+        traits.systemColumns = Set.of(names);
+        return traits;
+    }
+
+    Traits with(Kind kind, TypeForm form) {
+        Traits traits = copy();
+        var changed = new EnumMap<>(types);
+        changed.put(kind, form);
+        traits.types = changed;
+        return traits;
+    }
+
+    /** The most digits that may stand behind the point; 0 for no limit. */
+    Traits decimalScaleUpTo(int digits) {
+        Traits traits = copy();
+        traits.decimalScale = digits;
+        return traits;
+    }
+
+    Traits without(Ability... missing) {
+        Traits traits = copy();
+        traits.abilities = EnumSet.copyOf(abilities);
+        for (Ability each : missing) {
+            traits.abilities.remove(each);
+        }
+        return traits;
+    }
+
+    Traits holdingEmpties(Empties empties) {
+        Traits traits = copy();
+        traits.empties = empties;
+        return traits;
+    }
+
+    Traits comparing(TextComparison comparison) {
+        Traits traits = copy();
+        traits.comparison = comparison;
+        return traits;
+    }
+
+    Traits calling(StandardFunction function, String template) {
+        Traits traits = copy();
+        var changed = new EnumMap<>(functions);
+        changed.put(function, template);
+        traits.functions = changed;
+        return traits;
+    }
+
+    Traits withOptions(DialectOption... options) {
+        Traits traits = copy();
+        traits.options = Set.of(options);
+        return traits;
+    }
+
+    /** The name on the command line and in files, such as {@code postgresql}. */
+    public String name() {
+        return name;
+    }
+
+    /** The name for people, such as PostgreSQL. */
+    public String label() {
+        return label;
+    }
+
+    char openingQuote() {
+        return openingQuote;
+    }
+
+    char closingQuote() {
+        return closingQuote;
+    }
+
+    public Folding folding() {
+        return folding;
+    }
+
+    /** The longest name, in characters or, where the database counts so, in bytes; 0 for no limit. */
+    public int longestName() {
+        return longestName;
+    }
+
+    /** Whether a name is longer than this database takes. */
+    public boolean isTooLong(String identifier) {
+        int length = nameLengthInBytes
+                ? identifier.getBytes(StandardCharsets.UTF_8).length
+                : identifier.codePointCount(0, identifier.length());
+        return longestName > 0 && length > longestName;
+    }
+
+    public boolean reserves(String word) {
+        return reserved.contains(word.toUpperCase(Locale.ROOT));
+    }
+
+    /** Whether the database has a column of this name in every table, so that no other can be called so. */
+    public boolean isSystemColumn(String column) {
+        return systemColumns.contains(column.toLowerCase(Locale.ROOT));
+    }
+
+    public TypeForm type(Kind kind) {
+        return types.getOrDefault(kind, TypeForm.of("?"));
+    }
+
+    int decimalScale() {
+        return decimalScale;
+    }
+
+    public boolean can(Ability ability) {
+        return abilities.contains(ability);
+    }
+
+    public Empties empties() {
+        return empties;
+    }
+
+    public TextComparison comparison() {
+        return comparison;
+    }
+
+    String template(StandardFunction function) {
+        return functions.getOrDefault(function, function.standard());
+    }
+
+    /** What can be said of tables, columns and indexes in this dialect alone. */
+    public Set<DialectOption> options() {
+        return Collections.unmodifiableSet(options);
+    }
+}

@@ -1,0 +1,212 @@
+package ableschema.core.store;
+
+import ableschema.core.design.Brief;
+import ableschema.core.design.Design;
+import ableschema.core.design.Domain;
+import ableschema.core.design.Entity;
+import ableschema.core.design.Id;
+import ableschema.core.design.Judgement;
+import ableschema.core.design.Notes;
+import ableschema.core.design.Question;
+import ableschema.core.design.Relationship;
+import ableschema.core.design.Topic;
+import ableschema.core.document.Detail;
+import ableschema.core.document.Diagram;
+import ableschema.core.document.Document;
+import ableschema.core.document.HouseRules;
+import ableschema.core.document.Notation;
+import ableschema.core.document.Position;
+import ableschema.core.document.Starter;
+import ableschema.core.mapping.NameStyle;
+import ableschema.core.mapping.NamingRules;
+import com.fasterxml.jackson.databind.node.JsonNodeFactory;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+
+/** The form of a whole document. What is empty or usual is left out. */
+final class DocumentForm {
+
+    private final Forms forms;
+    private final DesignForm design;
+
+    private DocumentForm(Design written) {
+        this.forms = new Forms(written);
+        this.design = new DesignForm(forms);
+    }
+
+    static ObjectNode write(Document document) {
+        return (ObjectNode) new DocumentForm(document.design()).document().write(document);
+    }
+
+    /** Reads a document; a {@link Node.Misfit} points at what is not as the format says. */
+    static Document read(Node root) {
+        var form = new DocumentForm(Design.EMPTY);
+        return form.document().read(root);
+    }
+
+    private Form<Document> document() {
+        return Form.object(document -> {
+            document.always("version", Form.NUMBER, DocumentFile.VERSION, d -> DocumentFile.VERSION);
+            String title = document.text("title", Document::title);
+            HouseRules rules = document.always("rules", rules(), HouseRules.USUAL, Document::rules);
+            Notes notes = document.optional("notes", notes(), Notes.NONE, d -> d.design().notes());
+            List<Domain> domains = document.list("domains", design.domain(), d -> d.design().domains());
+            List<Entity> entities = document.always(
+                    "entities", Form.list(design.entity()), List.of(), d -> d.design().entities());
+            List<Relationship> relationships = document.always(
+                    "relationships",
+                    Form.list(design.relationship()),
+                    List.of(),
+                    d -> d.design().relationships());
+            List<Diagram> diagrams =
+                    document.always("diagrams", Form.list(diagram()), List.of(), Document::diagrams);
+            if (document.given().isPresent()) {
+                return document.given().get(); // a design is not made anew to be written
+            }
+            forms.check();
+            return Document.of(
+                    title,
+                    Design.of(entities, relationships).withDomains(domains).with(notes),
+                    diagrams.isEmpty() ? List.of(Diagram.WHOLE) : diagrams,
+                    rules);
+        });
+    }
+
+    private Form<HouseRules> rules() {
+        return Form.object(rules -> new HouseRules(
+                new NamingRules(
+                        rules.always("names", Form.choice(List.of(NameStyle.values())), NameStyle.SNAKE, r -> r.naming()
+                                .style()),
+                        rules.always("plural", Form.FLAG, false, r -> r.naming().plural()),
+                        rules.always(
+                                "indexForeignKeys", Form.FLAG, false, r -> r.naming().indexForeignKeys())),
+                rules.always("dialect", Forms.DIALECT, HouseRules.USUAL.dialect(), HouseRules::dialect),
+                rules.optional("choices", Forms.CHOICES, Map.of(), HouseRules::choices),
+                rules.flag("reasonsInSql", HouseRules::reasonsInSql),
+                rules.list("starters", starter(), HouseRules::starters)));
+    }
+
+    private Form<Starter> starter() {
+        return Form.object(starter -> new Starter(
+                starter.required("name", Form.TEXT, Starter::name),
+                starter.list("attributes", design.attribute(), Starter::attributes)));
+    }
+
+    private Form<Notes> notes() {
+        return Form.object(notes -> {
+            var brief = new Brief(
+                    notes.text("purpose", n -> n.brief().purpose()),
+                    notes.text("told", n -> n.brief().told()),
+                    notes.list("questions", question(), n -> n.brief().questions()));
+            Map<Topic, String> reasons = notes.optional("reasons", reasons(), Map.of(), this::reasons);
+            List<Judgement> judgements = notes.list("judgements", judgement(), n -> n.judgements().stream()
+                    .filter(judgement -> forms.written().knows(judgement.about()))
+                    .toList());
+            Map<String, String> plurals = notes.optional(
+                    "plurals",
+                    Form.object(plural -> plural.others(Form.TEXT, List.of(), each -> each)),
+                    Map.of(),
+                    Notes::plurals);
+            return new Notes(brief, reasons, judgements, plurals);
+        });
+    }
+
+    private Map<Topic, String> reasons(Notes notes) {
+        var known = new LinkedHashMap<Topic, String>();
+        notes.reasons().forEach((topic, reason) -> {
+            if (forms.written().knows(topic.thing())) {
+                known.put(topic, reason);
+            }
+        });
+        return known;
+    }
+
+    private Form<Map<Topic, String>> reasons() {
+        return Form.of(
+                reasons -> {
+                    ObjectNode json = JsonNodeFactory.instance.objectNode();
+                    reasons.forEach((topic, reason) -> json.put(topic.toString(), reason));
+                    return json;
+                },
+                json -> {
+                    var reasons = new LinkedHashMap<Topic, String>();
+                    json.members().forEach((topic, reason) -> {
+                        Topic read = Forms.attempt(json, topic, Topic::parse);
+                        forms.requireKnown(reason, read.thing());
+                        reasons.put(read, reason.asText());
+                    });
+                    return reasons;
+                });
+    }
+
+    private Form<Question> question() {
+        return Form.object(question -> new Question(
+                question.required("id", forms.newId, Question::id),
+                question.required("text", Form.TEXT, Question::text),
+                question.list("answers", forms.known, q -> q.answers().stream()
+                        .filter(id -> forms.written().attribute(id).isPresent())
+                        .toList())));
+    }
+
+    private Form<Judgement> judgement() {
+        return Form.object(judgement -> new Judgement(
+                judgement.required("about", forms.known, Judgement::about),
+                judgement.required("sentence", Form.TEXT, Judgement::sentence),
+                judgement.always(
+                        "verdict",
+                        Form.choice(List.of(Judgement.Verdict.values())),
+                        Judgement.Verdict.CONFIRMED,
+                        Judgement::verdict),
+                judgement.text("remark", Judgement::remark)));
+    }
+
+    private Form<Diagram> diagram() {
+        return Form.object(diagram -> new Diagram(
+                diagram.required("name", Form.TEXT, Diagram::name),
+                diagram.always(
+                        "notation",
+                        Form.choice(List.of(Notation.values())),
+                        Notation.CROWSFOOT,
+                        Diagram::notation),
+                diagram.always(
+                        "detail", Form.choice(List.of(Detail.values())), Detail.EVERYTHING, Diagram::detail),
+                diagram.list("part", forms.known, d -> knownOf(d.part())),
+                diagram.list("pinned", forms.known, d -> knownOf(d.pinned())),
+                diagram.required("positions", positions(), Diagram::positions)));
+    }
+
+    private List<Id> knownOf(List<Id> ids) {
+        return ids.stream().filter(forms.written()::knows).toList();
+    }
+
+    private static Form<Map<Id, Position>> positions() {
+        return Form.of(
+                positions -> {
+                    ObjectNode json = JsonNodeFactory.instance.objectNode();
+                    positions.forEach((id, at) -> json.set(
+                            id.toString(),
+                            JsonNodeFactory.instance
+                                    .arrayNode()
+                                    .add(Math.round(at.x()))
+                                    .add(Math.round(at.y()))));
+                    return json;
+                },
+                json -> {
+                    json.requireObject();
+                    Map<Id, Position> positions = new LinkedHashMap<>();
+                    json.members()
+                            .forEach((id, at) -> positions.put(Forms.attempt(at, id, Id::parse), position(at)));
+                    return positions;
+                });
+    }
+
+    private static Position position(Node json) {
+        List<Node> numbers = json.elements();
+        if (!json.isList() || numbers.size() != 2) {
+            throw json.misfit("a position is two numbers in square brackets");
+        }
+        return new Position(numbers.get(0).asNumber(), numbers.get(1).asNumber());
+    }
+}
