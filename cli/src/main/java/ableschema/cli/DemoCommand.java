@@ -1,12 +1,12 @@
 package ableschema.cli;
 
-import ableschema.core.rows.DesignScript;
-import ableschema.core.sql.dialect.Dialect;
-import ableschema.core.sql.dialect.Dialects;
 import ableschema.core.design.IdSource;
 import ableschema.core.document.Detail;
 import ableschema.core.document.Document;
+import ableschema.core.rows.DesignScript;
 import ableschema.core.sql.Script;
+import ableschema.core.sql.dialect.Dialect;
+import ableschema.core.sql.dialect.Dialects;
 import ableschema.core.store.DocumentFile;
 import ableschema.core.store.FileProblem;
 import ableschema.core.store.SafeFile;

@@ -1,11 +1,11 @@
 package ableschema.cli;
 
-import ableschema.core.rows.DesignScript;
+import ableschema.core.document.Document;
 import ableschema.core.mapping.Mapping;
+import ableschema.core.rows.DesignScript;
+import ableschema.core.sql.Script;
 import ableschema.core.sql.dialect.Dialect;
 import ableschema.core.sql.dialect.Dialects;
-import ableschema.core.document.Document;
-import ableschema.core.sql.Script;
 import ableschema.core.store.DocumentFile;
 import ableschema.core.store.FileProblem;
 import java.nio.file.Path;

@@ -1,14 +1,14 @@
 package ableschema.cli;
 
-import ableschema.core.mapping.Mapping;
-import ableschema.core.sql.dialect.Dialect;
-import ableschema.core.sql.dialect.Dialects;
-import ableschema.core.expression.Expression;
 import ableschema.core.document.Document;
+import ableschema.core.expression.Expression;
+import ableschema.core.mapping.Mapping;
 import ableschema.core.schema.Column;
 import ableschema.core.schema.ForeignKey;
 import ableschema.core.schema.Schema;
 import ableschema.core.schema.Table;
+import ableschema.core.sql.dialect.Dialect;
+import ableschema.core.sql.dialect.Dialects;
 import ableschema.core.store.DocumentFile;
 import ableschema.core.store.FileProblem;
 import ableschema.core.types.ReferenceAction;

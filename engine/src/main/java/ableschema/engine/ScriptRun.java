@@ -43,9 +43,8 @@ public record ScriptRun(List<Outcome> outcomes) {
 
     /** How many statements stay carried out. */
     public int accepted() {
-        return (int) outcomes.stream()
-                .filter(each -> each.fate() == Fate.ACCEPTED)
-                .count();
+        return (int)
+                outcomes.stream().filter(each -> each.fate() == Fate.ACCEPTED).count();
     }
 
     /** The statement at which it stopped; empty if the database took them all. */
@@ -60,9 +59,8 @@ public record ScriptRun(List<Outcome> outcomes) {
         boolean refused = false;
         try {
             for (Statement each : script.executable().toList()) {
-                Outcome outcome = refused
-                        ? new Outcome(each, Fate.NOT_RUN, Optional.empty())
-                        : outcome(each, connection);
+                Outcome outcome =
+                        refused ? new Outcome(each, Fate.NOT_RUN, Optional.empty()) : outcome(each, connection);
                 refused |= outcome.fate() == Fate.REFUSED;
                 outcomes.add(outcome);
             }

@@ -3,11 +3,12 @@ package ableschema.engine;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import ableschema.core.document.Document;
+import ableschema.core.rows.DesignScript;
 import ableschema.core.rows.RowJudge;
 import ableschema.core.schema.Schema;
 import ableschema.core.schema.Table;
+import ableschema.core.schema.TableName;
 import ableschema.core.sql.Script;
-import ableschema.core.sql.ScriptWriter;
 import ableschema.core.store.DocumentFile;
 import java.nio.file.Path;
 import java.sql.Connection;
@@ -29,17 +30,17 @@ class AnyDesignTest {
     @ParameterizedTest
     @EnumSource
     void its_script_is_accepted_and_the_rows_it_writes_arrive(RealEngine engine) throws Exception {
-        int designs = engine == RealEngine.POSTGRESQL ? DESIGNS_ON_A_SERVER : DESIGNS;
+        int designs = engine.isServer() ? DESIGNS_ON_A_SERVER : DESIGNS;
         for (long seed = 1; seed <= designs; seed++) {
             Document document = RandomDesign.of(seed);
             Schema schema = document.mapping().schema();
-            Script definitions = ScriptWriter.definitions(schema, engine.dialect());
+            Script definitions = DesignScript.definitions(document.mapping(), engine.dialect());
             try (Connection connection = engine.open()) {
                 assertThat(ScriptRun.of(definitions, connection).refusal())
                         .as("design %d: %s", seed, definitions.text())
                         .isEmpty();
             }
-            Script script = ScriptWriter.withRows(schema, document.design(), engine.dialect());
+            Script script = DesignScript.withRows(document.mapping(), engine.dialect());
             if (isLoadable(schema)) {
                 assertThat(script.text()).as("design %d", seed).doesNotContain("left out");
                 try (Connection connection = engine.open()) {
@@ -59,18 +60,18 @@ class AnyDesignTest {
 
     /** Whether no references that must be there run in a circle, since no order of inserts could fill such tables. */
     private static boolean isLoadable(Schema schema) {
-        var loaded = new HashSet<String>();
+        var loaded = new HashSet<TableName>();
         boolean more = true;
         while (more) {
             more = false;
             for (Table table : schema.tables()) {
                 boolean ready = table.foreignKeys().stream()
-                        .filter(key -> !key.target().equals(table.name()))
+                        .filter(key -> !key.target().equals(table.qualified()))
                         .filter(key -> key.columns().stream()
                                 .noneMatch(
                                         name -> table.column(name).orElseThrow().nullable()))
                         .allMatch(key -> loaded.contains(key.target()));
-                more |= ready && loaded.add(table.name());
+                more |= ready && loaded.add(table.qualified());
             }
         }
         return loaded.size() == schema.tables().size();
@@ -110,7 +111,7 @@ class AnyDesignTest {
     @Test
     void every_foreign_key_matches_a_key_in_number_and_type() {
         for (long seed = 1; seed <= DESIGNS; seed++) {
-            Schema schema = RandomDesign.of(seed).schema();
+            Schema schema = RandomDesign.of(seed).mapping().schema();
             for (Table table : schema.tables()) {
                 table.foreignKeys().forEach(key -> {
                     Table target = schema.table(key.target()).orElseThrow();

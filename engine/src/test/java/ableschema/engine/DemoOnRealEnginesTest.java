@@ -3,8 +3,9 @@ package ableschema.engine;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import ableschema.core.document.Document;
+import ableschema.core.mapping.Mapping;
+import ableschema.core.rows.DesignScript;
 import ableschema.core.schema.Schema;
-import ableschema.core.sql.ScriptWriter;
 import ableschema.core.store.DocumentFile;
 import java.nio.file.Path;
 import java.sql.Connection;
@@ -22,7 +23,7 @@ class DemoOnRealEnginesTest {
     private static Connection built(RealEngine engine) throws Exception {
         Document document = DocumentFile.read(DEMO);
         Schema schema = document.mapping().schema();
-        var script = ScriptWriter.withRows(schema, document.design(), engine.dialect());
+        var script = DesignScript.withRows(document.mapping(), engine.dialect());
         assertThat(script.text()).doesNotContain("left out");
         Connection connection = engine.open();
         ScriptRun run = ScriptRun.of(script, connection);
@@ -34,10 +35,11 @@ class DemoOnRealEnginesTest {
     @EnumSource
     void every_statement_is_accepted_and_every_sample_row_arrives(RealEngine engine) throws Exception {
         Document document = DocumentFile.read(DEMO);
+        Mapping mapping = document.mapping();
         try (Connection connection = built(engine)) {
-            for (var table : document.mapping().schema().tables()) {
+            for (var table : mapping.schema().tables()) {
                 int rows = document.design()
-                        .body(table.origin())
+                        .body(mapping.trace().owner(table))
                         .orElseThrow()
                         .rows()
                         .size();

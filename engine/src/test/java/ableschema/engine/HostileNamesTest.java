@@ -2,7 +2,6 @@ package ableschema.engine;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import ableschema.core.expression.Expression;
 import ableschema.core.design.Attribute;
 import ableschema.core.design.Body;
 import ableschema.core.design.Cardinality;
@@ -21,10 +20,11 @@ import ableschema.core.design.Row;
 import ableschema.core.design.Side;
 import ableschema.core.document.Document;
 import ableschema.core.document.HouseRules;
+import ableschema.core.expression.Expression;
 import ableschema.core.mapping.NameStyle;
 import ableschema.core.mapping.NamingRules;
+import ableschema.core.rows.DesignScript;
 import ableschema.core.schema.Table;
-import ableschema.core.sql.ScriptWriter;
 import ableschema.core.types.DataType;
 import java.sql.Connection;
 import java.sql.ResultSet;
@@ -104,7 +104,7 @@ class HostileNamesTest {
     @MethodSource("engines")
     void definitions_and_rows_arrive_unharmed(RealEngine engine, NameStyle style) throws Exception {
         Document document = hostile(style);
-        var script = ScriptWriter.withRows(document.mapping().schema(), document.design(), engine.dialect());
+        var script = DesignScript.withRows(document.mapping(), engine.dialect());
         assertThat(script.text()).doesNotContain("left out");
         try (Connection connection = engine.open()) {
             ScriptRun run = ScriptRun.of(script, connection);

@@ -9,7 +9,7 @@ import ableschema.core.design.Question;
 import ableschema.core.design.SubtypeLayout;
 import ableschema.core.document.Document;
 import ableschema.core.edit.SubtypeEdits;
-import ableschema.core.sql.ScriptWriter;
+import ableschema.core.rows.DesignScript;
 import ableschema.core.store.DocumentFile;
 import ableschema.core.words.DesignReader;
 import java.nio.file.Path;
@@ -53,7 +53,7 @@ class KindsAndAnswersTest {
     /** An engine in which the tables of the kinds stand. */
     private static Connection built(RealEngine engine, SubtypeLayout layout) throws Exception {
         Connection connection = engine.open();
-        ScriptRun run = ScriptRun.of(ScriptWriter.definitions(kinds(layout).schema(), engine.dialect()), connection);
+        ScriptRun run = ScriptRun.of(DesignScript.definitions(kinds(layout).mapping(), engine.dialect()), connection);
         assertThat(run.refusal()).isEmpty();
         return connection;
     }
@@ -100,12 +100,11 @@ class KindsAndAnswersTest {
     void every_question_of_the_demo_is_answered_by_its_select(RealEngine engine) throws Exception {
         Document demo = DocumentFile.read(Path.of("../demo/alder-valley.able.json"));
         try (Connection connection = engine.open()) {
-            ScriptRun run =
-                    ScriptRun.of(ScriptWriter.withRows(demo.mapping().schema(), demo.design(), engine.dialect()), connection);
+            ScriptRun run = ScriptRun.of(DesignScript.withRows(demo.mapping(), engine.dialect()), connection);
             assertThat(run.refusal()).isEmpty();
             int answered = 0;
             for (Question question : demo.design().notes().brief().questions()) {
-                Answer answer = Answer.of(question, demo.mapping().schema(), engine.dialect());
+                Answer answer = Answer.of(question, demo.mapping(), engine.dialect());
                 if (!answer.isOpen()) {
                     assertThat(answer.isJoined()).as(question.text()).isTrue();
                     assertThat(rows(connection, answer.select()))

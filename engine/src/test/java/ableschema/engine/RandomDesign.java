@@ -231,6 +231,21 @@ final class RandomDesign {
             }
 
             @Override
+            public String list(DataType.OneOf list) {
+                return list.values().get(i % list.values().size());
+            }
+
+            @Override
+            public String bytes(DataType.Bytes bytes) {
+                return "0aff0" + i;
+            }
+
+            @Override
+            public String domain(DataType.InDomain domain) {
+                throw new IllegalStateException("resolved before");
+            }
+
+            @Override
             public String simple(DataType.Simple simple) {
                 return switch (simple) {
                     case REAL -> "0.2" + i;
@@ -241,6 +256,7 @@ final class RandomDesign {
                     case MOMENT -> "2027-04-12 09:3" + i;
                     case MOMENT_ANYWHERE -> "2027-04-12 09:3" + i + "+02:00";
                     case UUID -> "5f2c1f6e-8a34-4c52-9d57-0b6b1a2c3d4" + i;
+                    case JSON -> "{\"no\": " + i + "}";
                 };
             }
         });

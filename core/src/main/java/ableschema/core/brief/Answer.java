@@ -1,20 +1,19 @@
 package ableschema.core.brief;
 
-import ableschema.core.sql.dialect.Ability;
-import ableschema.core.mapping.Mapping;
-import ableschema.core.mapping.Trace;
-import ableschema.core.sql.dialect.Dialect;
 import ableschema.core.design.ColumnRef;
 import ableschema.core.design.Id;
 import ableschema.core.design.Question;
+import ableschema.core.mapping.Mapping;
+import ableschema.core.mapping.Trace;
 import ableschema.core.schema.Column;
 import ableschema.core.schema.ForeignKey;
 import ableschema.core.schema.Schema;
 import ableschema.core.schema.Table;
+import ableschema.core.sql.dialect.Ability;
+import ableschema.core.sql.dialect.Dialect;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.HashMap;
-import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;

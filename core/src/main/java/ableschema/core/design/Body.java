@@ -51,7 +51,9 @@ public record Body(
     }
 
     public Body withAttributes(List<Attribute> attributes) {
-        return attributes.equals(this.attributes) ? this : new Body(attributes, key, uniques, checks, indexes, dependencies, refused, rows);
+        return attributes.equals(this.attributes)
+                ? this
+                : new Body(attributes, key, uniques, checks, indexes, dependencies, refused, rows);
     }
 
     public Body with(Attribute attribute) {
@@ -114,36 +116,49 @@ public record Body(
 
     private static List<Dependency> without(List<Dependency> dependencies, Predicate<KeyPart> gone) {
         return dependencies.stream()
-                .filter(d ->
-                        Stream.concat(d.from().stream(), d.to().stream()).noneMatch(gone))
+                .filter(d -> Stream.concat(d.from().stream(), d.to().stream()).noneMatch(gone))
                 .toList();
     }
 
     public Body withKey(List<KeyPart> key) {
-        return key.equals(this.key) ? this : new Body(attributes, key, uniques, checks, indexes, dependencies, refused, rows);
+        return key.equals(this.key)
+                ? this
+                : new Body(attributes, key, uniques, checks, indexes, dependencies, refused, rows);
     }
 
     public Body withUniques(List<Unique> uniques) {
-        return uniques.equals(this.uniques) ? this : new Body(attributes, key, uniques, checks, indexes, dependencies, refused, rows);
+        return uniques.equals(this.uniques)
+                ? this
+                : new Body(attributes, key, uniques, checks, indexes, dependencies, refused, rows);
     }
 
     public Body withChecks(List<Check> checks) {
-        return checks.equals(this.checks) ? this : new Body(attributes, key, uniques, checks, indexes, dependencies, refused, rows);
+        return checks.equals(this.checks)
+                ? this
+                : new Body(attributes, key, uniques, checks, indexes, dependencies, refused, rows);
     }
 
     public Body withIndexes(List<Index> indexes) {
-        return indexes.equals(this.indexes) ? this : new Body(attributes, key, uniques, checks, indexes, dependencies, refused, rows);
+        return indexes.equals(this.indexes)
+                ? this
+                : new Body(attributes, key, uniques, checks, indexes, dependencies, refused, rows);
     }
 
     public Body withDependencies(List<Dependency> dependencies) {
-        return dependencies.equals(this.dependencies) ? this : new Body(attributes, key, uniques, checks, indexes, dependencies, refused, rows);
+        return dependencies.equals(this.dependencies)
+                ? this
+                : new Body(attributes, key, uniques, checks, indexes, dependencies, refused, rows);
     }
 
     public Body withRefused(List<Dependency> refused) {
-        return refused.equals(this.refused) ? this : new Body(attributes, key, uniques, checks, indexes, dependencies, refused, rows);
+        return refused.equals(this.refused)
+                ? this
+                : new Body(attributes, key, uniques, checks, indexes, dependencies, refused, rows);
     }
 
     public Body withRows(List<Row> rows) {
-        return rows.equals(this.rows) ? this : new Body(attributes, key, uniques, checks, indexes, dependencies, refused, rows);
+        return rows.equals(this.rows)
+                ? this
+                : new Body(attributes, key, uniques, checks, indexes, dependencies, refused, rows);
     }
 }

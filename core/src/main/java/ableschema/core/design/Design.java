@@ -1,18 +1,18 @@
 package ableschema.core.design;
 
-import java.util.stream.Collectors;
 import ableschema.core.types.DataType;
 import ableschema.core.types.DataTypes;
-import java.util.function.Function;
-import java.util.HashSet;
-import java.util.LinkedHashMap;
-import java.util.Set;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.HashMap;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.function.Function;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
 /**
@@ -276,8 +276,7 @@ public final class Design {
         return domains.equals(this.domains) ? this : changed(entities, relationships, domains, notes);
     }
 
-    private Design changed(
-            List<Entity> entities, List<Relationship> relationships, List<Domain> domains, Notes notes) {
+    private Design changed(List<Entity> entities, List<Relationship> relationships, List<Domain> domains, Notes notes) {
         return new Design(entities, relationships, domains, notes, Optional.of(this));
     }
 
@@ -320,7 +319,9 @@ public final class Design {
                 .toList();
         return changed(
                 rest,
-                related.stream().map(r -> r.withBody(r.body().withoutReferences(ended))).toList(),
+                related.stream()
+                        .map(r -> r.withBody(r.body().withoutReferences(ended)))
+                        .toList(),
                 domains,
                 notes);
     }

@@ -26,8 +26,7 @@ public record Domain(
         /** Reads {@code value}; an {@link IllegalArgumentException} says what else was found. */
         public static Value parse(String text) {
             if (!text.equals(VALUE.toString())) {
-                throw new IllegalArgumentException(
-                        "a domain's check speaks of {value} only, not of {" + text + "}");
+                throw new IllegalArgumentException("a domain's check speaks of {value} only, not of {" + text + "}");
             }
             return VALUE;
         }

@@ -12,6 +12,7 @@ public record Id(IdKind kind, String code) {
 
     /** 60 random bits: among a million ids two are alike once in some two million times. */
     static final int CODE_LENGTH = 12;
+
     static final String DIGITS = "0123456789abcdefghjkmnpqrstvwxyz";
     private static final Pattern FORM = Pattern.compile("[a-z]:[" + DIGITS + "]{6,16}");
 
@@ -23,8 +24,9 @@ public record Id(IdKind kind, String code) {
     /** Reads the text form; an {@link IllegalArgumentException} names a text that is none. */
     public static Id parse(String text) {
         if (!FORM.matcher(text).matches()) {
-            throw new IllegalArgumentException("'" + text
-                    + "' is no id: expected a kind letter, a colon and six to sixteen letters or digits, as in a:k3f9q2");
+            throw new IllegalArgumentException(
+                    "'" + text
+                            + "' is no id: expected a kind letter, a colon and six to sixteen letters or digits, as in a:k3f9q2");
         }
         return new Id(IdKind.of(text.charAt(0)), text.substring(2));
     }

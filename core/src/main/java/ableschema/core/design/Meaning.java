@@ -2,8 +2,8 @@ package ableschema.core.design;
 
 import static java.util.stream.Collectors.joining;
 
-import ableschema.core.types.DataType;
 import ableschema.core.expression.Expression;
+import ableschema.core.types.DataType;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -111,7 +111,9 @@ final class Meaning {
         }
         say(owner + " key " + named(body.key()));
         body.uniques().forEach(u -> say(owner + " unique " + named(u.parts()) + pins(u.pins())));
-        body.checks().forEach(c -> say(owner + " check " + c.expression().dialect() + named(c.expression()) + pins(c.pins())));
+        body.checks()
+                .forEach(c ->
+                        say(owner + " check " + c.expression().dialect() + named(c.expression()) + pins(c.pins())));
         body.indexes()
                 .forEach(i -> say(owner + " index " + (i.unique() ? "unique " : "")
                         + i.parts().stream()

@@ -20,8 +20,8 @@ public record Reference(
         Pins pins) {
 
     /** A reference of which nothing has been said. */
-    public static final Reference USUAL = new Reference(
-            ReferenceAction.NO_ACTION, ReferenceAction.NO_ACTION, Optional.empty(), List.of(), Pins.NONE);
+    public static final Reference USUAL =
+            new Reference(ReferenceAction.NO_ACTION, ReferenceAction.NO_ACTION, Optional.empty(), List.of(), Pins.NONE);
 
     public Reference {
         columns = List.copyOf(columns);

@@ -12,11 +12,7 @@ import java.util.Optional;
  * @param comment      empty for nothing
  */
 public record ReferenceColumn(
-        ColumnRef target,
-        Expression<ColumnRef> defaultValue,
-        Optional<ColumnRef> sameAs,
-        String comment,
-        Pins pins) {
+        ColumnRef target, Expression<ColumnRef> defaultValue, Optional<ColumnRef> sameAs, String comment, Pins pins) {
 
     /** A column of which nothing has been said. */
     public static ReferenceColumn to(ColumnRef target) {

@@ -13,28 +13,14 @@ import java.util.Optional;
  * @param body    the pairing's own attributes, rules and rows; counts where it is many-to-many
  * @param subtype whether the second entity is a kind of the first, and how the kinds are kept
  */
-public record Relationship(
-        Id id,
-        End first,
-        End second,
-        String noun,
-        SubtypeLayout subtype,
-        Body body,
-        Pins pins) {
+public record Relationship(Id id, End first, End second, String noun, SubtypeLayout subtype, Body body, Pins pins) {
 
     public Relationship {
         requireNonNull(id, "id");
     }
 
     public static Relationship between(Id id, End first, End second) {
-        return new Relationship(
-                id,
-                first,
-                second,
-                "",
-                SubtypeLayout.NONE,
-                Body.EMPTY,
-                Pins.NONE);
+        return new Relationship(id, first, second, "", SubtypeLayout.NONE, Body.EMPTY, Pins.NONE);
     }
 
     public End end(Side side) {
@@ -99,13 +85,7 @@ public record Relationship(
     /** Returns this relationship with another end; where it then refers the other way, what it does on delete goes along. */
     public Relationship with(Side side, End end) {
         var changed = new Relationship(
-                id,
-                side == Side.FIRST ? end : first,
-                side == Side.SECOND ? end : second,
-                noun,
-                subtype,
-                body,
-                pins);
+                id, side == Side.FIRST ? end : first, side == Side.SECOND ? end : second, noun, subtype, body, pins);
         boolean turned = !isManyToMany()
                 && !changed.isManyToMany()
                 && !changed.referencedSide().equals(referencedSide());
@@ -121,9 +101,7 @@ public record Relationship(
     }
 
     public Relationship withBody(Body body) {
-        return body == this.body
-                ? this
-                : new Relationship(id, first, second, noun, subtype, body, pins);
+        return body == this.body ? this : new Relationship(id, first, second, noun, subtype, body, pins);
     }
 
     /** Returns this relationship with the same actions on every reference that it makes. */

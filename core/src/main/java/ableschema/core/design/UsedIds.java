@@ -59,11 +59,13 @@ final class UsedIds {
         var old = new HashSet<Id>();
         bodies(before).filter(body -> !present.contains(body)).forEach(body -> each(body, all, old::add));
         var fresh = new HashSet<Id>();
-        bodies(design).filter(body -> !unchanged.contains(body)).forEach(body -> each(body, all, id -> {
-            if (!old.remove(id)) {
-                add(fresh, id);
-            }
-        }));
+        bodies(design)
+                .filter(body -> !unchanged.contains(body))
+                .forEach(body -> each(body, all, id -> {
+                    if (!old.remove(id)) {
+                        add(fresh, id);
+                    }
+                }));
         return fresh;
     }
 

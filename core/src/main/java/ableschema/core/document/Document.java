@@ -1,12 +1,12 @@
 package ableschema.core.document;
 
-import ableschema.core.sql.dialect.Dialect;
-import ableschema.core.sql.dialect.Dialects;
 import ableschema.core.design.Design;
 import ableschema.core.design.Entity;
 import ableschema.core.design.Id;
 import ableschema.core.design.Lists;
 import ableschema.core.mapping.Mapping;
+import ableschema.core.sql.dialect.Dialect;
+import ableschema.core.sql.dialect.Dialects;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;

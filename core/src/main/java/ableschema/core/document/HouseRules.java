@@ -1,10 +1,10 @@
 package ableschema.core.document;
 
-import java.util.Map;
-import java.util.TreeMap;
 import ableschema.core.design.Lists;
 import ableschema.core.mapping.NamingRules;
 import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
 
 /**
  * What this house does by habit: how names are made, the dialect that it writes for, and sets of attributes to begin

@@ -1,6 +1,5 @@
 package ableschema.core.edit;
 
-import java.util.stream.Collectors;
 import ableschema.core.design.Design;
 import ableschema.core.design.Entity;
 import ableschema.core.design.Id;
@@ -19,6 +18,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
 
 /**
  * Entities taken out of a design, with the relationships among them and their places, to be put into this or another
@@ -35,8 +35,10 @@ public final class Fragment {
     /** A document of only these entities. */
     public static Document of(Document document, Set<Id> entities) {
         Design all = document.design().with(Notes.NONE);
-        Design design = all.without(
-                all.entities().stream().map(Entity::id).filter(id -> !entities.contains(id)).collect(Collectors.toSet()));
+        Design design = all.without(all.entities().stream()
+                .map(Entity::id)
+                .filter(id -> !entities.contains(id))
+                .collect(Collectors.toSet()));
         var positions = new LinkedHashMap<Id, Position>();
         for (Id id : entities) {
             document.position(id).ifPresent(at -> positions.put(id, at));

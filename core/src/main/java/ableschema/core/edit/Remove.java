@@ -1,15 +1,15 @@
 package ableschema.core.edit;
 
 import ableschema.core.design.Body;
-import ableschema.core.design.Entity;
-import java.util.LinkedHashMap;
-import ableschema.core.design.Relationship;
-import java.util.Set;
 import ableschema.core.design.Design;
+import ableschema.core.design.Entity;
 import ableschema.core.design.Id;
+import ableschema.core.design.Relationship;
 import ableschema.core.document.Document;
 import ableschema.core.document.Edit;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Set;
 
 /** Takes entities, relationships and attributes out, with all that hangs on them. */
 public record Remove(List<Id> things, String name) implements Edit {

@@ -1,6 +1,5 @@
 package ableschema.core.expression;
 
-import java.util.function.BinaryOperator;
 import ableschema.core.expression.Token.Kind;
 import ableschema.core.types.DataType;
 import ableschema.core.types.DataTypes;
@@ -12,6 +11,7 @@ import java.time.OffsetDateTime;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.function.BinaryOperator;
 import java.util.function.Function;
 
 /**
@@ -250,8 +250,7 @@ public final class Evaluation<R> {
         }
     }
 
-    private static Operand calculated(
-            Operand left, Operand right, BinaryOperator<BigDecimal> operation) {
+    private static Operand calculated(Operand left, Operand right, BinaryOperator<BigDecimal> operation) {
         if (!isNumeric(left) || !isNumeric(right)) {
             throw new NotKnown(); // days between dates and the like differ from database to database
         }
@@ -297,7 +296,8 @@ public final class Evaluation<R> {
             return new Operand(Optional.of(word.is("true") ? "yes" : "no"), DataType.Simple.YES_NO);
         }
         String name = word.text().toLowerCase(Locale.ROOT);
-        if (!List.of("char_length", "character_length", "length", "lower", "upper").contains(name)) {
+        if (!List.of("char_length", "character_length", "length", "lower", "upper")
+                .contains(name)) {
             throw new NotKnown();
         }
         expect("(");
@@ -306,8 +306,9 @@ public final class Evaluation<R> {
         return switch (name) {
             case "lower" -> new Operand(inner.text().map(t -> t.toLowerCase(Locale.ROOT)), new DataType.Text(0));
             case "upper" -> new Operand(inner.text().map(t -> t.toUpperCase(Locale.ROOT)), new DataType.Text(0));
-            default -> new Operand(
-                    inner.text().map(t -> String.valueOf(t.codePointCount(0, t.length()))), new DataType.Whole(0));
+            default ->
+                new Operand(
+                        inner.text().map(t -> String.valueOf(t.codePointCount(0, t.length()))), new DataType.Whole(0));
         };
     }
 }

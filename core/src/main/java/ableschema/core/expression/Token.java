@@ -1,8 +1,8 @@
 package ableschema.core.expression;
 
-import org.jspecify.annotations.Nullable;
 import java.util.ArrayList;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 
 /**
  * One token of an expression.
@@ -68,8 +68,8 @@ public record Token<R>(Kind kind, String text, @Nullable R ref) {
         if (c == '"') {
             return Kind.NAME;
         }
-        boolean digit = Character.isDigit(c)
-                || c == '.' && at + 1 < text.length() && Character.isDigit(text.charAt(at + 1));
+        boolean digit =
+                Character.isDigit(c) || c == '.' && at + 1 < text.length() && Character.isDigit(text.charAt(at + 1));
         return digit ? Kind.NUMBER : Character.isLetter(c) || c == '_' ? Kind.WORD : Kind.SYMBOL;
     }
 

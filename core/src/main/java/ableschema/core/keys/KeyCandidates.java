@@ -1,6 +1,5 @@
 package ableschema.core.keys;
 
-import ableschema.core.expression.Expression;
 import ableschema.core.design.Attribute;
 import ableschema.core.design.Body;
 import ableschema.core.design.ColumnRef;
@@ -15,6 +14,7 @@ import ableschema.core.design.Unique;
 import ableschema.core.document.Edit;
 import ableschema.core.edit.ChangeBody;
 import ableschema.core.edit.Edits;
+import ableschema.core.expression.Expression;
 import ableschema.core.keys.KeyCandidate.Point;
 import ableschema.core.keys.KeyCandidate.Verdict;
 import ableschema.core.mapping.Keys;

@@ -1,6 +1,5 @@
 package ableschema.core.mapping;
 
-import ableschema.core.design.Side;
 import ableschema.core.design.Attribute;
 import ableschema.core.design.ColumnRef;
 import ableschema.core.design.Design;
@@ -8,6 +7,7 @@ import ableschema.core.design.End;
 import ableschema.core.design.ForeignColumn;
 import ableschema.core.design.Id;
 import ableschema.core.design.Relationship;
+import ableschema.core.design.Side;
 import java.util.Locale;
 import java.util.regex.Pattern;
 
@@ -57,11 +57,11 @@ final class ColumnLabels {
             boolean second = relationship.isRecursive() && relationship.second() == end;
             return second ? "other " + target : target;
         }
-        String verb = relationship.end(relationship.first() == end ? Side.SECOND : Side.FIRST).verb();
+        String verb = relationship
+                .end(relationship.first() == end ? Side.SECOND : Side.FIRST)
+                .verb();
         boolean needed = relationship.isRecursive() || isOneOfSeveral(relationship, end);
-        return needed && !verb.isEmpty()
-                ? AUXILIARY.matcher(verb).replaceFirst("") + " " + target
-                : target;
+        return needed && !verb.isEmpty() ? AUXILIARY.matcher(verb).replaceFirst("") + " " + target : target;
     }
 
     /** Whether the same table refers to the same entity without a role once more. */
@@ -70,7 +70,8 @@ final class ColumnLabels {
         return design.referencesOf(holder).stream()
                         .flatMap(each -> design.relationship(each.relationship()).stream()
                                 .map(r -> r.end(each.side())))
-                        .filter(each -> each.entity().equals(end.entity()) && each.role().isEmpty())
+                        .filter(each -> each.entity().equals(end.entity())
+                                && each.role().isEmpty())
                         .count()
                 > 1;
     }

@@ -77,9 +77,8 @@ final class Derivation {
     }
 
     private Pins pinsOf(Id owner) {
-        return design.entity(owner)
-                .map(Entity::pins)
-                .orElseGet(() -> relationship(owner).pins());
+        return design.entity(owner).map(Entity::pins).orElseGet(() -> relationship(owner)
+                .pins());
     }
 
     private void nameTables() {
@@ -196,12 +195,7 @@ final class Derivation {
         gaps.addAll(constraints.gaps());
         nameGaps.stream().filter(gap -> gap.owner().equals(owner)).forEach(gaps::add);
         return new Made(
-                parts.getOrDefault(owner, List.of()),
-                its,
-                reasons.on(table, trace),
-                trace,
-                names.givenSince(),
-                gaps);
+                parts.getOrDefault(owner, List.of()), its, reasons.on(table, trace), trace, names.givenSince(), gaps);
     }
 
     private TableConstraints.Target target(EndRef end) {

@@ -128,7 +128,8 @@ public final class Keys {
             }
             List<ColumnRef> key = referencedBy(end);
             Stream<ColumnRef> targets = key.isEmpty() ? Stream.of(new ColumnRef.Keyless()) : key.stream();
-            found = targets.<ColumnRef>map(target -> new ForeignColumn(end, target)).toList();
+            found = targets.<ColumnRef>map(target -> new ForeignColumn(end, target))
+                    .toList();
             underWay.remove(end);
             referring.put(end, found);
         }
@@ -140,8 +141,8 @@ public final class Keys {
         Optional<Entity> target = design.target(end);
         Optional<List<ColumnRef>> alternate = reference(end)
                 .flatMap(Reference::targetKey)
-                .flatMap(key -> target.flatMap(entity -> unique(entity, key)
-                        .map(unique -> columns(entity.id(), unique.parts()))))
+                .flatMap(key -> target.flatMap(
+                        entity -> unique(entity, key).map(unique -> columns(entity.id(), unique.parts()))))
                 .filter(columns -> !columns.isEmpty());
         return alternate.orElseGet(() -> target.map(entity -> of(entity.id())).orElse(List.of()));
     }
@@ -151,7 +152,8 @@ public final class Keys {
     }
 
     private Optional<Reference> reference(EndRef end) {
-        return design.relationship(end.relationship()).map(r -> r.end(end.side()).reference());
+        return design.relationship(end.relationship())
+                .map(r -> r.end(end.side()).reference());
     }
 
     /** The column that this one is, where a reference says that it is the same as another of its table. */

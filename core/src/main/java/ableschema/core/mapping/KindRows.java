@@ -35,8 +35,7 @@ final class KindRows {
                 entity.body().rows().forEach(row -> rows.put(row.id(), row));
                 boolean several = layKinds(entity.id(), says, rows);
                 if (several) {
-                    rows.replaceAll((id, row) ->
-                            row.value(says).isPresent() ? row : row.with(says, entity.name()));
+                    rows.replaceAll((id, row) -> row.value(says).isPresent() ? row : row.with(says, entity.name()));
                     byRoot.put(entity.id(), rows);
                 }
             }
@@ -76,7 +75,8 @@ final class KindRows {
 
     /** The rows of an entity in whose table kinds lie. */
     List<Row> of(Id root) {
-        return rereferred(List.copyOf(byRoot.getOrDefault(rootOf.apply(root), Map.of()).values()));
+        return rereferred(
+                List.copyOf(byRoot.getOrDefault(rootOf.apply(root), Map.of()).values()));
     }
 
     /** Rows of which those that referred to a row of a kind refer to the row that it has become. */

@@ -9,10 +9,8 @@ import ableschema.core.schema.Table;
 import ableschema.core.schema.TableName;
 import java.util.ArrayList;
 import java.util.HashMap;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 
 /**
  * The tables of a design: one for each entity, one for each many-to-many relationship, and in them the columns and
@@ -33,8 +31,7 @@ public final class Mapping {
     private final Schema schema;
     private final Trace trace;
 
-    private Mapping(
-            Design source, NamingRules rules, boolean reasons, PhysicalDesign physical, Map<Id, Made> made) {
+    private Mapping(Design source, NamingRules rules, boolean reasons, PhysicalDesign physical, Map<Id, Made> made) {
         this.source = source;
         this.rules = rules;
         this.reasons = reasons;

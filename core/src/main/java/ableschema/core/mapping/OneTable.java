@@ -2,7 +2,6 @@ package ableschema.core.mapping;
 
 import static java.util.stream.Collectors.joining;
 
-import ableschema.core.design.ForeignColumn;
 import ableschema.core.design.Attribute;
 import ableschema.core.design.Body;
 import ableschema.core.design.Cardinality;
@@ -13,6 +12,7 @@ import ableschema.core.design.Design;
 import ableschema.core.design.End;
 import ableschema.core.design.EndRef;
 import ableschema.core.design.Entity;
+import ableschema.core.design.ForeignColumn;
 import ableschema.core.design.Id;
 import ableschema.core.design.IdKind;
 import ableschema.core.design.KeyPart;
@@ -92,7 +92,8 @@ final class OneTable {
         Map<Id, List<Id>> kinds = new LinkedHashMap<>();
         for (Entity entity : given.entities()) {
             if (up.containsKey(entity.id())) {
-                kinds.computeIfAbsent(rootOf(entity.id()), root -> new ArrayList<>()).add(entity.id());
+                kinds.computeIfAbsent(rootOf(entity.id()), root -> new ArrayList<>())
+                        .add(entity.id());
             }
         }
         var rows = new KindRows(given, up, this::rootOf, this::discriminatorId);
@@ -137,11 +138,11 @@ final class OneTable {
         boolean taken = Stream.concat(Stream.of(root.id()), kinds.stream())
                 .anyMatch(id -> entity(id).body().attribute(DISCRIMINATOR).isPresent());
         int longest = Stream.concat(Stream.of(root.id()), kinds.stream())
-                .mapToInt(id -> entity(id).name().codePointCount(0, entity(id).name().length()))
+                .mapToInt(id ->
+                        entity(id).name().codePointCount(0, entity(id).name().length()))
                 .max()
                 .orElse(1);
-        return Attribute.named(
-                        discriminatorId(root.id()), taken ? DISCRIMINATOR + " of " + root.name() : DISCRIMINATOR)
+        return Attribute.named(discriminatorId(root.id()), taken ? DISCRIMINATOR + " of " + root.name() : DISCRIMINATOR)
                 .withType(new DataType.Text(longest));
     }
 
@@ -313,8 +314,9 @@ final class OneTable {
                 Kind.REFERENCE_TO_KIND,
                 relationship.id(),
                 holder,
-                given.nameOf(holder) + " refers to " + entity(rootOf(special.id())).name() + ": that the row is of kind "
-                        + special.name() + " is left to the application"));
+                given.nameOf(holder) + " refers to "
+                        + entity(rootOf(special.id())).name() + ": that the row is of kind " + special.name()
+                        + " is left to the application"));
     }
 
     private Body readdressed(Body body, KindRows rows) {

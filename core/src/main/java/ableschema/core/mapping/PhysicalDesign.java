@@ -1,12 +1,12 @@
 package ableschema.core.mapping;
 
-import ableschema.core.design.SubtypeLayout;
 import ableschema.core.design.Body;
 import ableschema.core.design.Design;
 import ableschema.core.design.Entity;
 import ableschema.core.design.Id;
 import ableschema.core.design.KeyPart;
 import ableschema.core.design.Relationship;
+import ableschema.core.design.SubtypeLayout;
 import ableschema.core.mapping.Gap.Kind;
 import java.util.ArrayList;
 import java.util.List;
@@ -93,7 +93,6 @@ public record PhysicalDesign(Design design, List<Gap> gaps) {
     }
 
     static Stream<Relationship> sharing(Design design) {
-        return design.relationships().stream()
-                .filter(r -> r.subtype() == SubtypeLayout.ONE_TABLE && !r.isRecursive());
+        return design.relationships().stream().filter(r -> r.subtype() == SubtypeLayout.ONE_TABLE && !r.isRecursive());
     }
 }

@@ -137,7 +137,8 @@ final class TableColumns {
         }
         return design.referencesOf(owner).stream()
                 .filter(end -> !design.isOptional(end))
-                .noneMatch(end -> keys.referring(end).stream().map(keys::resolved).anyMatch(ref::equals));
+                .noneMatch(
+                        end -> keys.referring(end).stream().map(keys::resolved).anyMatch(ref::equals));
     }
 
     /** Own attributes are named first: where names clash, it is the foreign key column that gives way. */
@@ -153,7 +154,8 @@ final class TableColumns {
             places.put(ref, pins.place());
         }
         if (!pins.name().isEmpty() && !pins.name().equals(column.name())) {
-            Id thing = ref.through().map(EndRef::relationship).or(ref::attribute).orElse(owner);
+            Id thing =
+                    ref.through().map(EndRef::relationship).or(ref::attribute).orElse(owner);
             gaps.add(new Gap(
                     Gap.Kind.PINNED_NAME,
                     thing,
@@ -179,8 +181,7 @@ final class TableColumns {
     }
 
     private Column own(Attribute attribute, boolean nullable) {
-        String name = names.pinnedOr(
-                attribute.pins().name(), rules.style().of(attribute.name()));
+        String name = names.pinnedOr(attribute.pins().name(), rules.style().of(attribute.name()));
         Optional<Identity> identity = attribute.type() instanceof DataType.Counted counted
                 ? Optional.of(new Identity(counted.start(), counted.step()))
                 : Optional.empty();
@@ -202,8 +203,8 @@ final class TableColumns {
     }
 
     private void foreign(ForeignColumn ref, boolean nullable) {
-        Relationship relationship =
-                design.relationship(ref.end().relationship()).orElseThrow(); // referencesOf gives only those of the design
+        Relationship relationship = design.relationship(ref.end().relationship())
+                .orElseThrow(); // referencesOf gives only those of the design
         ReferenceColumn said = said(ref);
         String label = labels.of(relationship, ref);
         var column = new Column(
@@ -227,8 +228,7 @@ final class TableColumns {
                 named(filling.expression())
                         .ifPresentOrElse(
                                 expression -> columns.replace(
-                                        each.getKey(),
-                                        column.withFilling(new Filling<>(filling.kind(), expression))),
+                                        each.getKey(), column.withFilling(new Filling<>(filling.kind(), expression))),
                                 () -> gaps.add(new Gap(
                                         Gap.Kind.RULE_WITHOUT_COLUMN,
                                         each.getValue().id(),

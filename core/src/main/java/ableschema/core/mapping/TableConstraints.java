@@ -198,7 +198,10 @@ final class TableConstraints {
                                             Role.ITSELF,
                                             String.join(
                                                     " ",
-                                                    expression.columns().distinct().toList()),
+                                                    expression
+                                                            .columns()
+                                                            .distinct()
+                                                            .toList()),
                                             "check"),
                                     expression)),
                             () -> gap(check.id(), "a check speaks of a column that is not in this table"));

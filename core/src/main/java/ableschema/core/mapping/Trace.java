@@ -114,8 +114,9 @@ public final class Trace {
         switch (part.kind()) {
             case TABLE, PRIMARY_KEY -> things.add(trace.owner());
             case COLUMN -> trace.column(part.name()).ifPresent(column -> things.add(column.origin()));
-            case FOREIGN_KEY -> Optional.ofNullable(trace.references().get(part.name()))
-                    .ifPresent(end -> things.add(end.relationship()));
+            case FOREIGN_KEY ->
+                Optional.ofNullable(trace.references().get(part.name()))
+                        .ifPresent(end -> things.add(end.relationship()));
             case ROW -> things.add(Id.parse(part.name()));
             default -> Optional.ofNullable(trace.rules().get(part.name())).ifPresent(things::add);
         }

@@ -1,6 +1,5 @@
 package ableschema.core.normalization;
 
-import ableschema.core.theory.MultivaluedDependency;
 import ableschema.core.design.ColumnRef;
 import ableschema.core.design.Dependency;
 import ableschema.core.design.Design;
@@ -10,6 +9,7 @@ import ableschema.core.design.KeyPart;
 import ableschema.core.theory.Analysis;
 import ableschema.core.theory.AttributeSet;
 import ableschema.core.theory.FunctionalDependency;
+import ableschema.core.theory.MultivaluedDependency;
 import ableschema.core.theory.Normalizer;
 import ableschema.core.theory.Relation;
 import ableschema.core.words.Sentences;

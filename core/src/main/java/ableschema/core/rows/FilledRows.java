@@ -63,9 +63,9 @@ final class FilledRows {
             return own;
         }
         if (isNewUuid(attribute.defaultValue())) {
-            return Optional.of(UUID.nameUUIDFromBytes(
-                            (row.id() + " " + attribute.id()).getBytes(StandardCharsets.UTF_8))
-                    .toString());
+            return Optional.of(
+                    UUID.nameUUIDFromBytes((row.id() + " " + attribute.id()).getBytes(StandardCharsets.UTF_8))
+                            .toString());
         }
         return attribute.filling().isPresent()
                 ? Optional.empty()
@@ -81,7 +81,8 @@ final class FilledRows {
         List<Token<R>> tokens = Token.of(expression).stream()
                 .filter(token -> token.kind() != Token.Kind.SPACE)
                 .toList();
-        boolean negative = tokens.size() == 2 && tokens.get(0).is("-") && tokens.get(1).kind() == Token.Kind.NUMBER;
+        boolean negative =
+                tokens.size() == 2 && tokens.get(0).is("-") && tokens.get(1).kind() == Token.Kind.NUMBER;
         if (negative) {
             return Optional.of("-" + tokens.get(1).text());
         }

@@ -1,22 +1,22 @@
 package ableschema.core.rows;
 
-import ableschema.core.design.Domain;
-import ableschema.core.expression.Evaluation;
-import ableschema.core.expression.Evaluation.Truth;
-import ableschema.core.design.Index;
 import ableschema.core.design.Attribute;
 import ableschema.core.design.Body;
 import ableschema.core.design.Check;
 import ableschema.core.design.ColumnRef;
 import ableschema.core.design.Condition;
 import ableschema.core.design.Design;
+import ableschema.core.design.Domain;
 import ableschema.core.design.EndRef;
 import ableschema.core.design.Entity;
 import ableschema.core.design.ForeignColumn;
 import ableschema.core.design.Id;
+import ableschema.core.design.Index;
 import ableschema.core.design.KeyPart;
 import ableschema.core.design.Row;
 import ableschema.core.design.Unique;
+import ableschema.core.expression.Evaluation;
+import ableschema.core.expression.Evaluation.Truth;
 import ableschema.core.finding.Finding;
 import ableschema.core.finding.Place;
 import ableschema.core.finding.Rule;
@@ -150,7 +150,11 @@ public final class RowJudge {
             ColumnRef target = ((ForeignColumn) column).target();
             String wanted = referred.flatMap(each -> values.value(each, target)).orElse("");
             if (!keys.resolved(column).equals(column) && !canonical(row, column).equals(canonical(column, wanted))) {
-                find(Rule.PARENT_MISSING, row, List.of(part), Map.of("parent", parent, "value", canonical(row, column)));
+                find(
+                        Rule.PARENT_MISSING,
+                        row,
+                        List.of(part),
+                        Map.of("parent", parent, "value", canonical(row, column)));
             }
         }
     }
@@ -165,10 +169,12 @@ public final class RowJudge {
     }
 
     private void judgeCheck(Row row, Check check) {
-        Optional<Condition> simple = Condition.read(check.expression()).filter(c -> check.expression().isStandard());
+        Optional<Condition> simple = Condition.read(check.expression())
+                .filter(c -> check.expression().isStandard());
         if (simple.isPresent()) {
             judgeCondition(row, simple.get());
-        } else if (Evaluation.of(check.expression(), column -> operand(row, column)).equals(Optional.of(Truth.FALSE))) {
+        } else if (Evaluation.of(check.expression(), column -> operand(row, column))
+                .equals(Optional.of(Truth.FALSE))) {
             List<ColumnRef> columns = check.expression().columns().distinct().toList();
             find(
                     Rule.CHECK_FAILED,
@@ -178,7 +184,9 @@ public final class RowJudge {
                             "column",
                             listed(columns),
                             "value",
-                            String.join(" / ", columns.stream().map(c -> canonical(row, c)).toList()),
+                            String.join(
+                                    " / ",
+                                    columns.stream().map(c -> canonical(row, c)).toList()),
                             "rule",
                             "so that " + check.expression().written(this::named)));
         }

@@ -40,10 +40,10 @@ public final class ScriptRows {
         return rows;
     }
 
-    private static RowData data(
-            Table table, TableTrace trace, Row row, RowValues values, Optional<String> fault) {
+    private static RowData data(Table table, TableTrace trace, Row row, RowValues values, Optional<String> fault) {
         var texts = new LinkedHashMap<String, String>();
-        trace.columns().forEach((name, column) -> values.value(row, column.ref()).ifPresent(value -> texts.put(name, value)));
+        trace.columns()
+                .forEach((name, column) -> values.value(row, column.ref()).ifPresent(value -> texts.put(name, value)));
         var parents = new HashMap<String, String>();
         for (Map.Entry<String, EndRef> each : trace.references().entrySet()) {
             values.parent(row, each.getValue())

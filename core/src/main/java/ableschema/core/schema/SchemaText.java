@@ -2,8 +2,8 @@ package ableschema.core.schema;
 
 import static java.util.stream.Collectors.joining;
 
-import java.util.Locale;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.TreeMap;
 
@@ -28,8 +28,10 @@ final class SchemaText {
     private void say(DomainType domain) {
         say(
                 "domain " + domain.name(),
-                domain.base() + said(" check ", domain.check().toString())
-                        + said(" default ", domain.defaultValue().toString()) + said(" comment ", domain.comment())
+                domain.base()
+                        + said(" check ", domain.check().toString())
+                        + said(" default ", domain.defaultValue().toString())
+                        + said(" comment ", domain.comment())
                         + options(domain.options()));
     }
 
@@ -43,17 +45,20 @@ final class SchemaText {
         table.primaryKey().ifPresent(key -> say(name + " primary key", key.name() + " " + key.columns()));
         table.foreignKeys().forEach(key -> say(name + " foreign key " + key.name(), text(key)));
         table.uniques()
-                .forEach(unique -> say(
-                        name + " unique " + unique.name(), unique.columns().toString()));
+                .forEach(unique ->
+                        say(name + " unique " + unique.name(), unique.columns().toString()));
         table.checks()
                 .forEach(check -> say(
                         name + " check " + check.name(),
-                        said("in " + check.expression().dialect() + " ", check.expression().toString())));
+                        said(
+                                "in " + check.expression().dialect() + " ",
+                                check.expression().toString())));
         table.indexes().forEach(index -> say(name + " index " + index.name(), text(index)));
     }
 
     private static String text(Column column) {
-        return column.type() + (column.nullable() ? "" : " not null")
+        return column.type()
+                + (column.nullable() ? "" : " not null")
                 + column.identity()
                         .map(identity -> " numbered from " + identity.start() + " by " + identity.step())
                         .orElse("")
@@ -66,8 +71,9 @@ final class SchemaText {
     }
 
     private static String text(ForeignKey key) {
-        return key.columns() + " to " + key.target() + " " + key.targetColumns() + " on delete " + key.onDelete().sql()
-                + " on update " + key.onUpdate().sql() + (key.wholeOrEmpty() ? " whole or empty" : "");
+        return key.columns() + " to " + key.target() + " " + key.targetColumns() + " on delete "
+                + key.onDelete().sql() + " on update " + key.onUpdate().sql()
+                + (key.wholeOrEmpty() ? " whole or empty" : "");
     }
 
     private static String text(Table.TableIndex index) {

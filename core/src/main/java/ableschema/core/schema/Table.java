@@ -36,8 +36,7 @@ public record Table(
 
     /** A table with columns and nothing else. */
     public static Table of(TableName name, List<Column> columns) {
-        return new Table(
-                name, "", columns, Optional.empty(), List.of(), List.of(), List.of(), List.of(), Map.of());
+        return new Table(name, "", columns, Optional.empty(), List.of(), List.of(), List.of(), List.of(), Map.of());
     }
 
     /** The primary key and its columns in order. */

@@ -27,7 +27,8 @@ record AlikeRows(Dialect dialect, Schema schema, Table table) {
         for (List<String> columns : unique()) {
             Map<List<String>, RowData> seen = new HashMap<>();
             for (RowData row : rows) {
-                Optional<List<String>> values = faults.containsKey(row.id()) ? Optional.empty() : compared(row, columns);
+                Optional<List<String>> values =
+                        faults.containsKey(row.id()) ? Optional.empty() : compared(row, columns);
                 RowData other = values.map(each -> seen.putIfAbsent(each, row)).orElse(null);
                 if (other != null) {
                     faults.put(
@@ -46,9 +47,8 @@ record AlikeRows(Dialect dialect, Schema schema, Table table) {
         table.uniques().forEach(each -> unique.add(each.columns()));
         table.indexes().stream()
                 .filter(Table.TableIndex::unique)
-                .forEach(index -> unique.add(index.columns().stream()
-                        .map(Table.IndexedColumn::name)
-                        .toList()));
+                .forEach(index -> unique.add(
+                        index.columns().stream().map(Table.IndexedColumn::name).toList()));
         return unique;
     }
 
@@ -63,7 +63,8 @@ record AlikeRows(Dialect dialect, Schema schema, Table table) {
                 return Optional.empty();
             }
             empty += value.isEmpty() ? 1 : 0;
-            compared.add(value.map(text -> compared(schema.resolved(column.get().type()), text)).orElse("\0"));
+            compared.add(value.map(text -> compared(schema.resolved(column.get().type()), text))
+                    .orElse("\0"));
         }
         Empties empties = dialect.traits().empties();
         boolean apart = empty > 0 && (empties != Empties.MANY_IF_ALL_EMPTY || empty == columns.size());
@@ -81,7 +82,8 @@ record AlikeRows(Dialect dialect, Schema schema, Table table) {
         if (!isText || comparison == TextComparison.EXACT) {
             return value.canonical();
         }
-        String folded = value.canonical().stripTrailing().toLowerCase(Locale.ROOT).toUpperCase(Locale.ROOT);
+        String folded =
+                value.canonical().stripTrailing().toLowerCase(Locale.ROOT).toUpperCase(Locale.ROOT);
         return comparison == TextComparison.NO_CASE
                 ? folded
                 : Normalizer.normalize(folded, Normalizer.Form.NFKD).replaceAll("\\p{M}+", "");

@@ -25,7 +25,8 @@ record ReferenceClauses(Dialect dialect, Table table, TableNames names, Predicat
 
     /** MATCH FULL asks for all columns or none, which only goes where none of them must be there. */
     private boolean isMatchFull(ForeignKey key) {
-        return dialect.can(Ability.MATCH_FULL) && optional(key).size() == key.columns().size();
+        return dialect.can(Ability.MATCH_FULL)
+                && optional(key).size() == key.columns().size();
     }
 
     private List<String> optional(ForeignKey key) {

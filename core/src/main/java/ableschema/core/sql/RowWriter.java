@@ -69,9 +69,21 @@ final class RowWriter {
         leaveOutChildrenOfFaulty();
         order.tables().forEach(this::writeRows);
         closings.stream()
-                .filter(each -> written.contains(each.row().parents().get(each.key().name())))
+                .filter(each ->
+                        written.contains(each.row().parents().get(each.key().name())))
                 .forEach(each -> statements.add(update(each.table(), each.row(), each.key())));
+        int rowsOnly = statements.size();
         order.tables().forEach(this::restartNumbering);
+        boolean pending = order.tables().stream()
+                .anyMatch(table -> table.foreignKeys().stream().anyMatch(key -> deferred.test(table, key)));
+        if (statements.size() > rowsOnly && pending && dialect.can(Ability.DEFERRED_CONSTRAINTS)) {
+            // a table with checks still to come cannot be altered
+            statements.add(
+                    rowsOnly,
+                    new SqlWriter(Part.WHOLE)
+                            .line("SET CONSTRAINTS ALL IMMEDIATE")
+                            .closed(Statement.Kind.ROW));
+        }
         return statements;
     }
 
@@ -98,8 +110,8 @@ final class RowWriter {
     private void writeRows(Table table) {
         var waiting = new LinkedHashMap<String, RowData>();
         rows(table).forEach(row -> waiting.put(row.id(), row));
-        boolean numbersGiven = waiting.values().stream()
-                .anyMatch(row -> !faults.containsKey(row.id()) && givesNumber(table, row));
+        boolean numbersGiven =
+                waiting.values().stream().anyMatch(row -> !faults.containsKey(row.id()) && givesNumber(table, row));
         if (numbersGiven) {
             dialect.beforeGivenNumbers(writer(table).name()).ifPresent(sql -> setting(table, sql));
         }
@@ -109,7 +121,8 @@ final class RowWriter {
                             .noneMatch(parent -> waiting.containsKey(parent) && !parent.equals(row.id())))
                     .toList();
             // where none is ready, the rows refer to each other in a circle, and any one of them opens it
-            for (RowData row : ready.isEmpty() ? List.of(waiting.values().iterator().next()) : ready) {
+            for (RowData row :
+                    ready.isEmpty() ? List.of(waiting.values().iterator().next()) : ready) {
                 write(table, row);
                 waiting.remove(row.id());
             }
@@ -137,9 +150,8 @@ final class RowWriter {
                 })
                 .toList();
         boolean defers = dialect.can(Ability.DEFERRED_CONSTRAINTS);
-        List<ForeignKey> mandatory = open.stream()
-                .filter(key -> !TableOrder.isOptional(table, key))
-                .toList();
+        List<ForeignKey> mandatory =
+                open.stream().filter(key -> !TableOrder.isOptional(table, key)).toList();
         if (mandatory.stream().anyMatch(key -> !(defers && deferred.test(table, key)))) {
             faults.putIfAbsent(
                     row.id(),
@@ -147,10 +159,12 @@ final class RowWriter {
                             + " references that must be there run in a circle");
         }
         if (faults.containsKey(row.id())) {
-            statements.add(SqlWriter.comment(
-                    "left out: " + faults.get(row.id()), table.part(Part.Kind.ROW, row.id())));
+            statements.add(SqlWriter.comment("left out: " + faults.get(row.id()), table.part(Part.Kind.ROW, row.id())));
         } else {
-            insert(table, row, open.stream().filter(key -> !mandatory.contains(key)).toList());
+            insert(
+                    table,
+                    row,
+                    open.stream().filter(key -> !mandatory.contains(key)).toList());
         }
     }
 
@@ -200,7 +214,8 @@ final class RowWriter {
     private Statement update(Table table, RowData row, ForeignKey key) {
         List<String> columns = table.primaryKey().map(Table.PrimaryKey::columns).orElse(List.of());
         return new SqlWriter(table.part(Part.Kind.ROW, row.id()))
-                .line("UPDATE " + writer(table).name() + " SET " + assigned(table, row, optionalColumns(table, key), ", "))
+                .line("UPDATE " + writer(table).name() + " SET "
+                        + assigned(table, row, optionalColumns(table, key), ", "))
                 .line("  WHERE " + assigned(table, row, columns, " AND "))
                 .closed(Statement.Kind.ROW);
     }
@@ -215,7 +230,8 @@ final class RowWriter {
     /** Lets the numbering go on behind the numbers that the rows bring, in the steps that it has from its start. */
     private void restartNumbering(Table table) {
         for (Column column : table.columns()) {
-            if (dialect.can(Ability.RESTART_NUMBERING) && writer(table).shortfalls().isNumbered(column)) {
+            if (dialect.can(Ability.RESTART_NUMBERING)
+                    && writer(table).shortfalls().isNumbered(column)) {
                 Identity identity = column.identity().orElseThrow(); // only columns with one are numbered
                 numbers(table, column)
                         .max(identity.isRising() ? Comparator.naturalOrder() : Comparator.reverseOrder())

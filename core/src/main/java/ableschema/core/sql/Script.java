@@ -1,8 +1,6 @@
 package ableschema.core.sql;
 
 import ableschema.core.schema.Part;
-import org.jspecify.annotations.Nullable;
-import java.util.Optional;
 import ableschema.core.sql.dialect.Dialect;
 import ableschema.core.sql.dialect.Shortfall;
 import java.util.ArrayList;
@@ -10,7 +8,9 @@ import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Statements in an order that works.
@@ -86,7 +86,9 @@ public record Script(Dialect dialect, List<Statement> statements, List<Shortfall
     /** A statement of one script beside that of another which defines the same; one of them may be missing. */
     public record Pair(Optional<Statement> here, Optional<Statement> there) {
         public boolean isSame() {
-            return here.isPresent() && there.isPresent() && here.get().text().equals(there.get().text());
+            return here.isPresent()
+                    && there.isPresent()
+                    && here.get().text().equals(there.get().text());
         }
     }
 
@@ -96,8 +98,7 @@ public record Script(Dialect dialect, List<Statement> statements, List<Shortfall
         other.statements.forEach(each -> there.putIfAbsent(key(each), each));
         var pairs = new ArrayList<Pair>();
         for (Statement each : statements) {
-            pairs.add(new Pair(
-                    Optional.of(each), Optional.ofNullable(there.remove(key(each)))));
+            pairs.add(new Pair(Optional.of(each), Optional.ofNullable(there.remove(key(each)))));
         }
         other.statements.stream()
                 .filter(each -> there.get(key(each)) == each)

@@ -134,9 +134,7 @@ public final class ScriptWriter {
         }
         if (!dialect.can(Ability.HELD_TYPES)) {
             shortfall(
-                    Ability.HELD_TYPES,
-                    Part.WHOLE,
-                    "as chosen, any value goes into any column, and longer texts too");
+                    Ability.HELD_TYPES, Part.WHOLE, "as chosen, any value goes into any column, and longer texts too");
         }
         boolean keyedText = schema.tables().stream()
                 .anyMatch(table -> keyed(table).anyMatch(name -> table.column(name)
@@ -168,10 +166,7 @@ public final class ScriptWriter {
             if (dialect.can(Ability.NAMESPACES)) {
                 statement(Statement.Kind.NAMESPACE, dialect.namespace(namespace));
             } else {
-                shortfall(
-                        Ability.NAMESPACES,
-                        Part.WHOLE,
-                        "the tables of " + namespace + " stand beside the others");
+                shortfall(Ability.NAMESPACES, Part.WHOLE, "the tables of " + namespace + " stand beside the others");
             }
         }
     }
@@ -195,8 +190,8 @@ public final class ScriptWriter {
         boolean later = dialect.can(Ability.ADD_CONSTRAINTS);
         Predicate<ForeignKey> inside = later ? key -> !order.isLater(key) : key -> true;
         Map<Part, List<Remark>> about = new HashMap<>();
-        remarks.forEach(remark ->
-                about.computeIfAbsent(remark.place(), place -> new ArrayList<>()).add(remark));
+        remarks.forEach(remark -> about.computeIfAbsent(remark.place(), place -> new ArrayList<>())
+                .add(remark));
         for (Table table : order.tables()) {
             TableWriter writer = writer(table);
             writer.remark().ifPresent(statements::add);

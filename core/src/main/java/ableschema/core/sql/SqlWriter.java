@@ -59,8 +59,7 @@ final class SqlWriter {
     /** A comment that stands by itself; what would end the comment's line is written as a space. */
     static Statement comment(String text, Part... about) {
         List<Part> parts = List.of(about);
-        return new Statement(
-                Statement.Kind.COMMENT, parts, List.of(new Line("-- " + onOneLine(text), parts)), "");
+        return new Statement(Statement.Kind.COMMENT, parts, List.of(new Line("-- " + onOneLine(text), parts)), "");
     }
 
     /** The text with all that an engine may take for the end of a line, or for an end of the text, as spaces. */
@@ -68,7 +67,8 @@ final class SqlWriter {
         for (int i = 0; i < text.length(); i++) {
             char c = text.charAt(i);
             if (Character.isISOControl(c) || c == '\u2028' || c == '\u2029') {
-                return text.replaceAll("[\\p{Cntrl}\\x{80}-\\x{9f}\\u2028\\u2029]+", " ").strip();
+                return text.replaceAll("[\\p{Cntrl}\\x{80}-\\x{9f}\\u2028\\u2029]+", " ")
+                        .strip();
             }
         }
         return text.strip();

@@ -89,7 +89,9 @@ record TableOrder(List<Table> tables, Set<ForeignKey> later) {
                             .allMatch(key -> isOptional(given.get(i), key)))
                     .findFirst();
             int next = optional.orElseGet(waiting::first);
-            given.get(next).foreignKeys().stream().filter(key -> isOpen(next, key)).forEach(later::add);
+            given.get(next).foreignKeys().stream()
+                    .filter(key -> isOpen(next, key))
+                    .forEach(later::add);
             return next;
         }
 

@@ -70,23 +70,23 @@ final class TableShortfalls {
     /** All of them, in the order of the table's parts. */
     List<Shortfall> found(List<ForeignKey> undeferred) {
         var found = new ArrayList<Shortfall>();
-        longName(table.part(), table.name(), found);
+        name(table.part(), table.name(), found);
         for (Column column : table.columns()) {
             find(column, found);
         }
         for (Table.UniqueConstraint unique : table.uniques()) {
-            longName(table.part(Kind.UNIQUE, unique.name()), unique.name(), found);
+            name(table.part(Kind.UNIQUE, unique.name()), unique.name(), found);
             find(unique, found);
         }
         for (Table.CheckConstraint check : table.checks()) {
-            longName(table.part(Kind.CHECK, check.name()), check.name(), found);
+            name(table.part(Kind.CHECK, check.name()), check.name(), found);
             find(check, found);
         }
         for (ForeignKey key : table.foreignKeys()) {
-            longName(table.part(Kind.FOREIGN_KEY, key.name()), key.name(), found);
+            name(table.part(Kind.FOREIGN_KEY, key.name()), key.name(), found);
             find(key, undeferred.contains(key), found);
         }
-        table.indexes().forEach(index -> longName(table.part(Kind.INDEX, index.name()), index.name(), found));
+        table.indexes().forEach(index -> name(table.part(Kind.INDEX, index.name()), index.name(), found));
         return found;
     }
 
@@ -94,7 +94,10 @@ final class TableShortfalls {
         found.add(new Shortfall(dialect.label(), ability, place, instead));
     }
 
-    private void longName(Part part, String name, List<Shortfall> found) {
+    private void name(Part part, String name, List<Shortfall> found) {
+        if (!dialect.spelled(name).equals(name)) {
+            add(found, Ability.ALL_CHARACTERS, part, "it is called " + dialect.quoted(name));
+        }
         if (dialect.traits().isTooLong(name)) {
             add(
                     found,
@@ -106,7 +109,7 @@ final class TableShortfalls {
 
     private void find(Column column, List<Shortfall> found) {
         Part part = table.part(Kind.COLUMN, column.name());
-        longName(part, column.name(), found);
+        name(part, column.name(), found);
         if (dialect.traits().isSystemColumn(column.name())) {
             add(found, Ability.SYSTEM_COLUMN_NAMES, part, "it is called " + dialect.column(column.name()));
         }
@@ -125,7 +128,9 @@ final class TableShortfalls {
             add(found, Ability.LONG_TEXT_IN_KEYS, part, "it is " + kept);
         }
         find(column.filling().expression(), part, "nothing fills it", found);
-        if (column.defaultValue().isPresent() && dialect.understands(column.defaultValue()) && filled(column).isEmpty()) {
+        if (column.defaultValue().isPresent()
+                && dialect.understands(column.defaultValue())
+                && filled(column).isEmpty()) {
             add(found, Ability.UNFIT_DEFAULTS, part, "the default " + column.defaultValue() + " is left out");
         }
     }
@@ -169,10 +174,12 @@ final class TableShortfalls {
                     found,
                     Ability.MANY_EMPTIES_IN_UNIQUE,
                     part,
-                    schema.referencesTo(table).anyMatch(key -> key.targetColumns().equals(unique.columns()))
+                    schema.referencesTo(table)
+                                    .anyMatch(key -> key.targetColumns().equals(unique.columns()))
                             ? "only one row may be empty in it, as a foreign key refers to it"
                             : "a unique index over the rows that are not empty in it stands for it");
-        } else if (optional > 0 && unique.columns().size() > 1
+        } else if (optional > 0
+                && unique.columns().size() > 1
                 && dialect.traits().empties() == Empties.MANY_IF_ALL_EMPTY) {
             add(
                     found,
@@ -201,11 +208,7 @@ final class TableShortfalls {
             add(found, ability(key.onUpdate(), true), part, "on update it is " + updating.sql());
         }
         if (key.wholeOrEmpty() && !dialect.can(Ability.CHECK_CHANGED_REFERENCES) && ReferenceClauses.changes(key)) {
-            add(
-                    found,
-                    Ability.CHECK_CHANGED_REFERENCES,
-                    part,
-                    "that it is whole or empty is left to the application");
+            add(found, Ability.CHECK_CHANGED_REFERENCES, part, "that it is whole or empty is left to the application");
         }
         if (undeferred) {
             add(

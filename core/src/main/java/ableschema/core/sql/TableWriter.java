@@ -78,8 +78,8 @@ final class TableWriter {
             }
             references
                     .wholeOrEmpty(key)
-                    .ifPresent(check -> elements.add(new Element(
-                            table.part(Kind.FOREIGN_KEY, key.name()), List.of("CHECK (" + check + ")"))));
+                    .ifPresent(check -> elements.add(
+                            new Element(table.part(Kind.FOREIGN_KEY, key.name()), List.of("CHECK (" + check + ")"))));
         }
         return new SqlWriter(table.part())
                 .list("CREATE TABLE " + name() + " (", elements, ")" + dialect.tableEnd(table))
@@ -100,9 +100,7 @@ final class TableWriter {
 
     /** What a column holds in the end. */
     private DataType type(String column) {
-        return table.column(column)
-                .map(found -> schema.resolved(found.type()))
-                .orElse(DataTypes.UNDECIDED);
+        return table.column(column).map(found -> schema.resolved(found.type())).orElse(DataTypes.UNDECIDED);
     }
 
     /** The definition of a column in its parts, before they are set under each other. */
@@ -110,7 +108,8 @@ final class TableWriter {
             Part part, String name, String type, String clauses, List<String> comments, List<String> checks) {
         Element element(int nameWidth, int typeWidth) {
             var lines = new ArrayList<>(comments);
-            lines.add(padded(name, nameWidth) + " " + (clauses.isEmpty() ? type : padded(type, typeWidth) + " " + clauses));
+            lines.add(padded(name, nameWidth) + " "
+                    + (clauses.isEmpty() ? type : padded(type, typeWidth) + " " + clauses));
             checks.forEach(check -> lines.add("  CHECK (" + check + ")"));
             return new Element(part, lines);
         }
@@ -120,11 +119,13 @@ final class TableWriter {
         DataType base = schema.resolved(column.type());
         String type = rawType(column).orElseGet(() -> writtenType(column, base));
         String clauses = clauses(column, base);
-        boolean computed = column.filling().isComputed() && dialect.understands(column.filling().expression());
+        boolean computed = column.filling().isComputed()
+                && dialect.understands(column.filling().expression());
         if (computed) {
             type = dialect.computed(type, written(column.filling().expression()));
         }
-        boolean described = !dialect.can(Ability.DESCRIPTIONS) && !column.comment().isEmpty();
+        boolean described =
+                !dialect.can(Ability.DESCRIPTIONS) && !column.comment().isEmpty();
         return new ColumnText(
                 table.part(Kind.COLUMN, column.name()),
                 dialect.column(column.name()),
@@ -169,9 +170,11 @@ final class TableWriter {
         var clauses = new StringBuilder();
         boolean numbered = shortfalls.isNumbered(column);
         if (numbered && dialect.declaresKeyWithIdentity()) {
-            add(clauses, "NOT NULL CONSTRAINT "
-                    + dialect.quoted(table.primaryKey().orElseThrow().name()) + " " // only a key is numbered so
-                    + identity(column, base));
+            add(
+                    clauses,
+                    "NOT NULL CONSTRAINT "
+                            + dialect.quoted(table.primaryKey().orElseThrow().name()) + " " // only a key is numbered so
+                            + identity(column, base));
         } else {
             if (numbered) {
                 add(clauses, identity(column, base));
@@ -194,8 +197,8 @@ final class TableWriter {
     }
 
     private Optional<Element> primaryKey() {
-        boolean declared = dialect.declaresKeyWithIdentity()
-                && table.columns().stream().anyMatch(shortfalls::isNumbered);
+        boolean declared =
+                dialect.declaresKeyWithIdentity() && table.columns().stream().anyMatch(shortfalls::isNumbered);
         return table.primaryKey()
                 .filter(key -> !declared)
                 .map(key -> constraint(
@@ -207,10 +210,11 @@ final class TableWriter {
     /** Whether what is unique is written as an index over the rows that are not empty in it. */
     private boolean isFiltered(Table.UniqueConstraint unique) {
         return !dialect.can(Ability.MANY_EMPTIES_IN_UNIQUE)
-                && unique.columns().stream().anyMatch(name -> table.column(name)
-                        .filter(Column::nullable)
-                        .isPresent())
-                && schema.referencesTo(table).noneMatch(key -> key.targetColumns().equals(unique.columns()));
+                && unique.columns().stream()
+                        .anyMatch(name ->
+                                table.column(name).filter(Column::nullable).isPresent())
+                && schema.referencesTo(table)
+                        .noneMatch(key -> key.targetColumns().equals(unique.columns()));
     }
 
     Statement addForeignKey(ForeignKey key) {

@@ -87,7 +87,8 @@ final class DesignForm {
                 ? read.withActions(
                         onDelete.orElse(ReferenceAction.NO_ACTION), onUpdate.orElse(ReferenceAction.NO_ACTION))
                 : read;
-        for (Named column : members.earlier("carried", Form.list(earlierColumn())).orElse(List.of())) {
+        for (Named column :
+                members.earlier("carried", Form.list(earlierColumn())).orElse(List.of())) {
             Side side = column.of().end().side();
             End end = now.end(side);
             now = now.with(
@@ -129,8 +130,10 @@ final class DesignForm {
 
     private Reference reference(Members<End> end) {
         return new Reference(
-                end.optional("onDelete", ACTION, ReferenceAction.NO_ACTION, e -> e.reference().onDelete()),
-                end.optional("onUpdate", ACTION, ReferenceAction.NO_ACTION, e -> e.reference().onUpdate()),
+                end.optional("onDelete", ACTION, ReferenceAction.NO_ACTION, e -> e.reference()
+                        .onDelete()),
+                end.optional("onUpdate", ACTION, ReferenceAction.NO_ACTION, e -> e.reference()
+                        .onUpdate()),
                 end.optional(
                         "targetKey",
                         optional(forms.known),
@@ -147,20 +150,18 @@ final class DesignForm {
     private Form<ReferenceColumn> referenceColumn() {
         return Form.object(column -> new ReferenceColumn(
                 column.required("to", forms.column, ReferenceColumn::target),
-                column.optional(
-                        "default", forms.expression, Expression.none(), ReferenceColumn::defaultValue),
+                column.optional("default", forms.expression, Expression.none(), ReferenceColumn::defaultValue),
                 column.optional("sameAs", optional(forms.column), Optional.empty(), this::sameAs),
                 column.text("comment", ReferenceColumn::comment),
                 Forms.pins(column, ReferenceColumn::pins)));
     }
 
     private Optional<ColumnRef> sameAs(ReferenceColumn column) {
-        return column.sameAs()
-                .filter(other -> other.through()
-                        .map(EndRef::relationship)
-                        .or(other::attribute)
-                        .filter(forms.written()::knows)
-                        .isPresent());
+        return column.sameAs().filter(other -> other.through()
+                .map(EndRef::relationship)
+                .or(other::attribute)
+                .filter(forms.written()::knows)
+                .isPresent());
     }
 
     private <O> Body body(Members<O> of, Function<O, Body> getter) {
@@ -188,13 +189,15 @@ final class DesignForm {
 
     private Filling<ColumnRef> filling(Members<Attribute> attribute) {
         Expression<ColumnRef> byDefault =
-                attribute.optional("default", forms.expression, Expression.none(), a -> a.defaultValue().in(""));
+                attribute.optional("default", forms.expression, Expression.none(), a -> a.defaultValue()
+                        .in(""));
         Expression<ColumnRef> computed = attribute.optional(
                 "computed",
                 forms.expression,
                 Expression.none(),
                 a -> a.filling().isComputed() ? a.filling().expression().in("") : Expression.none());
-        String dialect = attribute.optional("dialect", Forms.DIALECT, "", a -> a.filling().expression().dialect());
+        String dialect = attribute.optional(
+                "dialect", Forms.DIALECT, "", a -> a.filling().expression().dialect());
         return computed.isPresent() ? Filling.computed(computed.in(dialect)) : Filling.byDefault(byDefault.in(dialect));
     }
 
@@ -208,15 +211,16 @@ final class DesignForm {
     private Form<Check> check() {
         return Form.object(check -> new Check(
                 check.required("id", forms.newId, Check::id),
-                check.required("expression", forms.expression, c -> c.expression().in(""))
-                        .in(check.optional("dialect", Forms.DIALECT, "", c -> c.expression().dialect())),
+                check.required("expression", forms.expression, c -> c.expression()
+                                .in(""))
+                        .in(check.optional("dialect", Forms.DIALECT, "", c -> c.expression()
+                                .dialect())),
                 Forms.pins(check, Check::pins)));
     }
 
     private Form<Index> index() {
-        Form<Index.Part> part = Form.of(
-                each -> TextNode.valueOf(each.column() + (each.descending() ? " desc" : "")),
-                json -> {
+        Form<Index.Part> part =
+                Form.of(each -> TextNode.valueOf(each.column() + (each.descending() ? " desc" : "")), json -> {
                     Index.Part read = json.as(text ->
                             new Index.Part(ColumnRef.parse(text.replaceFirst(" desc$", "")), text.endsWith(" desc")));
                     forms.requireKnown(json, read.column());
@@ -259,10 +263,8 @@ final class DesignForm {
 
     private static Map<String, Cell> cells(Row row) {
         var cells = new LinkedHashMap<String, Cell>();
-        row.references()
-                .forEach((end, to) -> cells.put(end.toString(), new Cell(end.toString(), "", Optional.of(to))));
-        row.values()
-                .forEach((id, value) -> cells.put(id.toString(), new Cell(id.toString(), value, Optional.empty())));
+        row.references().forEach((end, to) -> cells.put(end.toString(), new Cell(end.toString(), "", Optional.of(to))));
+        row.values().forEach((id, value) -> cells.put(id.toString(), new Cell(id.toString(), value, Optional.empty())));
         return cells;
     }
 
@@ -293,14 +295,15 @@ final class DesignForm {
     }
 
     Form<Domain> domain() {
-        Form<Expression<Domain.Value>> expression =
-                Form.text(text -> Expression.parse(text, Domain.Value::parse));
+        Form<Expression<Domain.Value>> expression = Form.text(text -> Expression.parse(text, Domain.Value::parse));
         return Form.object(domain -> new Domain(
                 domain.required("id", forms.newId, Domain::id),
                 domain.required("name", Form.TEXT, Domain::name),
                 domain.required("type", forms.type, Domain::base),
-                domain.optional("check", expression, Expression.none(), d -> d.check().in(""))
-                        .in(domain.optional("dialect", Forms.DIALECT, "", d -> d.check().dialect())),
+                domain.optional("check", expression, Expression.none(), d -> d.check()
+                                .in(""))
+                        .in(domain.optional(
+                                "dialect", Forms.DIALECT, "", d -> d.check().dialect())),
                 domain.optional("default", expression, Expression.none(), Domain::defaultValue),
                 domain.text("comment", Domain::comment),
                 Forms.pins(domain, Domain::pins)));

@@ -51,17 +51,16 @@ final class DocumentForm {
             document.always("version", Form.NUMBER, DocumentFile.VERSION, d -> DocumentFile.VERSION);
             String title = document.text("title", Document::title);
             HouseRules rules = document.always("rules", rules(), HouseRules.USUAL, Document::rules);
-            Notes notes = document.optional("notes", notes(), Notes.NONE, d -> d.design().notes());
-            List<Domain> domains = document.list("domains", design.domain(), d -> d.design().domains());
-            List<Entity> entities = document.always(
-                    "entities", Form.list(design.entity()), List.of(), d -> d.design().entities());
-            List<Relationship> relationships = document.always(
-                    "relationships",
-                    Form.list(design.relationship()),
-                    List.of(),
-                    d -> d.design().relationships());
-            List<Diagram> diagrams =
-                    document.always("diagrams", Form.list(diagram()), List.of(), Document::diagrams);
+            Notes notes = document.optional(
+                    "notes", notes(), Notes.NONE, d -> d.design().notes());
+            List<Domain> domains =
+                    document.list("domains", design.domain(), d -> d.design().domains());
+            List<Entity> entities = document.always("entities", Form.list(design.entity()), List.of(), d -> d.design()
+                    .entities());
+            List<Relationship> relationships =
+                    document.always("relationships", Form.list(design.relationship()), List.of(), d -> d.design()
+                            .relationships());
+            List<Diagram> diagrams = document.always("diagrams", Form.list(diagram()), List.of(), Document::diagrams);
             if (document.given().isPresent()) {
                 return document.given().get(); // a design is not made anew to be written
             }
@@ -80,8 +79,8 @@ final class DocumentForm {
                         rules.always("names", Form.choice(List.of(NameStyle.values())), NameStyle.SNAKE, r -> r.naming()
                                 .style()),
                         rules.always("plural", Form.FLAG, false, r -> r.naming().plural()),
-                        rules.always(
-                                "indexForeignKeys", Form.FLAG, false, r -> r.naming().indexForeignKeys())),
+                        rules.always("indexForeignKeys", Form.FLAG, false, r -> r.naming()
+                                .indexForeignKeys())),
                 rules.always("dialect", Forms.DIALECT, HouseRules.USUAL.dialect(), HouseRules::dialect),
                 rules.optional("choices", Forms.CHOICES, Map.of(), HouseRules::choices),
                 rules.flag("reasonsInSql", HouseRules::reasonsInSql),
@@ -166,12 +165,8 @@ final class DocumentForm {
         return Form.object(diagram -> new Diagram(
                 diagram.required("name", Form.TEXT, Diagram::name),
                 diagram.always(
-                        "notation",
-                        Form.choice(List.of(Notation.values())),
-                        Notation.CROWSFOOT,
-                        Diagram::notation),
-                diagram.always(
-                        "detail", Form.choice(List.of(Detail.values())), Detail.EVERYTHING, Diagram::detail),
+                        "notation", Form.choice(List.of(Notation.values())), Notation.CROWSFOOT, Diagram::notation),
+                diagram.always("detail", Form.choice(List.of(Detail.values())), Detail.EVERYTHING, Diagram::detail),
                 diagram.list("part", forms.known, d -> knownOf(d.part())),
                 diagram.list("pinned", forms.known, d -> knownOf(d.pinned())),
                 diagram.required("positions", positions(), Diagram::positions)));
@@ -196,8 +191,7 @@ final class DocumentForm {
                 json -> {
                     json.requireObject();
                     Map<Id, Position> positions = new LinkedHashMap<>();
-                    json.members()
-                            .forEach((id, at) -> positions.put(Forms.attempt(at, id, Id::parse), position(at)));
+                    json.members().forEach((id, at) -> positions.put(Forms.attempt(at, id, Id::parse), position(at)));
                     return positions;
                 });
     }

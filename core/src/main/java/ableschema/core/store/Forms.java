@@ -57,15 +57,15 @@ final class Forms {
 
     final Form<ColumnRef> column = Form.text(ColumnRef::parse).checked(this::requireKnown);
 
-    final Form<Expression<ColumnRef>> expression =
-            Form.<Expression<ColumnRef>>text(text -> Expression.parse(text, ColumnRef::parse))
-                    .checked((json, read) -> read.columns().forEach(column -> requireKnown(json, column)));
+    final Form<Expression<ColumnRef>> expression = Form.<Expression<ColumnRef>>text(
+                    text -> Expression.parse(text, ColumnRef::parse))
+            .checked((json, read) -> read.columns().forEach(column -> requireKnown(json, column)));
 
     /** The name of a dialect that there is. */
     static final Form<String> DIALECT = Form.text(name -> Dialects.named(name)
             .map(dialect -> name)
-            .orElseThrow(() -> new IllegalArgumentException(
-                    "'" + name + "' is no dialect; there are " + Dialects.names())));
+            .orElseThrow(
+                    () -> new IllegalArgumentException("'" + name + "' is no dialect; there are " + Dialects.names())));
 
     final Form<DataType> type = Form.text(DataTypes::parse).checked((json, read) -> {
         if (read instanceof DataType.InDomain in) {
@@ -120,7 +120,8 @@ final class Forms {
         name(members, "physicalName", Role.ITSELF, getter, names);
         name(members, "keyName", Role.KEY, getter, names);
         String namespace = members.text("namespace", each -> getter.apply(each).namespace());
-        int place = members.optional("place", Form.NUMBER, 0, each -> getter.apply(each).place());
+        int place = members.optional(
+                "place", Form.NUMBER, 0, each -> getter.apply(each).place());
         Map<String, String> options = members.optional(
                 "options", OPTIONS, Map.of(), each -> getter.apply(each).options());
         return new Pins(names, namespace, place, options);
@@ -148,6 +149,7 @@ final class Forms {
         return reference.targetKey().isEmpty()
                 || written.entities().stream()
                         .flatMap(entity -> entity.body().uniques().stream())
-                        .anyMatch(unique -> unique.id().equals(reference.targetKey().get()));
+                        .anyMatch(unique ->
+                                unique.id().equals(reference.targetKey().get()));
     }
 }

@@ -1,8 +1,8 @@
 package ableschema.core.store;
 
-import java.util.LinkedHashMap;
 import com.fasterxml.jackson.databind.node.JsonNodeFactory;
 import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;

@@ -1,12 +1,11 @@
 package ableschema.core.store;
 
-import java.util.Optional;
 import com.fasterxml.jackson.databind.JsonNode;
-import com.fasterxml.jackson.databind.node.JsonNodeFactory;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
 import java.util.function.Supplier;
@@ -67,7 +66,9 @@ final class Node {
 
     /** The name of this member in its object. */
     String name() {
-        return pointer.substring(pointer.lastIndexOf('/') + 1).replace("~1", "/").replace("~0", "~");
+        return pointer.substring(pointer.lastIndexOf('/') + 1)
+                .replace("~1", "/")
+                .replace("~0", "~");
     }
 
     void requireObject() {

@@ -3,10 +3,9 @@ package ableschema.core.types;
 import static java.util.stream.Collectors.joining;
 
 import java.util.HashSet;
-import java.util.regex.Pattern;
-import java.util.UUID;
 import java.util.List;
 import java.util.Optional;
+import java.util.regex.Pattern;
 
 /**
  * What an attribute holds, such as {@code text 40} or {@code decimal 6,2}. The text form of a type is its
@@ -224,7 +223,10 @@ public sealed interface DataType {
 
         /** The length of the longest value in characters. */
         public int longest() {
-            return values.stream().mapToInt(v -> v.codePointCount(0, v.length())).max().orElse(1);
+            return values.stream()
+                    .mapToInt(v -> v.codePointCount(0, v.length()))
+                    .max()
+                    .orElse(1);
         }
 
         @Override

@@ -40,7 +40,8 @@ public final class DataTypes {
     private static final Pattern WHOLE = Pattern.compile("whole(?: (\\d{1,18}))?");
     private static final Pattern COUNTED = Pattern.compile("counted(?: (-?\\d{1,18}))?(?: by (-?\\d{1,9}))?");
     private static final Pattern BYTES = Pattern.compile("bytes(?: (\\d{1,12}))?");
-    private static final Pattern LIST = Pattern.compile("\\s*list\\s*\\((.*)\\)\\s*", Pattern.CASE_INSENSITIVE | Pattern.DOTALL);
+    private static final Pattern LIST =
+            Pattern.compile("\\s*list\\s*\\((.*)\\)\\s*", Pattern.CASE_INSENSITIVE | Pattern.DOTALL);
     private static final Pattern LIST_VALUE = Pattern.compile("\\s*(?:\"((?:[^\"]|\"\")*)\"|([^,\"]*))\\s*(,|$)");
     private static final Pattern DOMAIN = Pattern.compile("domain (\\S+)");
     private static final Pattern DECIMAL = Pattern.compile("decimal (\\d{1,4}) ?, ?(\\d{1,4})");
@@ -102,7 +103,10 @@ public final class DataTypes {
                 throw new IllegalArgumentException("'" + text.strip()
                         + "' is no list of values; they stand between commas, as in: list (white, sage)");
             }
-            values.add(value.group(1) == null ? value.group(2).strip() : value.group(1).replace("\"\"", "\""));
+            values.add(
+                    value.group(1) == null
+                            ? value.group(2).strip()
+                            : value.group(1).replace("\"\"", "\""));
             at = value.end();
         } while (value.group(3).equals(","));
         return values;

@@ -1,16 +1,16 @@
 package ableschema.core.words;
 
-import ableschema.core.design.ColumnRef;
-import ableschema.core.expression.Expression;
 import ableschema.core.design.Attribute;
 import ableschema.core.design.Body;
 import ableschema.core.design.Check;
+import ableschema.core.design.ColumnRef;
 import ableschema.core.design.Condition;
 import ableschema.core.design.IdKind;
 import ableschema.core.design.IdSource;
 import ableschema.core.design.Lists;
 import ableschema.core.design.Pins;
 import ableschema.core.design.Unique;
+import ableschema.core.expression.Expression;
 import java.util.ArrayList;
 import java.util.List;
 

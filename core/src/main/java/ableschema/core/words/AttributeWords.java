@@ -1,6 +1,5 @@
 package ableschema.core.words;
 
-import ableschema.core.expression.Expression;
 import ableschema.core.design.Attribute;
 import ableschema.core.design.Body;
 import ableschema.core.design.Check;
@@ -8,6 +7,7 @@ import ableschema.core.design.ColumnRef;
 import ableschema.core.design.Condition;
 import ableschema.core.design.Pins;
 import ableschema.core.design.Unique;
+import ableschema.core.expression.Expression;
 import ableschema.core.types.DataTypes;
 import java.util.ArrayList;
 import java.util.List;

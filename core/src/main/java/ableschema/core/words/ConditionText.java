@@ -1,9 +1,9 @@
 package ableschema.core.words;
 
-import ableschema.core.design.ColumnRef;
-import ableschema.core.expression.Expression;
 import ableschema.core.design.Attribute;
+import ableschema.core.design.ColumnRef;
 import ableschema.core.design.Condition;
+import ableschema.core.expression.Expression;
 import ableschema.core.types.TypedValue;
 import java.util.ArrayList;
 import java.util.List;

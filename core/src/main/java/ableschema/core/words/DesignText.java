@@ -2,8 +2,6 @@ package ableschema.core.words;
 
 import static java.util.stream.Collectors.joining;
 
-import ableschema.core.design.Reference;
-import ableschema.core.design.Side;
 import ableschema.core.design.Attribute;
 import ableschema.core.design.Body;
 import ableschema.core.design.Cardinality;
@@ -14,7 +12,9 @@ import ableschema.core.design.Entity;
 import ableschema.core.design.Id;
 import ableschema.core.design.Pins;
 import ableschema.core.design.Plural;
+import ableschema.core.design.Reference;
 import ableschema.core.design.Relationship;
+import ableschema.core.design.Side;
 import ableschema.core.design.Unique;
 import ableschema.core.edit.SubtypeEdits;
 import ableschema.core.types.ReferenceAction;
@@ -263,8 +263,10 @@ public final class DesignText {
         if (!body.key().isEmpty() && !words.saysKey()) {
             names.listed(body.key())
                     .ifPresentOrElse(
-                            parts ->
-                                    say(owner, Sentence.Part.KEYS, "Each " + called + " is identified by its " + parts + "."),
+                            parts -> say(
+                                    owner,
+                                    Sentence.Part.KEYS,
+                                    "Each " + called + " is identified by its " + parts + "."),
                             () -> count("key", 1));
         }
         for (Unique unique : body.uniques()) {
@@ -290,7 +292,11 @@ public final class DesignText {
         Optional<String> to = names.withCommas(dependency.to());
         if (from.isPresent() && to.isPresent()) {
             String start = Character.toUpperCase(called.charAt(0)) + called.substring(1);
-            say(owner, dependency.id(), Sentence.Part.DEPENDENCIES, start + ": " + from.get() + (dependency.multivalued() ? " ->> " : " -> ") + to.get());
+            say(
+                    owner,
+                    dependency.id(),
+                    Sentence.Part.DEPENDENCIES,
+                    start + ": " + from.get() + (dependency.multivalued() ? " ->> " : " -> ") + to.get());
         } else {
             count("dependency", 1);
         }

@@ -1,18 +1,18 @@
 package ableschema.core.words;
 
-import java.util.EnumMap;
-import java.util.function.Function;
-import java.util.Map;
-import ableschema.core.design.Reference;
-import java.util.Set;
 import ableschema.core.design.End;
+import ableschema.core.design.Reference;
 import ableschema.core.design.Relationship;
 import ableschema.core.design.Side;
 import ableschema.core.types.ReferenceAction;
 import java.util.ArrayList;
+import java.util.EnumMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.function.Function;
 
 /**
  * What stands in brackets behind a relationship's sentences: {@code (called application; first as mentor; second as
@@ -98,7 +98,8 @@ record RelationshipOptions(String before, List<Option> options) {
 
     /** The relationship with what happens on delete or update of those of these ends that are referred to. */
     private static Relationship acting(Relationship r, Option option, List<Side> sides) {
-        List<Side> referenced = r.referencedSides().stream().filter(sides::contains).toList();
+        List<Side> referenced =
+                r.referencedSides().stream().filter(sides::contains).toList();
         if (referenced.isEmpty()) {
             throw new Misunderstanding(option.at(), option.end(), "nothing refers to this side of the relationship");
         }
@@ -125,7 +126,9 @@ record RelationshipOptions(String before, List<Option> options) {
             }
         }
         throw new Misunderstanding(
-                option.at(), option.end(), "expected no action, restrict, cascade, set null or set default, not '" + said + "'");
+                option.at(),
+                option.end(),
+                "expected no action, restrict, cascade, set null or set default, not '" + said + "'");
     }
 
     private static String words(ReferenceAction action) {
@@ -148,7 +151,8 @@ record RelationshipOptions(String before, List<Option> options) {
     private static void sayActions(
             String when, Relationship r, Function<Reference, ReferenceAction> action, List<String> said) {
         Map<Side, ReferenceAction> actions = new EnumMap<>(Side.class);
-        r.referencedSides().forEach(side -> actions.put(side, action.apply(r.end(side).reference())));
+        r.referencedSides()
+                .forEach(side -> actions.put(side, action.apply(r.end(side).reference())));
         if (Set.copyOf(actions.values()).size() == 1) {
             actions.values().stream()
                     .distinct()

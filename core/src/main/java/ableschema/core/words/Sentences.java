@@ -1,7 +1,7 @@
 package ableschema.core.words;
 
-import ableschema.core.design.Cardinality;
 import ableschema.core.design.Attribute;
+import ableschema.core.design.Cardinality;
 import ableschema.core.design.ColumnRef;
 import ableschema.core.design.Design;
 import ableschema.core.design.End;

@@ -4,7 +4,6 @@ import static ableschema.core.DesignFixture.design;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
-import ableschema.core.sql.dialect.Dialects;
 import ableschema.core.DesignFixture;
 import ableschema.core.design.Design;
 import ableschema.core.design.EntityKind;
@@ -12,6 +11,7 @@ import ableschema.core.design.Id;
 import ableschema.core.design.IdSource;
 import ableschema.core.design.Question;
 import ableschema.core.document.Document;
+import ableschema.core.sql.dialect.Dialects;
 import ableschema.core.store.DocumentFile;
 import java.nio.file.Path;
 import java.util.LinkedHashMap;

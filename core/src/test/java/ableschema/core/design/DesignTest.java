@@ -4,10 +4,10 @@ import static ableschema.core.DesignFixture.design;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
-import ableschema.core.expression.Expression;
 import ableschema.core.DesignFixture;
 import ableschema.core.edit.Edits;
 import ableschema.core.edit.Remove;
+import ableschema.core.expression.Expression;
 import ableschema.core.types.DataTypes;
 import ableschema.core.words.ConditionText;
 import java.util.List;
@@ -207,8 +207,10 @@ class DesignTest {
         assertThat(expression.written(ref -> "colour")).isEqualTo("colour in ('{', '}') and 1 < 2");
         assertThat(Expression.parse(expression.toString(), ColumnRef::parse).written(ref -> "x"))
                 .isEqualTo(expression.written(ref -> "x"));
-        assertThatThrownBy(() -> Expression.parse("{a:k3f9q2", ColumnRef::parse)).hasMessageContaining("a brace stands alone");
-        assertThatThrownBy(() -> Expression.parse("{colour} > 1", ColumnRef::parse)).hasMessageContaining("'colour' is no id");
+        assertThatThrownBy(() -> Expression.parse("{a:k3f9q2", ColumnRef::parse))
+                .hasMessageContaining("a brace stands alone");
+        assertThatThrownBy(() -> Expression.parse("{colour} > 1", ColumnRef::parse))
+                .hasMessageContaining("'colour' is no id");
     }
 
     @ParameterizedTest
@@ -232,7 +234,8 @@ class DesignTest {
         Expression<ColumnRef> expression = condition.expression(attribute.type());
 
         assertThat(expression).hasToString(sql);
-        Condition found = Condition.read(Expression.parse(sql, ColumnRef::parse)).orElseThrow();
+        Condition found =
+                Condition.read(Expression.parse(sql, ColumnRef::parse)).orElseThrow();
         assertThat(found.holdsFor(attribute.type(), good)).isTrue();
         assertThat(found.holdsFor(attribute.type(), bad)).isFalse();
         assertThat(ConditionText.read(attribute, found.inWords()))

@@ -3,8 +3,6 @@ package ableschema.core.document;
 import static ableschema.core.DesignFixture.design;
 import static org.assertj.core.api.Assertions.assertThat;
 
-import ableschema.core.rows.DesignScript;
-import ableschema.core.sql.dialect.Dialects;
 import ableschema.core.brief.BriefEdits;
 import ableschema.core.design.Attribute;
 import ableschema.core.design.Cardinality;
@@ -21,6 +19,8 @@ import ableschema.core.edit.Edits;
 import ableschema.core.edit.MoveCards;
 import ableschema.core.mapping.NameStyle;
 import ableschema.core.mapping.NamingRules;
+import ableschema.core.rows.DesignScript;
+import ableschema.core.sql.dialect.Dialects;
 import ableschema.core.store.DocumentFile;
 import ableschema.core.types.DataTypes;
 import ableschema.core.words.ConditionText;

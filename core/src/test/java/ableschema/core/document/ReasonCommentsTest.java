@@ -3,13 +3,13 @@ package ableschema.core.document;
 import static ableschema.core.DesignFixture.design;
 import static org.assertj.core.api.Assertions.assertThat;
 
-import ableschema.core.sql.dialect.Dialects;
 import ableschema.core.DesignFixture;
 import ableschema.core.design.Relationship;
 import ableschema.core.design.Topic;
 import ableschema.core.edit.Edits;
 import ableschema.core.schema.Table;
 import ableschema.core.sql.ScriptWriter;
+import ableschema.core.sql.dialect.Dialects;
 import org.junit.jupiter.api.Test;
 
 class ReasonCommentsTest {
@@ -33,10 +33,19 @@ class ReasonCommentsTest {
         assertThat(hive.columns())
                 .extracting(each -> each.name() + ": " + each.comment())
                 .contains("apiary_county: Why: Hives are not lent.", "apiary_site: ");
-        assertThat(told.mapping().schema().table("forage").orElseThrow().comment()).isEqualTo("Why: For the honey's label.");
-        assertThat(reasoned.document().mapping().schema().table("forage").orElseThrow().comment())
+        assertThat(told.mapping().schema().table("forage").orElseThrow().comment())
+                .isEqualTo("Why: For the honey's label.");
+        assertThat(reasoned.document()
+                        .mapping()
+                        .schema()
+                        .table("forage")
+                        .orElseThrow()
+                        .comment())
                 .isEmpty();
-        assertThat(ScriptWriter.of(told.mapping().schema().table("forage").orElseThrow(), told.mapping().schema(), Dialects.POSTGRESQL)
+        assertThat(ScriptWriter.of(
+                                told.mapping().schema().table("forage").orElseThrow(),
+                                told.mapping().schema(),
+                                Dialects.POSTGRESQL)
                         .toString())
                 .contains("Why: For the honey''s label.");
     }

@@ -3,15 +3,15 @@ package ableschema.core.edit;
 import static ableschema.core.DesignFixture.design;
 import static org.assertj.core.api.Assertions.assertThat;
 
-import ableschema.core.rows.DesignScript;
-import ableschema.core.sql.dialect.Dialects;
 import ableschema.core.DesignFixture;
 import ableschema.core.design.Id;
 import ableschema.core.design.SubtypeLayout;
 import ableschema.core.document.Document;
 import ableschema.core.document.Position;
+import ableschema.core.rows.DesignScript;
 import ableschema.core.schema.Column;
 import ableschema.core.schema.Table;
+import ableschema.core.sql.dialect.Dialects;
 import ableschema.core.store.DocumentFile;
 import java.nio.file.Path;
 import java.util.List;
@@ -100,7 +100,8 @@ class AlternativesTest {
         assertThat(twice.design().entity("Hive 2")).isPresent();
         assertThat(twice.design().relationships()).hasSize(11);
         assertThat(elsewhere.design().sameMeaning(fragment.design())).isEmpty();
-        assertThat(elsewhere.mapping().schema().table("hive").orElseThrow().columns()).hasSize(5);
+        assertThat(elsewhere.mapping().schema().table("hive").orElseThrow().columns())
+                .hasSize(5);
     }
 
     @Test

@@ -47,7 +47,9 @@ class SubtypeEditsTest {
         DesignFixture made = kinds(SubtypeLayout.ONE_TABLE);
         Table colony = table(made, "colony");
 
-        assertThat(made.document().mapping().schema().tables()).extracting(Table::name).containsExactly("colony", "box");
+        assertThat(made.document().mapping().schema().tables())
+                .extracting(Table::name)
+                .containsExactly("colony", "box");
         assertThat(colony.columns())
                 .filteredOn(Column::nullable)
                 .extracting(Column::name)

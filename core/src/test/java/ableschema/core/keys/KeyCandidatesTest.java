@@ -103,7 +103,8 @@ class KeyCandidatesTest {
                     named(candidates(start.document(), "Log"), choice).choice().applyTo(start.document());
 
             assertThat(RowJudge.judge(chosen.design())).isEmpty();
-            assertThat(chosen.mapping().schema()
+            assertThat(chosen.mapping()
+                            .schema()
                             .table("log")
                             .orElseThrow()
                             .primaryKey()
@@ -152,14 +153,16 @@ class KeyCandidatesTest {
                 .get(0)
                 .choice()
                 .applyTo(made.document());
-        assertThat(chosen.mapping().schema()
+        assertThat(chosen.mapping()
+                        .schema()
                         .table("hive")
                         .orElseThrow()
                         .primaryKey()
                         .orElseThrow()
                         .columns())
                 .containsExactly("apiary_code", "stand_no");
-        assertThat(chosen.mapping().schema()
+        assertThat(chosen.mapping()
+                        .schema()
                         .table("hive")
                         .orElseThrow()
                         .column("stand_no")

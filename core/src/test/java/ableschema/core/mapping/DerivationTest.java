@@ -35,7 +35,8 @@ class DerivationTest {
             document = edit.apply(document);
             mapping = mapping.after(document.design(), RULES, false);
 
-            assertThat(mapping.schema()).isEqualTo(Mapping.of(document.design(), RULES).schema());
+            assertThat(mapping.schema())
+                    .isEqualTo(Mapping.of(document.design(), RULES).schema());
         }
     }
 
@@ -100,6 +101,7 @@ class DerivationTest {
                 .remove(List.of(made.design().entities().get(0).id())));
         Mapping mapping = Mapping.NONE.after(before.design(), RULES, false);
 
-        assertThat(mapping.after(after.design(), RULES, false).schema()).isEqualTo(Mapping.of(after.design(), RULES).schema());
+        assertThat(mapping.after(after.design(), RULES, false).schema())
+                .isEqualTo(Mapping.of(after.design(), RULES).schema());
     }
 }

@@ -3,7 +3,6 @@ package ableschema.core.mapping;
 import static ableschema.core.DesignFixture.design;
 import static org.assertj.core.api.Assertions.assertThat;
 
-import ableschema.core.schema.TableName;
 import ableschema.core.DesignFixture;
 import ableschema.core.design.Cardinality;
 import ableschema.core.design.KeyPart;
@@ -14,6 +13,7 @@ import ableschema.core.edit.Edits;
 import ableschema.core.edit.PutRelationship;
 import ableschema.core.schema.Column;
 import ableschema.core.schema.Table;
+import ableschema.core.schema.TableName;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 
@@ -93,7 +93,9 @@ class MappingTest {
         Table junction = table(made, "apiary_plant");
 
         assertThat(junction.primaryKey().orElseThrow().columns()).containsExactly("apiary_code", "plant_name");
-        assertThat(junction.foreignKeys()).extracting(key -> key.target().name()).containsExactly("apiary", "plant");
+        assertThat(junction.foreignKeys())
+                .extracting(key -> key.target().name())
+                .containsExactly("apiary", "plant");
         assertThat(junction.indexes())
                 .extracting(Table.TableIndex::name)
                 .containsExactly("apiary_plant_plant_name_index");

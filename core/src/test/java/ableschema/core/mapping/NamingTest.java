@@ -3,10 +3,10 @@ package ableschema.core.mapping;
 import static ableschema.core.DesignFixture.design;
 import static org.assertj.core.api.Assertions.assertThat;
 
-import ableschema.core.design.Reference;
-import ableschema.core.design.ReferenceColumn;
 import ableschema.core.DesignFixture;
 import ableschema.core.design.ForeignColumn;
+import ableschema.core.design.Reference;
+import ableschema.core.design.ReferenceColumn;
 import ableschema.core.design.Relationship;
 import ableschema.core.design.Side;
 import ableschema.core.edit.PutRelationship;
@@ -52,7 +52,9 @@ class NamingTest {
         DesignFixture made = design("Each thing has no: whole (key).");
         var renamed = made.design().with(made.entity("Thing").withName(entity));
 
-        assertThat(Mapping.of(renamed, new NamingRules(NameStyle.SNAKE, true, true)).schema().tables()
+        assertThat(Mapping.of(renamed, new NamingRules(NameStyle.SNAKE, true, true))
+                        .schema()
+                        .tables()
                         .get(0)
                         .name())
                 .isEqualTo(table);
@@ -140,14 +142,21 @@ class NamingTest {
                 "Each visit is checked by at most one keeper; each keeper checks any number of visits.");
         Table visit = made.document().mapping().schema().table("visit").orElseThrow();
 
-        assertThat(visit.columns()).extracting(Column::name).containsExactly("no", "made_by_keeper_no", "checked_by_keeper_no");
+        assertThat(visit.columns())
+                .extracting(Column::name)
+                .containsExactly("no", "made_by_keeper_no", "checked_by_keeper_no");
         assertThat(visit.foreignKeys())
                 .extracting(ForeignKey::name)
                 .containsExactly("visit_is_made_by_keeper", "visit_is_checked_by_keeper");
         Relationship checks = made.design().relationships().get(1);
         DesignFixture withRole = made.with(
                 new PutRelationship(checks.with(Side.SECOND, checks.second().withRole("checker")), "name the role"));
-        assertThat(withRole.document().mapping().schema().table("visit").orElseThrow().columns())
+        assertThat(withRole.document()
+                        .mapping()
+                        .schema()
+                        .table("visit")
+                        .orElseThrow()
+                        .columns())
                 .extracting(Column::name)
                 .containsExactly("no", "keeper_no", "checker_no");
     }
@@ -159,7 +168,9 @@ class NamingTest {
                 "Each hive has no: whole (key).",
                 "Each hive stands in exactly one apiary; each apiary shelters any number of hives.");
 
-        assertThat(Mapping.of(made.design(), new NamingRules(NameStyle.SNAKE, false, false)).schema().table("hive")
+        assertThat(Mapping.of(made.design(), new NamingRules(NameStyle.SNAKE, false, false))
+                        .schema()
+                        .table("hive")
                         .orElseThrow()
                         .indexes())
                 .isEmpty();

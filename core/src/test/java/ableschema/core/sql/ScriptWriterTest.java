@@ -4,12 +4,6 @@ import static ableschema.core.DesignFixture.design;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
-import ableschema.core.types.DataType;
-import ableschema.core.schema.Schema;
-import ableschema.core.rows.DesignScript;
-import ableschema.core.sql.dialect.Dialect;
-import ableschema.core.sql.dialect.Dialects;
-import ableschema.core.expression.Expression;
 import ableschema.core.DesignFixture;
 import ableschema.core.design.Attribute;
 import ableschema.core.design.Id;
@@ -22,9 +16,15 @@ import ableschema.core.edit.ChangeBody;
 import ableschema.core.edit.ChangeEntity;
 import ableschema.core.edit.Edits;
 import ableschema.core.edit.PutRelationship;
+import ableschema.core.expression.Expression;
+import ableschema.core.rows.DesignScript;
 import ableschema.core.rows.RowEntry;
 import ableschema.core.rows.RowTable;
+import ableschema.core.schema.Schema;
+import ableschema.core.sql.dialect.Dialect;
+import ableschema.core.sql.dialect.Dialects;
 import ableschema.core.store.DocumentFile;
+import ableschema.core.types.DataType;
 import ableschema.core.types.ReferenceAction;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -51,8 +51,7 @@ class ScriptWriterTest {
     }
 
     private static String withRows(DesignFixture fixture, Dialect dialect) {
-        return DesignScript.withRows(fixture.document().mapping(), dialect)
-                .text();
+        return DesignScript.withRows(fixture.document().mapping(), dialect).text();
     }
 
     private static DesignFixture filled(DesignFixture fixture, String entity, String csv) {
@@ -70,8 +69,7 @@ class ScriptWriterTest {
         Document demo = DocumentFile.read(Path.of("../demo/alder-valley.able.json"));
         String kept = Files.readString(Path.of("src/test/resources/sql/alder-valley-" + dialect.name() + ".sql"));
 
-        assertThat(DesignScript.withRows(demo.mapping(), dialect).text())
-                .isEqualTo(kept);
+        assertThat(DesignScript.withRows(demo.mapping(), dialect).text()).isEqualTo(kept);
     }
 
     @ParameterizedTest
@@ -138,8 +136,7 @@ class ScriptWriterTest {
                 .contains("INSERT INTO sqlite_sequence (name, seq) VALUES ('hive', 499);")
                 .contains("-- Not in SQLite: numbering by a chosen step. hive.hive_no: it goes on by 1, not by 10.");
         DesignFixture pair = HIVES.with("Each hive has set up on: date (key), hive no: counted (key).");
-        assertThat(script(pair, Dialects.SQLITE))
-                .contains("hive.hive_no: it must be given by whoever inserts.");
+        assertThat(script(pair, Dialects.SQLITE)).contains("hive.hive_no: it must be given by whoever inserts.");
     }
 
     @Test
@@ -161,7 +158,7 @@ class ScriptWriterTest {
                 .contains("COMMENT ON TABLE bees.hive IS 'One colony.';")
                 .contains("COMMENT ON COLUMN bees.hive.note IS 'It''s free text';");
         assertThat(script(said, Dialects.SQLITE))
-                .contains("-- Not in SQLite: schemas within a database. the tables of bees stand beside the others.")
+                .contains("-- Not in SQLite: schemas within a database. The tables of bees stand beside the others.")
                 .contains("CREATE TABLE hive (")
                 .contains("-- hive: One colony.")
                 .contains("  -- It's free text\n");

@@ -1,6 +1,5 @@
 package ableschema.core.words;
 
-import ableschema.core.expression.Expression;
 import ableschema.core.design.Attribute;
 import ableschema.core.design.Body;
 import ableschema.core.design.Cardinality;
@@ -21,6 +20,7 @@ import ableschema.core.design.SubtypeLayout;
 import ableschema.core.design.Unique;
 import ableschema.core.document.Document;
 import ableschema.core.edit.SubtypeEdits;
+import ableschema.core.expression.Expression;
 import ableschema.core.types.DataType;
 import ableschema.core.types.DataTypes;
 import ableschema.core.types.ReferenceAction;
@@ -142,12 +142,8 @@ public final class AnyWords {
         List<KeyPart> all = new ArrayList<>(
                 body.attributes().stream().map(a -> (KeyPart) a.ref()).toList());
         if (all.size() > 1) {
-            body = body.withDependencies(List.of(
-                    new Dependency(
-                            ids.next(IdKind.DEPENDENCY),
-                            all.subList(0, 1),
-                            all.subList(1, all.size()),
-                            random.nextBoolean())));
+            body = body.withDependencies(List.of(new Dependency(
+                    ids.next(IdKind.DEPENDENCY), all.subList(0, 1), all.subList(1, all.size()), random.nextBoolean())));
             body = body.withUniques(
                     List.of(new Unique(ids.next(IdKind.UNIQUE), all.subList(0, 1 + random.nextInt(2)), Pins.NONE)));
         }

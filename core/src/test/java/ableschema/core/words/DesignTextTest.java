@@ -124,7 +124,8 @@ class DesignTextTest {
                 "A nuc is a kind of hive (in one table).");
 
         assertThat(made.design().relationships().get(0).subtype()).isEqualTo(SubtypeLayout.ONE_TABLE);
-        assertThat(new Sentences(made.design()).key(made.entity("Nuc"))).isEqualTo("Each nuc is identified by its hive.");
+        assertThat(new Sentences(made.design()).key(made.entity("Nuc")))
+                .isEqualTo("Each nuc is identified by its hive.");
     }
 
     @Test

@@ -149,8 +149,8 @@ class RewordingTest {
 
     @Test
     void a_rule_on_rows_can_become_the_key() {
-        DesignFixture made =
-                changed(HIVES, "No two hives share their row and stand.", "Each hive is identified by its row and stand.");
+        DesignFixture made = changed(
+                HIVES, "No two hives share their row and stand.", "Each hive is identified by its row and stand.");
 
         assertThat(made.entity("Hive").body().key()).hasSize(2);
         assertThat(made.entity("Hive").body().uniques()).isEmpty();

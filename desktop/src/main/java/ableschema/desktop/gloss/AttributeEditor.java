@@ -1,9 +1,9 @@
 package ableschema.desktop.gloss;
 
-import ableschema.core.expression.Expression;
 import ableschema.core.design.Attribute;
 import ableschema.core.design.Body;
 import ableschema.core.design.Condition;
+import ableschema.core.expression.Expression;
 import ableschema.core.types.DataType;
 import ableschema.core.types.DataTypes;
 import ableschema.core.words.ConditionText;

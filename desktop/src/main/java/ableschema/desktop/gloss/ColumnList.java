@@ -1,10 +1,10 @@
 package ableschema.desktop.gloss;
 
 import ableschema.core.design.ColumnRef;
-import ableschema.core.design.Id;
 import ableschema.core.design.Condition;
 import ableschema.core.design.EndRef;
 import ableschema.core.design.Entity;
+import ableschema.core.design.Id;
 import ableschema.core.schema.Column;
 import ableschema.core.schema.Table;
 import ableschema.desktop.controls.Controls;
@@ -56,8 +56,7 @@ final class ColumnList extends VBox {
         grid.getStyleClass().add("column-row");
         grid.setId("column-" + column.name());
         Id origin = workspace.trace().origin(table, column);
-        boolean chosen =
-                workspace.chosenProperty().get().filter(origin::equals).isPresent();
+        boolean chosen = workspace.chosenProperty().get().filter(origin::equals).isPresent();
         grid.pseudoClassStateChanged(CHOSEN, chosen);
         Controls.pressable(grid, () -> workspace.choose(origin));
         return grid;
@@ -71,7 +70,8 @@ final class ColumnList extends VBox {
 
     private List<String> notes(Column column) {
         var notes = new ArrayList<String>();
-        table.foreignKeyOf(column).ifPresent(key -> notes.add("from " + source(workspace.trace().end(table, key))));
+        table.foreignKeyOf(column)
+                .ifPresent(key -> notes.add("from " + source(workspace.trace().end(table, key))));
         if (notes.isEmpty() && table.isInKey(column)) {
             notes.add("key");
         }

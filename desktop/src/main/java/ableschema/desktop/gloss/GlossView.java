@@ -1,12 +1,12 @@
 package ableschema.desktop.gloss;
 
-import ableschema.core.mapping.Mapping;
-import ableschema.core.mapping.PhysicalDesign;
 import ableschema.core.design.Design;
 import ableschema.core.design.Entity;
 import ableschema.core.design.EntityKind;
 import ableschema.core.design.Id;
 import ableschema.core.design.Relationship;
+import ableschema.core.mapping.Mapping;
+import ableschema.core.mapping.PhysicalDesign;
 import ableschema.core.schema.ForeignKey;
 import ableschema.core.schema.Schema;
 import ableschema.core.schema.Table;
@@ -233,8 +233,8 @@ public final class GlossView extends VBox {
     private void columnsAndSql(Table table) {
         add(section("COLUMNS", "table " + table.name()));
         if (table.columns().isEmpty()) {
-            add(hint("No attributes yet: press Enter on the card, or type: Each " + workspace.trace().label(table)
-                    + " has name: text 40."));
+            add(hint("No attributes yet: press Enter on the card, or type: Each "
+                    + workspace.trace().label(table) + " has name: text 40."));
         } else {
             add(new ColumnList(workspace, table));
         }
@@ -259,11 +259,7 @@ public final class GlossView extends VBox {
                 .tableOf(owner)
                 .map(earlier -> SqlLines.texts(lines(before.schema(), earlier)))
                 .orElse(Set.of());
-        sql.show(
-                lines,
-                workspace.trace(),
-                workspace.chosenProperty().get().filter(id -> !id.equals(owner)),
-                known);
+        sql.show(lines, workspace.trace(), workspace.chosenProperty().get().filter(id -> !id.equals(owner)), known);
         var pane = sql.scrolled();
         pane.setPrefHeight(Math.min(420, 24 + lines.size() * 16.5));
         pane.setMinHeight(120);

@@ -1,8 +1,8 @@
 package ableschema.desktop.gloss;
 
+import ableschema.core.design.Id;
 import ableschema.core.mapping.Mapping;
 import ableschema.core.mapping.Trace;
-import ableschema.core.design.Id;
 import ableschema.core.sql.Line;
 import java.util.ArrayList;
 import java.util.HashSet;

@@ -2,7 +2,6 @@ package ableschema.desktop.keys;
 
 import static ableschema.desktop.controls.Controls.text;
 
-import ableschema.core.mapping.Mapping;
 import ableschema.core.design.Entity;
 import ableschema.core.design.KeyPart;
 import ableschema.core.document.Document;
@@ -10,6 +9,7 @@ import ableschema.core.keys.KeyCandidate;
 import ableschema.core.keys.KeyCandidate.Point;
 import ableschema.core.keys.KeyCandidate.Verdict;
 import ableschema.core.keys.KeyCandidates;
+import ableschema.core.mapping.Mapping;
 import ableschema.core.words.Nouns;
 import ableschema.core.words.PartNames;
 import ableschema.core.words.Sentences;
@@ -216,8 +216,7 @@ public final class KeysBench extends ScrollPane {
         Mapping mapping = after.mapping();
         boolean referred = mapping.trace()
                 .tableOf(entity.id())
-                .filter(table ->
-                        mapping.schema().referencesTo(table).findAny().isPresent())
+                .filter(table -> mapping.schema().referencesTo(table).findAny().isPresent())
                 .isPresent();
         box.getChildren()
                 .add(

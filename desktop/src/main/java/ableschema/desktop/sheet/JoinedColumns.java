@@ -1,9 +1,9 @@
 package ableschema.desktop.sheet;
 
-import ableschema.core.mapping.Mapping;
-import ableschema.core.mapping.Trace;
 import ableschema.core.design.Id;
 import ableschema.core.document.Detail;
+import ableschema.core.mapping.Mapping;
+import ableschema.core.mapping.Trace;
 import ableschema.core.schema.ForeignKey;
 import ableschema.core.schema.Schema;
 import ableschema.core.schema.Table;
@@ -57,9 +57,8 @@ final class JoinedColumns extends Group {
         rows(table, key.columns(), picture, detail);
         rows(target, key.targetColumns(), picture, detail);
         picture.lines().stream()
-                .filter(line -> line.link()
-                        .relationship()
-                        .equals(trace.end(table, key).relationship()))
+                .filter(line ->
+                        line.link().relationship().equals(trace.end(table, key).relationship()))
                 .filter(line -> joins(line, trace.owner(table), trace.owner(target)))
                 .findFirst()
                 .ifPresent(line -> words(key, table, line, picture));

@@ -209,7 +209,8 @@ public final class SheetView extends Pane {
                 .chosenOwner()
                 .filter(id -> workspace.viewProperty().get() == View.TABLES)
                 .filter(id -> workspace.design().relationship(id).isPresent());
-        relationship.ifPresentOrElse(id -> joined.show(id, workspace.schema(), workspace.trace(), picture, detail()), joined::showNothing);
+        relationship.ifPresentOrElse(
+                id -> joined.show(id, workspace.schema(), workspace.trace(), picture, detail()), joined::showNothing);
     }
 
     private static boolean touches(DrawnLink link, Id id) {

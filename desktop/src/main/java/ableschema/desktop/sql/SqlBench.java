@@ -2,13 +2,13 @@ package ableschema.desktop.sql;
 
 import static ableschema.desktop.controls.Controls.button;
 
-import ableschema.core.rows.DesignScript;
-import ableschema.core.sql.dialect.Dialect;
-import ableschema.core.sql.dialect.Dialects;
 import ableschema.core.document.HouseRules;
 import ableschema.core.edit.ChangeRules;
+import ableschema.core.rows.DesignScript;
 import ableschema.core.sql.Line;
 import ableschema.core.sql.Script;
+import ableschema.core.sql.dialect.Dialect;
+import ableschema.core.sql.dialect.Dialects;
 import ableschema.core.store.FileProblem;
 import ableschema.core.store.SafeFile;
 import ableschema.desktop.controls.Controls;

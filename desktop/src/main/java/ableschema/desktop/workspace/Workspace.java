@@ -1,7 +1,5 @@
 package ableschema.desktop.workspace;
 
-import ableschema.core.mapping.Trace;
-import ableschema.core.sql.dialect.Dialect;
 import ableschema.core.design.Design;
 import ableschema.core.design.Entity;
 import ableschema.core.design.Id;
@@ -14,7 +12,9 @@ import ableschema.core.edit.Compound;
 import ableschema.core.edit.Edits;
 import ableschema.core.edit.MoveCards;
 import ableschema.core.mapping.Mapping;
+import ableschema.core.mapping.Trace;
 import ableschema.core.schema.Schema;
+import ableschema.core.sql.dialect.Dialect;
 import ableschema.diagram.layout.AutoLayout;
 import ableschema.diagram.picture.View;
 import java.nio.file.Path;

@@ -1,8 +1,5 @@
 package ableschema.diagram.picture;
 
-import ableschema.core.mapping.Mapping;
-import ableschema.core.mapping.Trace;
-import ableschema.core.sql.dialect.Dialect;
 import ableschema.core.design.Attribute;
 import ableschema.core.design.Cardinality;
 import ableschema.core.design.ColumnRef;
@@ -14,8 +11,11 @@ import ableschema.core.design.Id;
 import ableschema.core.design.Relationship;
 import ableschema.core.design.Side;
 import ableschema.core.document.Document;
+import ableschema.core.mapping.Mapping;
+import ableschema.core.mapping.Trace;
 import ableschema.core.schema.Column;
 import ableschema.core.schema.Table;
+import ableschema.core.sql.dialect.Dialect;
 import ableschema.core.types.DataType;
 import ableschema.diagram.picture.Card.Entry;
 import ableschema.diagram.picture.Link.LinkEnd;
@@ -104,7 +104,10 @@ public record Contents(List<Card> cards, List<Link> links) {
                 key.add(new Entry(attribute.id(), number + attribute.name(), note(design, attribute), true));
             } else {
                 others.add(new Entry(
-                        attribute.id(), bracketed(attribute.name(), attribute.optional()), note(design, attribute), false));
+                        attribute.id(),
+                        bracketed(attribute.name(), attribute.optional()),
+                        note(design, attribute),
+                        false));
             }
         }
         String kind = entity.kind().isSaid() ? entity.kind().name() : "";

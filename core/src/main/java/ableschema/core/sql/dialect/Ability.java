@@ -55,6 +55,8 @@ public enum Ability {
     TIME_ZONES("moments that keep their time zone"),
     /** A name as long as it is. */
     LONG_NAMES("names of any length"),
+    /** A name may hold any character. */
+    ALL_CHARACTERS("names with any character"),
     /** A column may be called as the database calls its own. */
     SYSTEM_COLUMN_NAMES("columns called like its own system columns"),
     /** Text compares with letter case and accents. */

@@ -21,7 +21,8 @@ final class Defaults {
     /** The function that a default calls, if that is all it does. */
     static Optional<StandardFunction> function(Expression<String> expression) {
         List<Token<String>> tokens = tokens(expression);
-        boolean call = tokens.size() == 3 && tokens.get(1).is("(") && tokens.get(2).is(")");
+        boolean call =
+                tokens.size() == 3 && tokens.get(1).is("(") && tokens.get(2).is(")");
         return tokens.size() == 1 || call
                 ? Optional.of(tokens.get(0))
                         .filter(token -> token.kind() == Token.Kind.WORD)
@@ -33,7 +34,8 @@ final class Defaults {
     /** The value of a default that is a literal. */
     static Optional<String> literal(Expression<String> expression) {
         List<Token<String>> tokens = tokens(expression);
-        boolean negative = tokens.size() == 2 && tokens.get(0).is("-") && tokens.get(1).kind() == Token.Kind.NUMBER;
+        boolean negative =
+                tokens.size() == 2 && tokens.get(0).is("-") && tokens.get(1).kind() == Token.Kind.NUMBER;
         if (negative) {
             return Optional.of("-" + tokens.get(1).text());
         }
@@ -66,12 +68,12 @@ final class Defaults {
             case DATE -> function == StandardFunction.TIME_NOW ? Optional.empty() : Optional.of(StandardFunction.TODAY);
             case TIME -> function == StandardFunction.TODAY ? Optional.empty() : Optional.of(StandardFunction.TIME_NOW);
             case MOMENT -> function == StandardFunction.TIME_NOW ? Optional.empty() : Optional.of(function);
-            case MOMENT_ANYWHERE -> function == StandardFunction.TIME_NOW
-                    ? Optional.empty()
-                    : Optional.of(function == StandardFunction.NOW ? StandardFunction.NOW_ANYWHERE : function);
-            case YEAR -> function == StandardFunction.TIME_NOW
-                    ? Optional.empty()
-                    : Optional.of(StandardFunction.YEAR_NOW);
+            case MOMENT_ANYWHERE ->
+                function == StandardFunction.TIME_NOW
+                        ? Optional.empty()
+                        : Optional.of(function == StandardFunction.NOW ? StandardFunction.NOW_ANYWHERE : function);
+            case YEAR ->
+                function == StandardFunction.TIME_NOW ? Optional.empty() : Optional.of(StandardFunction.YEAR_NOW);
             default -> Optional.empty();
         };
     }

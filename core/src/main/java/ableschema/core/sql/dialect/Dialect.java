@@ -2,7 +2,6 @@ package ableschema.core.sql.dialect;
 
 import static java.util.stream.Collectors.joining;
 
-import java.math.BigInteger;
 import ableschema.core.expression.Expression;
 import ableschema.core.schema.Column;
 import ableschema.core.schema.DomainType;
@@ -14,6 +13,7 @@ import ableschema.core.sql.dialect.TypeForm.Kind;
 import ableschema.core.types.DataType;
 import ableschema.core.types.ReferenceAction;
 import ableschema.core.types.TypedValue;
+import java.math.BigInteger;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -80,7 +80,12 @@ public abstract class Dialect {
 
     /** An identifier, between quotes where it needs them. */
     public final String quoted(String identifier) {
-        return isPlain(identifier) && !traits.reserves(identifier) ? identifier : delimited(identifier);
+        return isPlain(identifier) && !traits.reserves(identifier) ? identifier : delimited(spelled(identifier));
+    }
+
+    /** A name in the characters that this database takes in names. */
+    public String spelled(String identifier) {
+        return identifier;
     }
 
     private static boolean isPlain(String identifier) {
@@ -156,8 +161,8 @@ public abstract class Dialect {
     public List<String> holding(DataType base, String column, boolean nullable) {
         if (base instanceof DataType.OneOf list
                 && !traits.type(Kind.LIST).pattern().contains("{values}")) {
-            return List.of(column + " IN ("
-                    + list.values().stream().map(this::text).collect(joining(", ")) + ")");
+            return List.of(
+                    column + " IN (" + list.values().stream().map(this::text).collect(joining(", ")) + ")");
         }
         return List.of();
     }
@@ -232,8 +237,7 @@ public abstract class Dialect {
                     ? Optional.of(constantDefault(literal(base, literal), base))
                     : Optional.empty();
         }
-        return Optional.of(computedDefault(
-                written(expression, column -> base), StandardFunction.CONCATENATION, base));
+        return Optional.of(computedDefault(written(expression, column -> base), StandardFunction.CONCATENATION, base));
     }
 
     protected String constantDefault(String literal, DataType base) {

@@ -17,8 +17,8 @@ public record DialectOption(Part.Kind of, String name, String form, Pattern valu
     /** The name of the option that gives the type of a column as it was found. */
     public static final String TYPE = "type";
 
-    private static final Pattern RAW_TYPE =
-            Pattern.compile("[\\p{L}_][\\p{L}\\p{N}_.\" -]*(?:\\((?:[^();'\"]|'(?:[^']|'')*')*\\))?[\\p{L}\\p{N}_ \\[\\]]*");
+    private static final Pattern RAW_TYPE = Pattern.compile(
+            "[\\p{L}_][\\p{L}\\p{N}_.\" -]*(?:\\((?:[^();'\"]|'(?:[^']|'')*')*\\))?[\\p{L}\\p{N}_ \\[\\]]*");
 
     static DialectOption ofTable(String name, String form) {
         return new DialectOption(Part.Kind.TABLE, name, form, WORD);

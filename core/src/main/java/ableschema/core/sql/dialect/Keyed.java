@@ -13,8 +13,7 @@ final class Keyed {
         return table.isInKey(column)
                 || table.uniques().stream().anyMatch(unique -> unique.columns().contains(name))
                 || table.foreignKeys().stream().anyMatch(key -> key.columns().contains(name))
-                || table.indexes().stream()
-                        .anyMatch(index -> index.columns().stream()
-                                .anyMatch(part -> part.name().equals(name)));
+                || table.indexes().stream().anyMatch(index -> index.columns().stream()
+                        .anyMatch(part -> part.name().equals(name)));
     }
 }

@@ -73,6 +73,20 @@ abstract class MySqlFamily extends Dialect {
         return keyed ? "varchar(" + KEYED_TEXT + ")" : super.columnType(table, column, base);
     }
 
+    /** Characters beyond U+FFFF, which names cannot have, stand by their numbers. */
+    @Override
+    public String spelled(String identifier) {
+        var spelled = new StringBuilder();
+        identifier.codePoints().forEach(c -> {
+            if (Character.isSupplementaryCodePoint(c)) {
+                spelled.append('u').append(Integer.toHexString(c));
+            } else {
+                spelled.appendCodePoint(c);
+            }
+        });
+        return spelled.toString();
+    }
+
     @Override
     public String text(String text) {
         return super.text(text.replace("\\", "\\\\"));
@@ -103,8 +117,11 @@ abstract class MySqlFamily extends Dialect {
     @Override
     public boolean numbers(Table table, Column column) {
         List<String> first = List.of(column.name());
-        return table.primaryKey().filter(key -> key.columns().subList(0, 1).equals(first)).isPresent()
-                || table.uniques().stream().anyMatch(unique -> unique.columns().subList(0, 1).equals(first))
+        return table.primaryKey()
+                        .filter(key -> key.columns().subList(0, 1).equals(first))
+                        .isPresent()
+                || table.uniques().stream()
+                        .anyMatch(unique -> unique.columns().subList(0, 1).equals(first))
                 || table.indexes().stream()
                         .anyMatch(index -> index.columns().get(0).name().equals(column.name()));
     }

@@ -1,13 +1,13 @@
 package ableschema.core.sql.dialect;
 
-import java.math.BigInteger;
-import java.util.UUID;
 import ableschema.core.schema.Column;
 import ableschema.core.schema.Table;
 import ableschema.core.sql.dialect.TypeForm.Kind;
 import ableschema.core.types.DataType;
 import ableschema.core.types.DataType.Simple;
+import java.math.BigInteger;
 import java.util.List;
+import java.util.UUID;
 
 /** Oracle Database 19c. An empty text is an empty value here. */
 final class Oracle extends Dialect {
@@ -109,8 +109,7 @@ final class Oracle extends Dialect {
             case YES_NO -> List.of(column + " IN (0, 1)");
             case DATE -> List.of(column + " = trunc(" + column + ")");
             case TIME -> List.of("regexp_like(" + column + ", '^([01][0-9]|2[0-3])(:[0-5][0-9]){2}$')");
-            case UUID -> List.of(
-                    "regexp_like(" + column + ", '^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$')");
+            case UUID -> List.of("regexp_like(" + column + ", '^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$')");
             case JSON -> List.of(column + " IS JSON");
             default -> List.of();
         };

@@ -11,7 +11,9 @@ public record Shortfall(String dialect, Ability ability, Part place, String inst
 
     /** The shortfall in a sentence, as in "Not in Oracle: ON UPDATE CASCADE. hive.hive_of_apiary: on update it is NO ACTION.". */
     public String text() {
-        String where = place.equals(Part.WHOLE) ? "" : place + ": ";
-        return "Not in " + dialect + ": " + ability.words() + ". " + where + instead + ".";
+        String where = place.equals(Part.WHOLE)
+                ? Character.toUpperCase(instead.charAt(0)) + instead.substring(1)
+                : place + ": " + instead;
+        return "Not in " + dialect + ": " + ability.words() + ". " + where + ".";
     }
 }

@@ -1,13 +1,12 @@
 package ableschema.core.sql.dialect;
 
-
-import java.math.BigInteger;
 import ableschema.core.schema.Column;
 import ableschema.core.schema.Identity;
 import ableschema.core.schema.Table;
 import ableschema.core.sql.dialect.TypeForm.Kind;
 import ableschema.core.types.DataType;
 import ableschema.core.types.DataType.Simple;
+import java.math.BigInteger;
 import java.util.List;
 import java.util.Optional;
 

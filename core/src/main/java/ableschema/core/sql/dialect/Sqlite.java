@@ -1,6 +1,5 @@
 package ableschema.core.sql.dialect;
 
-import java.util.Optional;
 import ableschema.core.schema.Column;
 import ableschema.core.schema.Identity;
 import ableschema.core.schema.Part;
@@ -11,6 +10,7 @@ import ableschema.core.types.DataType.Simple;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 
 /**
  * SQLite 3.50. It numbers only the one column of a primary key, takes all constraints with the table, and puts any value into
@@ -130,7 +130,9 @@ final class Sqlite extends Dialect {
 
     @Override
     public List<String> holding(DataType base, String column, boolean nullable) {
-        return types == Holding.LOOSE ? super.holding(base, column, nullable) : base.accept(new SqliteChecks(this, column, nullable));
+        return types == Holding.LOOSE
+                ? super.holding(base, column, nullable)
+                : base.accept(new SqliteChecks(this, column, nullable));
     }
 
     List<String> usualHolding(DataType base, String column) {

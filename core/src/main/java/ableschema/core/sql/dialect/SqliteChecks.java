@@ -1,9 +1,9 @@
 package ableschema.core.sql.dialect;
 
-import java.util.UUID;
 import ableschema.core.types.DataType;
 import java.math.BigInteger;
 import java.util.List;
+import java.util.UUID;
 
 /** Conditions that hold the values of a SQLite column to its type; each takes an empty value. */
 final class SqliteChecks implements DataType.Visitor<List<String>> {
@@ -80,10 +80,12 @@ final class SqliteChecks implements DataType.Visitor<List<String>> {
                     case DATE -> column + " IS date(" + column + ")";
                     case TIME -> column + " IS time(" + column + ")";
                     case MOMENT -> column + " IS datetime(" + column + ")";
-                    case MOMENT_ANYWHERE -> column + " IS NULL OR datetime(" + column + ") IS NOT NULL AND " + column
-                            + " GLOB '????-??-?? ??:??:??[+-]??:??'";
-                    case UUID -> column + " GLOB '????????-????-????-????-????????????' AND length(replace(" + column
-                            + ", '-', '')) = 32 AND " + column + " NOT GLOB '*[^0-9a-fA-F-]*'";
+                    case MOMENT_ANYWHERE ->
+                        column + " IS NULL OR datetime(" + column + ") IS NOT NULL AND " + column
+                                + " GLOB '????-??-?? ??:??:??[+-]??:??'";
+                    case UUID ->
+                        column + " GLOB '????????-????-????-????-????????????' AND length(replace(" + column
+                                + ", '-', '')) = 32 AND " + column + " NOT GLOB '*[^0-9a-fA-F-]*'";
                     case JSON -> "json_valid(" + column + ")";
                 });
     }

@@ -1,6 +1,5 @@
 package ableschema.core.sql.dialect;
 
-import java.util.function.UnaryOperator;
 import ableschema.core.expression.Expression;
 import ableschema.core.expression.Token;
 import ableschema.core.expression.Token.Kind;
@@ -11,6 +10,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
+import java.util.function.UnaryOperator;
 
 /**
  * Writes standard SQL as a dialect has it: functions by their templates, texts joined in its way, and the literals that a
@@ -75,8 +75,13 @@ final class Translation {
     /** The values of a list are of the type of the column before it; any other bracket is an expression of its own. */
     private String inBrackets(List<Token<String>> tokens, DataType compared) {
         boolean literals = tokens.stream()
-                .allMatch(t -> t.kind() == Kind.STRING || t.kind() == Kind.NUMBER || t.kind() == Kind.SPACE || t.is(",")
-                        || t.is("-") || t.is("true") || t.is("false"));
+                .allMatch(t -> t.kind() == Kind.STRING
+                        || t.kind() == Kind.NUMBER
+                        || t.kind() == Kind.SPACE
+                        || t.is(",")
+                        || t.is("-")
+                        || t.is("true")
+                        || t.is("false"));
         if (!literals) {
             return written(tokens);
         }
@@ -90,8 +95,13 @@ final class Translation {
         if (token.kind() == Kind.COLUMN) {
             return types.apply(String.valueOf(token.ref()));
         }
-        boolean ends = token.is("or") || token.is("when") || token.is("then") || token.is("||") || token.is("+")
-                || token.is("*") || token.is("/");
+        boolean ends = token.is("or")
+                || token.is("when")
+                || token.is("then")
+                || token.is("||")
+                || token.is("+")
+                || token.is("*")
+                || token.is("/");
         return ends ? DataTypes.UNDECIDED : before;
     }
 
@@ -99,8 +109,8 @@ final class Translation {
         return switch (token.kind()) {
             case COLUMN -> new Item(names.apply(String.valueOf(token.ref())), true);
             case STRING -> new Item(literal(token.value(), compared), true);
-            case NUMBER -> new Item(
-                    compared == DataType.Simple.YES_NO ? literal(token.text(), compared) : token.text(), true);
+            case NUMBER ->
+                new Item(compared == DataType.Simple.YES_NO ? literal(token.text(), compared) : token.text(), true);
             case NAME -> new Item(token.text(), true);
             case WORD -> word(token, compared);
             default -> new Item(token.text(), false);
@@ -140,7 +150,11 @@ final class Translation {
             function = StandardFunction.SUBSTRING_TO_END;
         }
         boolean year = function != StandardFunction.YEAR
-                || inside.stream().filter(t -> t.kind() != Kind.SPACE).findFirst().filter(t -> t.is("year")).isPresent();
+                || inside.stream()
+                        .filter(t -> t.kind() != Kind.SPACE)
+                        .findFirst()
+                        .filter(t -> t.is("year"))
+                        .isPresent();
         if (!year || arguments.size() != function.arguments()) {
             return name.text() + "(" + written(inside) + ")";
         }
@@ -218,7 +232,9 @@ final class Translation {
             }
             Item left = done.remove(done.size() - 1);
             done.add(new Item(
-                    template.replace("{0}", left.text()).replace("{1}", items.get(right).text()), true));
+                    template.replace("{0}", left.text())
+                            .replace("{1}", items.get(right).text()),
+                    true));
             at = right;
         }
         return done;
