@@ -2,6 +2,7 @@ package ableschema.desktop.app;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import ableschema.core.schema.Table;
 import ableschema.core.design.Attribute;
 import ableschema.core.design.Entity;
 import ableschema.core.design.Id;
@@ -153,8 +154,9 @@ class ManyCardsTest extends WindowFixture {
                         "field 7",
                         "field 8",
                         "field 9");
-        assertThat(workspace.schema().table("hive").orElseThrow().columns())
-                .extracting(column -> column.label())
+        Table hive = workspace.schema().table("hive").orElseThrow();
+        assertThat(hive.columns())
+                .extracting(column -> workspace.trace().column(hive, column).label())
                 .containsExactlyElementsOf(names());
     }
 

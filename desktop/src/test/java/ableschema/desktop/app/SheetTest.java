@@ -277,7 +277,7 @@ class SheetTest extends WindowFixture {
         Entity odd = workspace.design().entities().get(0);
         assertThat(odd.name()).startsWith("it's \"odd\"; DROP TABLE 🐝");
         assertThat(odd.body().attributes().get(0).name()).isEqualTo("select, (from) 'x'");
-        assertThat(workspace.schema().undecided()).isEmpty();
+        assertThat(workspace.mapping().undecided()).isEmpty();
         assertThat(sql(robot, "#gloss-sql"))
                 .contains("CREATE TABLE \"it_s_odd_drop_table_")
                 .contains("select_from_x");

@@ -2,13 +2,13 @@ package ableschema.desktop.app;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import ableschema.core.rows.DesignScript;
 import ableschema.core.design.Entity;
 import ableschema.core.design.Relationship;
 import ableschema.core.document.Document;
 import ableschema.core.mapping.Keys;
 import ableschema.core.rows.RowJudge;
 import ableschema.core.rows.RowValues;
-import ableschema.core.sql.ScriptWriter;
 import ableschema.desktop.workspace.Step;
 import ableschema.engine.BuiltInEngine;
 import ableschema.engine.ScriptRun;
@@ -53,7 +53,7 @@ class WindowTest extends WindowFixture {
                 10, TimeUnit.SECONDS, () -> text(robot, "#sql-verdict").contains("accepted all 3 statements"));
         assertThat(workspace.dialect().name()).isEqualTo("h2");
         try (Connection connection = BuiltInEngine.H2.open()) {
-            assertThat(ScriptRun.of(ScriptWriter.definitions(workspace.schema(), workspace.dialect()), connection)
+            assertThat(ScriptRun.of(DesignScript.definitions(workspace.mapping(), workspace.dialect()), connection)
                             .refusal())
                     .isEmpty();
         }

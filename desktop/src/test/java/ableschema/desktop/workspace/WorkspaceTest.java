@@ -80,7 +80,7 @@ class WorkspaceTest {
                 workspace.edits().addAttribute(hive.id(), Attribute.named(ids.next(IdKind.ATTRIBUTE), "colour")));
 
         assertThat(workspace.schema().tables().get(0).columns()).hasSize(1);
-        assertThat(workspace.schemaBefore().tables().get(0).columns()).isEmpty();
+        assertThat(workspace.mappingBefore().schema().tables().get(0).columns()).isEmpty();
         var schema = workspace.schema();
         workspace.apply(new MoveCards(Map.of(hive.id(), new Position(4, 8)), "move Hive"));
         assertThat(workspace.schema())
