@@ -1,4 +1,4 @@
--- Not in H2: definitions that are taken back when one fails. where a statement is refused, those before it stay.
+-- Not in H2: definitions that are taken back when one fails. Where a statement is refused, those before it stay.
 
 CREATE TABLE apiary (
   code       varchar(6)  NOT NULL,

@@ -1,4 +1,4 @@
--- Not in Oracle: definitions that are taken back when one fails. where a statement is refused, those before it stay.
+-- Not in Oracle: definitions that are taken back when one fails. Where a statement is refused, those before it stay.
 
 CREATE TABLE apiary (
   code       varchar2(6 char)  NOT NULL,

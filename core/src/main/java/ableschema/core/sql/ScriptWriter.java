@@ -196,7 +196,7 @@ public final class ScriptWriter {
             TableWriter writer = writer(table);
             writer.remark().ifPresent(statements::add);
             about.getOrDefault(table.part(), List.of())
-                    .forEach(remark -> statements.add(SqlWriter.comment(remark.text(), remark.place())));
+                    .forEach(remark -> statements.add(SqlWriter.comment(said(remark), remark.place())));
             boolean deferring = dialect.can(Ability.DEFERRED_CONSTRAINTS);
             List<ForeignKey> undeferred = deferring
                     ? List.of()
@@ -214,6 +214,10 @@ public final class ScriptWriter {
         order.tables().forEach(table -> statements.addAll(writer(table).indexes()));
         order.tables().forEach(table -> statements.addAll(writer(table).descriptions()));
         order.tables().forEach(table -> statements.addAll(writer(table).startOfNumbering()));
+    }
+
+    private static String said(Remark remark) {
+        return Character.toUpperCase(remark.text().charAt(0)) + remark.text().substring(1) + ".";
     }
 
     private TableWriter writer(Table table) {

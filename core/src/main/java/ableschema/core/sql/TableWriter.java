@@ -72,6 +72,13 @@ final class TableWriter {
                         "CHECK (" + written(check.expression()) + ")"));
             }
         }
+        for (Column column : table.columns()) {
+            if (!column.nullable() && isComputedUnmarked(column)) {
+                elements.add(new Element(
+                        table.part(Kind.COLUMN, column.name()),
+                        List.of("CHECK (" + dialect.column(column.name()) + " IS NOT NULL)")));
+            }
+        }
         for (ForeignKey key : table.foreignKeys()) {
             if (inside.test(key)) {
                 elements.add(new Element(table.part(Kind.FOREIGN_KEY, key.name()), references.clause(key)));
@@ -180,11 +187,16 @@ final class TableWriter {
                 add(clauses, identity(column, base));
             }
             shortfalls.filled(column).ifPresent(sql -> add(clauses, "DEFAULT " + sql));
-            if (!column.nullable()) {
+            if (!column.nullable() && !isComputedUnmarked(column)) {
                 add(clauses, "NOT NULL");
             }
         }
         return clauses.append(dialect.columnEnd(column)).toString().strip();
+    }
+
+    /** Whether a check has to hold that a computed column is never empty. */
+    private boolean isComputedUnmarked(Column column) {
+        return column.filling().isComputed() && !dialect.takesComputedNotNull();
     }
 
     private static void add(StringBuilder clauses, String clause) {

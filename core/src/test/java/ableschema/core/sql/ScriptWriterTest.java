@@ -32,6 +32,7 @@ import java.util.List;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.Arguments;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.MethodSource;
 
@@ -62,14 +63,21 @@ class ScriptWriterTest {
         return fixture.with(new ChangeBody(owner, fixture.entity(entity).body().withRows(rows), "fill"));
     }
 
+    static Stream<Arguments> keptScripts() {
+        return Dialects.ALL.stream()
+                .flatMap(dialect -> Stream.of(
+                        Arguments.of(dialect, "../demo/alder-valley.able.json", "alder-valley"),
+                        Arguments.of(dialect, "src/test/resources/designs/every-feature.able.json", "every-feature")));
+    }
+
     /** The kept files are there to be read; a wanted change of what is written changes them in the same commit. */
     @ParameterizedTest
-    @MethodSource("dialects")
-    void the_demo_is_written_as_the_kept_script(Dialect dialect) throws Exception {
-        Document demo = DocumentFile.read(Path.of("../demo/alder-valley.able.json"));
-        String kept = Files.readString(Path.of("src/test/resources/sql/alder-valley-" + dialect.name() + ".sql"));
+    @MethodSource("keptScripts")
+    void a_design_is_written_as_the_kept_script(Dialect dialect, String design, String name) throws Exception {
+        Document document = DocumentFile.read(Path.of(design));
+        String kept = Files.readString(Path.of("src/test/resources/sql/" + name + "-" + dialect.name() + ".sql"));
 
-        assertThat(DesignScript.withRows(demo.mapping(), dialect).text()).isEqualTo(kept);
+        assertThat(DesignScript.withRows(document.mapping(), dialect).text()).isEqualTo(kept);
     }
 
     @ParameterizedTest

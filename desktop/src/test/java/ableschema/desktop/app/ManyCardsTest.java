@@ -2,7 +2,6 @@ package ableschema.desktop.app;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import ableschema.core.schema.Table;
 import ableschema.core.design.Attribute;
 import ableschema.core.design.Entity;
 import ableschema.core.design.Id;
@@ -10,6 +9,7 @@ import ableschema.core.design.Relationship;
 import ableschema.core.document.Detail;
 import ableschema.core.document.Document;
 import ableschema.core.document.Position;
+import ableschema.core.schema.Table;
 import ableschema.diagram.picture.View;
 import java.util.LinkedHashSet;
 import java.util.List;

@@ -2,11 +2,11 @@ package ableschema.desktop.app;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import ableschema.core.rows.DesignScript;
 import ableschema.core.design.Entity;
 import ableschema.core.design.Relationship;
 import ableschema.core.document.Document;
 import ableschema.core.mapping.Keys;
+import ableschema.core.rows.DesignScript;
 import ableschema.core.rows.RowJudge;
 import ableschema.core.rows.RowValues;
 import ableschema.desktop.workspace.Step;

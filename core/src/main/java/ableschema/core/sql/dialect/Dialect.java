@@ -289,6 +289,11 @@ public abstract class Dialect {
         return type + " GENERATED ALWAYS AS (" + expression + ")";
     }
 
+    /** Whether a computed column can be said to be never empty. */
+    public boolean takesComputedNotNull() {
+        return true;
+    }
+
     /** What stands behind the closing bracket of a table. */
     public String tableEnd(Table table) {
         return clauses(Part.Kind.TABLE, table.options());

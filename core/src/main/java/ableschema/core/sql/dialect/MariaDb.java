@@ -19,6 +19,11 @@ final class MariaDb extends MySqlFamily {
     }
 
     @Override
+    public boolean takesComputedNotNull() {
+        return false;
+    }
+
+    @Override
     protected String computedDefault(String sql, StandardFunction function, DataType base) {
         boolean moment = base == Simple.MOMENT || base == Simple.MOMENT_ANYWHERE;
         return moment && sql.equals("current_timestamp") ? sql : "(" + sql + ")";

@@ -10,8 +10,7 @@ final class MySql extends MySqlFamily {
     private static final Traits TRAITS = MySqlFamily.TRAITS
             .named("mysql", "MySQL")
             .reserving(ReservedWords.MYSQL)
-            .with(Kind.UUID, TypeForm.of("char(36)", 36))
-            .without(Ability.CHECK_CHANGED_REFERENCES);
+            .with(Kind.UUID, TypeForm.of("char(36)", 36));
 
     MySql() {
         super(TRAITS);

@@ -51,6 +51,7 @@ abstract class MySqlFamily extends Dialect {
                     Ability.DEFERRED_CONSTRAINTS,
                     Ability.TRANSACTIONAL_DEFINITIONS,
                     Ability.MATCH_FULL,
+                    Ability.CHECK_CHANGED_REFERENCES,
                     Ability.SET_DEFAULT,
                     Ability.LONG_TEXT_IN_KEYS,
                     Ability.TIME_ZONES)
@@ -151,7 +152,7 @@ abstract class MySqlFamily extends Dialect {
 
     @Override
     public String namespace(String name) {
-        return "CREATE SCHEMA IF NOT EXISTS " + quoted(name);
+        return "CREATE SCHEMA IF NOT EXISTS " + quoted(name) + " DEFAULT CHARACTER SET utf8mb4";
     }
 
     @Override
