@@ -53,6 +53,7 @@ class AnyDesignTest {
                                 .as("design %d, %s", seed, table.name())
                                 .isEqualTo(3);
                     }
+                    Catalogues.compare(connection, engine, schema, "design " + seed);
                 }
             }
         }

@@ -3,7 +3,9 @@ package ableschema.engine;
 import ableschema.core.design.Attribute;
 import ableschema.core.design.Body;
 import ableschema.core.design.Cardinality;
+import ableschema.core.design.Check;
 import ableschema.core.design.ColumnRef;
+import ableschema.core.design.Condition;
 import ableschema.core.design.Design;
 import ableschema.core.design.End;
 import ableschema.core.design.EndRef;
@@ -11,13 +13,19 @@ import ableschema.core.design.Entity;
 import ableschema.core.design.Id;
 import ableschema.core.design.IdKind;
 import ableschema.core.design.IdSource;
+import ableschema.core.design.Index;
 import ableschema.core.design.KeyPart;
+import ableschema.core.design.Lists;
 import ableschema.core.design.Pins;
+import ableschema.core.design.Reference;
 import ableschema.core.design.Relationship;
 import ableschema.core.design.Row;
 import ableschema.core.design.Side;
+import ableschema.core.design.SubtypeLayout;
 import ableschema.core.design.Unique;
 import ableschema.core.document.Document;
+import ableschema.core.edit.SubtypeEdits;
+import ableschema.core.expression.Expression;
 import ableschema.core.types.DataType;
 import ableschema.core.types.DataTypes;
 import ableschema.core.types.ReferenceAction;
@@ -44,7 +52,10 @@ final class RandomDesign {
             "time",
             "moment",
             "moment anywhere",
-            "uuid");
+            "uuid",
+            "json",
+            "bytes 40",
+            "list (white, sage, \"a, b\")");
 
     private final IdSource ids;
     private final Random random;
@@ -71,9 +82,7 @@ final class RandomDesign {
             attributes.add(Attribute.named(ids.next(IdKind.ATTRIBUTE), "thing " + i + " no")
                     .withType(keyType()));
             for (int j = random.nextInt(6); j >= 0; j--) {
-                attributes.add(Attribute.named(ids.next(IdKind.ATTRIBUTE), "field " + j)
-                        .withType(DataTypes.parse(TYPES.get(random.nextInt(TYPES.size()))))
-                        .withOptional(random.nextBoolean()));
+                attributes.add(field("field " + j));
             }
             Body body = Body.EMPTY
                     .withAttributes(attributes)
@@ -84,8 +93,49 @@ final class RandomDesign {
                 body = body.withUniques(List.of(new Unique(
                         ids.next(IdKind.UNIQUE), List.of(attributes.get(1).ref()), Pins.NONE)));
             }
-            entities.add(Entity.named(ids.next(IdKind.ENTITY), "Thing " + i).withBody(body));
+            Entity entity = Entity.named(ids.next(IdKind.ENTITY), "Thing " + i).withBody(ruled(body, attributes));
+            entities.add(random.nextInt(5) > 0 ? entity : entity.withPins(pinned(i)));
         }
+    }
+
+    private Attribute field(String name) {
+        Attribute field = Attribute.named(ids.next(IdKind.ATTRIBUTE), name)
+                .withType(DataTypes.parse(TYPES.get(random.nextInt(TYPES.size()))))
+                .withOptional(random.nextBoolean());
+        boolean plain = field.type() != DataType.Simple.JSON && !(field.type() instanceof DataType.Bytes);
+        if (plain && random.nextInt(4) == 0) {
+            String value = Expression.literal(field.type(), value(field.type(), 1));
+            field = field.withDefault(Expression.text(value));
+        }
+        return random.nextInt(8) > 0
+                ? field
+                : field.withPins(Pins.NONE.withName("Own " + name).withPlace(1 + random.nextInt(4)));
+    }
+
+    private static Pins pinned(int i) {
+        return Pins.NONE.withName("Own thing " + i).withName(Pins.Role.KEY, "PK_" + i);
+    }
+
+    /** Adds checks and indexes that the rows made later keep to. */
+    private Body ruled(Body body, List<Attribute> attributes) {
+        Body ruled = body;
+        for (Attribute each : attributes) {
+            boolean small = each.type() instanceof DataType.Whole whole && whole.largest() < 1000;
+            if (small && random.nextBoolean()) {
+                var range = new Condition.Range(each.ref(), "0", "9999");
+                ruled = ruled.withChecks(Lists.plus(
+                        ruled.checks(), new Check(ids.next(IdKind.CHECK), range.expression(each.type()), Pins.NONE)));
+            }
+            boolean indexed = each.type() instanceof DataType.Whole || each.type() == DataType.Simple.DATE;
+            if (indexed && random.nextInt(3) == 0) {
+                var parts = List.of(
+                        new Index.Part(each.ref(), random.nextBoolean()),
+                        new Index.Part(attributes.get(0).ref(), false));
+                ruled = ruled.withIndexes(Lists.plus(
+                        ruled.indexes(), new Index(ids.next(IdKind.INDEX), parts, random.nextInt(4) == 0, Pins.NONE)));
+            }
+        }
+        return ruled;
     }
 
     private DataType keyType() {
@@ -105,14 +155,48 @@ final class RandomDesign {
             if (relationship.isManyToMany() && random.nextBoolean()) {
                 relationship = relationship.withNoun("pairing " + i);
             }
-            boolean optional = relationship
-                    .referencedSide()
-                    .map(relationship::end)
-                    .filter(end -> !end.cardinality().isMandatory())
-                    .isPresent();
-            if (optional) {
-                relationship = relationship.withActions(ReferenceAction.SET_NULL, ReferenceAction.NO_ACTION);
-            }
+            relationships.add(acting(relationship, i));
+        }
+        makeKinds();
+    }
+
+    private Relationship acting(Relationship relationship, int i) {
+        Relationship acting = relationship;
+        for (Side side : relationship.referencedSides()) {
+            boolean optional = !relationship.isManyToMany()
+                    && !relationship.end(side).cardinality().isMandatory();
+            List<ReferenceAction> all = List.of(
+                    ReferenceAction.NO_ACTION,
+                    ReferenceAction.RESTRICT,
+                    ReferenceAction.CASCADE,
+                    ReferenceAction.SET_NULL);
+            ReferenceAction onDelete = all.get(random.nextInt(optional ? 4 : 3));
+            boolean named = random.nextInt(5) == 0;
+            Reference reference = Reference.USUAL.withActions(onDelete, ReferenceAction.NO_ACTION);
+            acting = acting.with(
+                    side,
+                    acting.end(side).with(named ? reference.withName(Pins.Role.ITSELF, "FK " + i + side) : reference));
+        }
+        return acting;
+    }
+
+    /** Sometimes makes the last entity a kind of the first, in a table of its own or in that of the first. */
+    private void makeKinds() {
+        int last = entities.size() - 1;
+        Entity kind = entities.get(last);
+        boolean alone = relationships.stream().noneMatch(r -> r.touches(kind.id()));
+        if (alone && random.nextInt(3) > 0) {
+            Entity general = entities.get(0);
+            var relationship = Relationship.between(
+                            ids.next(IdKind.RELATIONSHIP),
+                            new End(general.id(), SubtypeEdits.MAY_BE, Cardinality.EXACTLY_ONE, ""),
+                            new End(kind.id(), SubtypeEdits.IS, Cardinality.AT_MOST_ONE, ""))
+                    .withSubtype(random.nextBoolean() ? SubtypeLayout.ONE_TABLE : SubtypeLayout.OWN_TABLE);
+            entities.set(
+                    last,
+                    kind.withBody(kind.body()
+                            .without(kind.body().attributes().get(0).id())
+                            .withKey(List.of(new KeyPart.WholeReference(relationship.ref(Side.FIRST))))));
             relationships.add(relationship);
         }
     }
@@ -132,12 +216,14 @@ final class RandomDesign {
         Design weak = design;
         for (Relationship each : relationships) {
             Optional<Side> referred = each.referencedSide();
-            if (referred.isEmpty() || each.isRecursive() || random.nextInt(3) > 0) {
+            if (referred.isEmpty() || each.isRecursive() || each.isSubtype() || random.nextInt(3) > 0) {
                 continue;
             }
             Entity holder = weak.at(each.end(referred.get().other()));
             Entity parent = weak.at(each.end(referred.get()));
-            boolean counted = holder.body().attributes().get(0).type() instanceof DataType.Counted;
+            boolean counted = holder.body().key().stream()
+                    .anyMatch(part -> part instanceof ColumnRef.Own own
+                            && holder.body().attribute(own.id()).orElseThrow().type() instanceof DataType.Counted);
             if (place(parent) < place(holder)
                     && !counted
                     && each.end(referred.get()).cardinality().isMandatory()) {

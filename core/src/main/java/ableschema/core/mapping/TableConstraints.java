@@ -21,6 +21,7 @@ import ableschema.core.schema.Table.UniqueConstraint;
 import ableschema.core.schema.TableName;
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -224,6 +225,10 @@ final class TableConstraints {
                 gap(index.id(), "an index is on a column that is not in this table");
                 continue;
             }
+            // a column that comes a second time adds nothing, and some databases refuse it
+            Map<String, IndexedColumn> once = new LinkedHashMap<>();
+            parts.forEach(part -> once.putIfAbsent(part.name(), part));
+            parts = List.copyOf(once.values());
             List<String> over = parts.stream().map(IndexedColumn::name).toList();
             String name = named(index.id(), index.pins(), Role.ITSELF, String.join(" ", over), "index");
             indexes.add(new TableIndex(name, parts, index.unique(), index.pins().options()));
