@@ -13,6 +13,11 @@ final class Designs {
         return LargeDesign.of(2, 1000, 10, 1500);
     }
 
+    /** 2,000 tables with some 24,000 columns. */
+    static Document manyTables() {
+        return LargeDesign.of(3, 1900, 11, 3000);
+    }
+
     static Document placed() {
         Document large = large();
         return large.moved(AutoLayout.of(large));

@@ -1,5 +1,8 @@
 package ableschema.core.design;
 
+import java.util.ArrayList;
+import java.util.function.Function;
+import java.util.List;
 import java.util.Collections;
 import java.util.EnumSet;
 import java.util.HashSet;
@@ -20,7 +23,8 @@ final class UsedIds {
 
     /** An {@link IllegalArgumentException} names an id that is used twice. */
     void requireOnce(Optional<Design> before) {
-        requireEachOnce(owners(design));
+        var owners = new HashSet<Id>();
+        owners(design).forEach(id -> add(owners, id));
         Set<Id> fresh = before.map(this::fresh).orElse(Set.of());
         if (before.isEmpty() || !fresh.isEmpty()) {
             var seen = new HashSet<Id>();
@@ -30,11 +34,6 @@ final class UsedIds {
                 }
             });
         }
-    }
-
-    private static void requireEachOnce(Stream<Id> ids) {
-        var seen = new HashSet<Id>();
-        ids.forEach(id -> add(seen, id));
     }
 
     private static void add(Set<Id> seen, Id id) {
@@ -51,22 +50,36 @@ final class UsedIds {
 
     /** The ids that stand in changed bodies and stood in none of the bodies that they take the place of. */
     private Set<Id> fresh(Design before) {
-        Set<Body> unchanged = Collections.newSetFromMap(new IdentityHashMap<>());
-        bodies(before).forEach(unchanged::add);
-        Set<Body> present = Collections.newSetFromMap(new IdentityHashMap<>());
-        bodies(design).forEach(present::add);
+        List<Body> gone = new ArrayList<>();
+        List<Body> come = new ArrayList<>();
+        changed(before.entities(), design.entities(), Entity::body, gone, come);
+        changed(before.relationships(), design.relationships(), Relationship::body, gone, come);
         var all = EnumSet.allOf(IdKind.class);
         var old = new HashSet<Id>();
-        bodies(before).filter(body -> !present.contains(body)).forEach(body -> each(body, all, old::add));
+        gone.forEach(body -> each(body, all, old::add));
         var fresh = new HashSet<Id>();
-        bodies(design)
-                .filter(body -> !unchanged.contains(body))
-                .forEach(body -> each(body, all, id -> {
-                    if (!old.remove(id)) {
-                        add(fresh, id);
-                    }
-                }));
+        come.forEach(body -> each(body, all, id -> {
+            if (!old.remove(id)) {
+                add(fresh, id);
+            }
+        }));
         return fresh;
+    }
+
+    /** Gathers the bodies that are other instances; most lists differ in few places, so they are compared place by place. */
+    private static <T> void changed(
+            List<T> before, List<T> now, Function<T, Body> body, List<Body> gone, List<Body> come) {
+        int shared = Math.min(before.size(), now.size());
+        for (int i = 0; i < shared; i++) {
+            Body one = body.apply(before.get(i));
+            Body other = body.apply(now.get(i));
+            if (one != other) {
+                gone.add(one);
+                come.add(other);
+            }
+        }
+        before.subList(shared, before.size()).forEach(each -> gone.add(body.apply(each)));
+        now.subList(shared, now.size()).forEach(each -> come.add(body.apply(each)));
     }
 
     private static Stream<Id> owners(Design design) {

@@ -118,7 +118,7 @@ final class Derivation {
     /** All that a table follows from: its owner, what that refers to, and whatever is in the keys of those. */
     private List<Object> partsOf(Id owner) {
         var found = new ArrayList<Object>();
-        found.add(String.valueOf(tableNames.get(owner)));
+        found.add(tableName(owner));
         found.add(design.entity(owner).<Object>map(entity -> entity).orElseGet(() -> relationship(owner)));
         reasons.of(owner, design).forEach(found::add);
         addDomains(owner, found);
@@ -127,7 +127,14 @@ final class Derivation {
         return found;
     }
 
+    private TableName tableName(Id owner) {
+        return Objects.requireNonNull(tableNames.get(owner), "each owner has a table");
+    }
+
     private void addDomains(Id owner, List<Object> found) {
+        if (design.domains().isEmpty()) {
+            return;
+        }
         for (Attribute attribute : design.body(owner).orElse(Body.EMPTY).attributes()) {
             design.domain(attribute.type()).ifPresent(found::add);
         }
@@ -136,7 +143,7 @@ final class Derivation {
     private void addReference(Id owner, EndRef end, Set<Id> seen, List<Object> found) {
         Entity target = design.target(end).orElseThrow(); // referencesOf gives only ends of the design
         found.add(relationship(end.relationship()));
-        found.add(String.valueOf(tableNames.get(target.id())));
+        found.add(tableName(target.id()));
         found.add(target);
         found.add(keys.isCut(owner, end) ? "cut" : "");
         addDomains(target.id(), found);
@@ -167,8 +174,9 @@ final class Derivation {
             return false;
         }
         for (int i = 0; i < now.size(); i++) {
-            boolean same = now.get(i) instanceof String name ? name.equals(before.get(i)) : now.get(i) == before.get(i);
-            if (!same) {
+            Object part = now.get(i);
+            boolean named = part instanceof TableName || part instanceof String;
+            if (part != before.get(i) && !(named && part.equals(before.get(i)))) {
                 return false;
             }
         }
@@ -177,7 +185,7 @@ final class Derivation {
 
     private Made derived(Id owner, Names names) {
         TableColumns its = Objects.requireNonNull(columns.get(owner), "columns of each table come first");
-        TableName name = Objects.requireNonNull(tableNames.get(owner), "each owner has a name");
+        TableName name = tableName(owner);
         var constraints = new TableConstraints(name.name(), owner, its, design, keys, rules, names);
         Table table = new Table(
                 name,
@@ -201,7 +209,7 @@ final class Derivation {
     private TableConstraints.Target target(EndRef end) {
         Id entity = design.target(end).orElseThrow().id(); // referencesOf gives only ends of the design
         return new TableConstraints.Target(
-                Objects.requireNonNull(tableNames.get(entity), "each entity has a table"),
+                tableName(entity),
                 Objects.requireNonNull(columns.get(entity), "columns of each table come first"));
     }
 }

@@ -67,9 +67,11 @@ final class Names {
     String free(String wanted) {
         String name = fitting(wanted.isEmpty() ? "unnamed" : wanted, LONGEST);
         String free = name;
-        for (int number = 2; reserved.contains(key(free)) || !taken.add(key(free)); number++) {
+        String key = key(free);
+        for (int number = 2; reserved.contains(key) || !taken.add(key); number++) {
             String ending = "_" + number;
             free = cut(name, LONGEST - ending.length()) + ending;
+            key = key(free);
         }
         given.add(new Given(wanted, false, free));
         return free;

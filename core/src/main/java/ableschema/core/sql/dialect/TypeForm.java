@@ -1,5 +1,7 @@
 package ableschema.core.sql.dialect;
 
+import java.util.UUID;
+
 /**
  * How a dialect keeps one kind of values.
  *
