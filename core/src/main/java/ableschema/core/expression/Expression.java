@@ -51,6 +51,7 @@ public record Expression<R>(List<Piece<R>> pieces, String dialect) {
     }
 
     @SafeVarargs
+    @SuppressWarnings("varargs") // the pieces are only copied
     public static <R> Expression<R> of(Piece<R>... pieces) {
         return new Expression<>(List.of(pieces), "");
     }
