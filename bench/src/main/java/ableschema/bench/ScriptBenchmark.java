@@ -57,8 +57,8 @@ public class ScriptBenchmark {
     public Mapping deriveAfterEdit() {
         var entity = document.design().entities().get(1000);
         var attribute = entity.body().attributes().get(3);
-        Document changed = document.with(document.design()
-                .with(entity.withBody(entity.body().replacing(attribute.withName("renamed")))));
+        Document changed = document.with(
+                document.design().with(entity.withBody(entity.body().replacing(attribute.withName("renamed")))));
         return changed.mapping(mapping);
     }
 

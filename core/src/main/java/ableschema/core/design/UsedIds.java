@@ -1,15 +1,13 @@
 package ableschema.core.design;
 
 import java.util.ArrayList;
-import java.util.function.Function;
-import java.util.List;
-import java.util.Collections;
 import java.util.EnumSet;
 import java.util.HashSet;
-import java.util.IdentityHashMap;
+import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Consumer;
+import java.util.function.Function;
 import java.util.stream.Stream;
 
 /** Makes sure that no two things of a design have the same id; after a change it looks only for what is new. */

@@ -209,7 +209,6 @@ final class Derivation {
     private TableConstraints.Target target(EndRef end) {
         Id entity = design.target(end).orElseThrow().id(); // referencesOf gives only ends of the design
         return new TableConstraints.Target(
-                tableName(entity),
-                Objects.requireNonNull(columns.get(entity), "columns of each table come first"));
+                tableName(entity), Objects.requireNonNull(columns.get(entity), "columns of each table come first"));
     }
 }

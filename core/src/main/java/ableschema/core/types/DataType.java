@@ -2,7 +2,6 @@ package ableschema.core.types;
 
 import static java.util.stream.Collectors.joining;
 
-import java.util.UUID;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;

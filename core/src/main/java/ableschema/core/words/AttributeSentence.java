@@ -13,7 +13,6 @@ import ableschema.core.design.Unique;
 import ableschema.core.edit.AddEntity;
 import ableschema.core.edit.ChangeBody;
 import ableschema.core.types.DataType;
-import ableschema.core.types.DataTypes;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -31,7 +30,7 @@ final class AttributeSentence {
      */
     private static final Pattern ITEM =
             Pattern.compile("\\s*(?<bracket>\\[)?(?<name>\"(?:[^\"]|\"\")*\"|[^,:()\\[\\];.\"]+)]?"
-                    + "(?:\\s*:\\s*(?<type>decimal\\s+\\d+\\s*,\\s*\\d+"
+                    + "(?:\\s*:\\s*(?<type>domain\\s+\"(?:[^\"]|\"\")*\"|decimal\\s+\\d+\\s*,\\s*\\d+"
                     + "|list\\s*\\((?:\"(?:[^\"]|\"\")*\"|[^()\"])*\\)|[^,();.]+))?]?"
                     + "(?:\\s*\\((?<flags>(?:\"(?:[^\"]|\"\")*\"|[^)\"])*)\\))?\\s*");
 
@@ -81,7 +80,7 @@ final class AttributeSentence {
         var names = new ArrayList<String>();
         withItems(before, text, listStart, names);
         Body renamed = renamed(before, names);
-        var words = new AttributeWords(renamed);
+        var words = new AttributeWords(design, renamed);
         Body body = keepingRules(renamed, withItems(words.withoutWhatIsSaid(), text, listStart, new ArrayList<>()));
         for (Attribute attribute : renamed.attributes()) {
             if (words.says(attribute) && names.stream().noneMatch(attribute.name()::equalsIgnoreCase)) {
@@ -186,9 +185,9 @@ final class AttributeSentence {
         return body.attribute(attribute.id()).isPresent() ? body.replacing(attribute) : body.with(attribute);
     }
 
-    private static DataType type(Matcher item) {
+    private DataType type(Matcher item) {
         try {
-            return DataTypes.parse(item.group("type"));
+            return new DomainWords(design).read(item.group("type"));
         } catch (IllegalArgumentException e) {
             throw new Misunderstanding(item.start("type"), item.end("type"), String.valueOf(e.getMessage()));
         }

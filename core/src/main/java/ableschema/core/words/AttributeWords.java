@@ -5,6 +5,7 @@ import ableschema.core.design.Body;
 import ableschema.core.design.Check;
 import ableschema.core.design.ColumnRef;
 import ableschema.core.design.Condition;
+import ableschema.core.design.Design;
 import ableschema.core.design.Pins;
 import ableschema.core.design.Unique;
 import ableschema.core.expression.Expression;
@@ -17,9 +18,12 @@ import java.util.stream.Stream;
 /** Says the attributes of a body in the short notation: {@code stand no: whole 500 (key; greater than 0)}. */
 final class AttributeWords {
 
+    private final Design design;
     private final Body body;
 
-    AttributeWords(Body body) {
+    /** @param design where domains are looked up */
+    AttributeWords(Design design, Body body) {
+        this.design = design;
         this.body = body;
     }
 
@@ -57,7 +61,8 @@ final class AttributeWords {
             return attribute;
         }
         Attribute bare = attribute.withType(DataTypes.UNDECIDED).withOptional(false);
-        return saysDefault(attribute) ? bare.withDefault(Expression.none()) : bare;
+        boolean said = attribute.defaultValue().isPresent() && saysDefault(attribute);
+        return said ? bare.withDefault(Expression.none()) : bare;
     }
 
     /** Whether a unique is said by the mark on an attribute: the first that is on this attribute alone. */
@@ -108,10 +113,16 @@ final class AttributeWords {
 
     private String said(Attribute attribute) {
         String name = Nouns.listed(attribute.name());
-        String type = attribute.type().equals(DataTypes.UNDECIDED) ? "" : ": " + attribute.type();
+        String rest = typeAndFlags(attribute);
+        boolean typed = !attribute.type().equals(DataTypes.UNDECIDED);
+        return (attribute.optional() ? "[" + name + "]" : name) + (typed ? ": " : "") + rest;
+    }
+
+    /** What stands behind the colon: the type, and in brackets what else there is to say. */
+    String typeAndFlags(Attribute attribute) {
+        boolean typed = !attribute.type().equals(DataTypes.UNDECIDED);
         List<String> flags = flags(attribute);
-        return (attribute.optional() ? "[" + name + "]" : name)
-                + type
+        return (typed ? new DomainWords(design).type(attribute.type()) : "")
                 + (flags.isEmpty() ? "" : " (" + String.join("; ", flags) + ")");
     }
 

@@ -4,6 +4,8 @@ import ableschema.core.design.Attribute;
 import ableschema.core.design.ColumnRef;
 import ableschema.core.design.Condition;
 import ableschema.core.expression.Expression;
+import ableschema.core.sql.dialect.StandardFunction;
+import ableschema.core.types.DataType;
 import ableschema.core.types.TypedValue;
 import java.util.ArrayList;
 import java.util.List;
@@ -108,9 +110,22 @@ public final class ConditionText {
     /** Reads a default; an {@link IllegalArgumentException} says why it cannot stand for a missing value. */
     static Expression<ColumnRef> readDefault(Attribute attribute, String text) {
         if (isFunction(text)) {
+            requireFitting(attribute, text);
             return function(text);
         }
         return plainDefault(attribute, Quoted.plain(text));
+    }
+
+    private static void requireFitting(Attribute attribute, String words) {
+        String name = function(words).toString().replace("()", "");
+        boolean open = attribute.type() instanceof DataType.Undecided || attribute.type() instanceof DataType.InDomain;
+        boolean fits = StandardFunction.called(name)
+                .flatMap(function -> function.fitting(attribute.type()))
+                .isPresent();
+        if (!open && !fits) {
+            throw new IllegalArgumentException("this cannot stand for a missing " + attribute.name() + ": '" + words
+                    + "' gives no value of the type " + attribute.type());
+        }
     }
 
     /** A value as a default; an {@link IllegalArgumentException} says why it cannot stand for a missing value. */

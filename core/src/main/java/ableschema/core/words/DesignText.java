@@ -7,6 +7,7 @@ import ableschema.core.design.Body;
 import ableschema.core.design.Cardinality;
 import ableschema.core.design.Dependency;
 import ableschema.core.design.Design;
+import ableschema.core.design.Domain;
 import ableschema.core.design.End;
 import ableschema.core.design.Entity;
 import ableschema.core.design.Id;
@@ -123,15 +124,24 @@ public final class DesignText {
     }
 
     private void sayAll() {
+        design.domains().forEach(this::sayDomain);
         design.entities().forEach(this::sayEntity);
         design.relationships().forEach(this::sayRelationship);
-        sayable = Design.of(design.entities(), sayable.relationships());
+        sayable = Design.of(design.entities(), sayable.relationships()).withDomains(design.domains());
         design.entities().forEach(entity -> sayBody(entity.id(), entity.body()));
         design.relationships().forEach(r -> sayBody(r.id(), r.body()));
         count("question", design.notes().brief().questions().size());
         count("purpose", design.notes().brief().purpose().isEmpty() ? 0 : 1);
         count("reason", design.notes().reasons().size());
         count("judgement", design.notes().judgements().size());
+    }
+
+    private void sayDomain(Domain domain) {
+        new DomainWords(design)
+                .said(domain)
+                .ifPresentOrElse(text -> say(domain.id(), Sentence.Part.DOMAINS, text), () -> count("domain", 1));
+        count("pinned name", domain.pins().equals(Pins.NONE) ? 0 : 1);
+        count("domain note", domain.comment().isEmpty() ? 0 : 1);
     }
 
     private void sayEntity(Entity entity) {
@@ -178,9 +188,9 @@ public final class DesignText {
         count("pinned name", r.pins().equals(Pins.NONE) ? 0 : 1);
         for (Side side : r.referencedSides()) {
             Reference reference = r.end(side).reference();
-            count("note on a column", reference.columns().size());
+            count("column note", reference.columns().size());
             count("pinned name", reference.pins().equals(Pins.NONE) ? 0 : 1);
-            count("reference to another key", reference.targetKey().isPresent() ? 1 : 0);
+            count("reference by another key", reference.targetKey().isPresent() ? 1 : 0);
         }
         if (r.isSubtype()) {
             if (isUsualSubtype(r)) {
@@ -231,7 +241,7 @@ public final class DesignText {
         Optional<String> called = owners.called(owner).filter(noun -> design.relationship(owner)
                 .filter(r -> !r.isManyToMany())
                 .isEmpty());
-        var words = new AttributeWords(body);
+        var words = new AttributeWords(design, body);
         if (called.isEmpty()) {
             count("attribute", body.attributes().size());
             count("key", body.key().isEmpty() ? 0 : 1);
@@ -248,9 +258,11 @@ public final class DesignText {
             say(owner, part, "Each " + called.get() + " has " + String.join(", ", attributes) + ".");
         }
         count("attribute", words.unsaid());
+        count("refused dependency", body.refused().size());
         count("rule", (int) body.checks().stream().filter(c -> !words.says(c)).count());
         for (Attribute attribute : body.attributes()) {
             count("default", words.saysDefault(attribute) ? 0 : 1);
+            count("computation", attribute.filling().isComputed() ? 1 : 0);
             count("pinned name", attribute.pins().equals(Pins.NONE) ? 0 : 1);
         }
         sayKeys(owner, body, called.get(), words);

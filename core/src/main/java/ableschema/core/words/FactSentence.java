@@ -14,7 +14,10 @@ import ableschema.core.edit.AddEntity;
 import ableschema.core.edit.ChangeNotes;
 import ableschema.core.edit.Compound;
 import ableschema.core.edit.Edits;
+import ableschema.core.edit.PutDomain;
 import ableschema.core.edit.SubtypeEdits;
+import ableschema.core.types.DataType;
+import ableschema.core.types.DataTypes;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -29,6 +32,8 @@ final class FactSentence {
     private static final Pattern SHARE = pattern("no two (?<noun>.+?) share their (?<list>.+)");
     private static final Pattern KIND_OF =
             pattern("(?:an? |each )?(?<noun>.+?) is an? kind of (?<general>.+?)(?<one> \\(in one table\\))?\\.?\\s*");
+    private static final Pattern DOMAIN = pattern(
+            "the domain (?<noun>.+?) holds (?<type>list\\s*\\([^()]*\\)|[^()]+?)(?:\\s*\\((?<flags>.*)\\))?\\s*\\.?\\s*");
     private static final Pattern PARKED = pattern("(?:an? )?(?<noun>.+?) is set aside\\.?\\s*");
     private static final Pattern PLURAL = pattern("the plural of (?<noun>.+?) is (?<list>.+?)\\.?\\s*");
     private static final Pattern ABOUT = pattern("about (?<list>.+?):(?<text>.*)");
@@ -55,6 +60,7 @@ final class FactSentence {
     Optional<Understanding> read(String text, String masked) {
         return matched(PLURAL, text, masked)
                 .map(this::plural)
+                .or(() -> matched(DOMAIN, text, masked).map(this::domain))
                 .or(() -> matched(ABOUT, text, masked).map(this::about))
                 .or(() -> matched(IDENTIFIED, text, masked).map(this::told))
                 .or(() -> matched(SHARE, text, masked).map(this::share))
@@ -142,6 +148,28 @@ final class FactSentence {
         Entity entity = nouns.entity(parts.part("noun"))
                 .orElseThrow(() -> parts.at("noun", "there is no entity called " + parts.part("noun") + " yet"));
         return understood(new Edits(design, ids).setParked(entity, true), entity.id());
+    }
+
+    private Understanding domain(Parts parts) {
+        String name = Quoted.plain(parts.part("noun"));
+        DataType base;
+        try {
+            base = DataTypes.parse(parts.part("type"));
+        } catch (IllegalArgumentException e) {
+            throw parts.at("type", String.valueOf(e.getMessage()));
+        }
+        if (base instanceof DataType.InDomain || base instanceof DataType.Counted) {
+            throw parts.at(
+                    "type",
+                    "a domain holds a type such as text 40, neither another domain nor numbers that are handed out");
+        }
+        Attribute standIn = DomainWords.standIn(name, base, ids);
+        Optional<AttributeFlags> flags = parts.matcher().start("flags") < 0
+                ? Optional.empty()
+                : Optional.of(new AttributeFlags(
+                        standIn, parts.part("flags"), parts.matcher().start("flags")));
+        PutDomain put = new DomainWords(design).put(name, base, flags, ids);
+        return understood(put, put.domain().id());
     }
 
     private Understanding plural(Parts parts) {

@@ -12,6 +12,7 @@ public record Sentence(Id about, Id thing, Part part, String text) {
 
     /** What a sentence is there for, in the order in which a design is said. */
     public enum Part {
+        DOMAINS("What named types hold"),
         ENTITIES("What there is"),
         KINDS("What is a kind of what"),
         ATTRIBUTES("What is known of each"),

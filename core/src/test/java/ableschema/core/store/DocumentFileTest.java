@@ -4,7 +4,6 @@ import static ableschema.core.DesignFixture.design;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.catchThrowable;
 
-import ableschema.core.schema.Schema;
 import ableschema.core.document.Document;
 import ableschema.core.document.Position;
 import java.io.RandomAccessFile;

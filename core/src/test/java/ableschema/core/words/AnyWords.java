@@ -7,6 +7,7 @@ import ableschema.core.design.Check;
 import ableschema.core.design.Condition;
 import ableschema.core.design.Dependency;
 import ableschema.core.design.Design;
+import ableschema.core.design.Domain;
 import ableschema.core.design.End;
 import ableschema.core.design.EndRef;
 import ableschema.core.design.Entity;
@@ -14,6 +15,7 @@ import ableschema.core.design.EntityKind;
 import ableschema.core.design.IdKind;
 import ableschema.core.design.IdSource;
 import ableschema.core.design.KeyPart;
+import ableschema.core.design.Lists;
 import ableschema.core.design.Pins;
 import ableschema.core.design.Relationship;
 import ableschema.core.design.SubtypeLayout;
@@ -102,6 +104,7 @@ public final class AnyWords {
 
     public static Design of(long seed) {
         var made = new AnyWords(seed);
+        made.makeDomains();
         made.makeEntities();
         made.makeRelationships();
         made.makeKeys();
@@ -110,6 +113,25 @@ public final class AnyWords {
 
     private <T> T one(List<T> of) {
         return of.get(random.nextInt(of.size()));
+    }
+
+    private void makeDomains() {
+        var names = new ArrayList<>(List.of("net weight", "Colour", "a \"b\", c", "holds", "text"));
+        for (int i = random.nextInt(3); i > 0; i--) {
+            DataType base = one(List.of(new DataType.Decimal(6, 2), new DataType.Text(20)));
+            Domain domain = Domain.named(ids.next(IdKind.DOMAIN), names.remove(random.nextInt(names.size())), base);
+            if (base.isNumeric() && random.nextBoolean()) {
+                domain = domain.withCheck(Expression.parse("{value} > 5", Domain.Value::parse))
+                        .withDefault(Expression.text("7"));
+            }
+            design = design.withDomains(Lists.plus(design.domains(), domain));
+        }
+    }
+
+    private DataType type() {
+        return design.domains().isEmpty() || random.nextInt(5) > 0
+                ? DataTypes.parse(one(DataTypes.NOTATIONS))
+                : new DataType.InDomain(one(design.domains()).id().toString());
     }
 
     private void makeEntities() {
@@ -134,7 +156,7 @@ public final class AnyWords {
         for (int i = random.nextInt(6); i > 0; i--) {
             Attribute attribute = Attribute.named(
                             ids.next(IdKind.ATTRIBUTE), names.remove(random.nextInt(names.size())))
-                    .withType(DataTypes.parse(one(DataTypes.NOTATIONS)))
+                    .withType(type())
                     .withOptional(random.nextBoolean())
                     .withComment(random.nextInt(3) == 0 ? one(TEXTS) : "");
             body = ruled(body.with(withDefault(attribute)), attribute);

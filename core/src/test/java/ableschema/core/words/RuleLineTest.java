@@ -7,6 +7,8 @@ import ableschema.core.DesignFixture;
 import ableschema.core.design.Entity;
 import ableschema.core.design.IdSource;
 import ableschema.core.design.Relationship;
+import ableschema.core.types.DataType;
+import ableschema.core.types.ReferenceAction;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -171,5 +173,42 @@ class RuleLineTest {
     void no_text_breaks_it(String text) {
         assertThat(new RuleLine(design(SHELTERS).design(), Optional.empty(), IdSource.seeded(1)).read(text))
                 .isNotNull();
+    }
+
+    @Test
+    void a_domain_is_said_once_and_used_by_name() {
+        DesignFixture made = design(
+                "The domain net weight holds decimal 6,2 (greater than 0; default 1).",
+                "Each jar has no: whole (key), weight: domain net weight.");
+        DesignFixture again = made.with("The domain Net weight holds decimal 8,3 (at least 1).");
+
+        assertThat(made.design().typeOf(made.attribute("Jar", "weight"))).isEqualTo(new DataType.Decimal(6, 2));
+        assertThat(again.design().typeOf(again.attribute("Jar", "weight"))).isEqualTo(new DataType.Decimal(8, 3));
+        assertThat(again.design().domains()).hasSize(1);
+        fails(made, "Each jar has tare: ^domain tare^.", "there is no domain called tare yet");
+        fails(made, "The domain lot holds ^counted^.", "a domain holds a type such as text 40");
+    }
+
+    @Test
+    void a_default_must_give_a_value_of_the_type() {
+        fails(design(), "Each jar has filled on: whole (^default today^).", "gives no value of the type whole");
+        fails(design(), "Each jar has code: text 9 (^default a new uuid^).", "gives no value of the type text 9");
+        design(
+                "Each jar has at: time (default now), on: date (default now), in: year (default today), id: text 36 (default a new uuid).");
+    }
+
+    @Test
+    void each_side_of_a_pairing_says_what_happens_on_delete() {
+        DesignFixture made = design(
+                "Each jar is sold at any number of fairs; each fair sells any number of jars (first on delete cascade;"
+                        + " second on delete restrict).");
+        Relationship sold = made.design().relationships().get(0);
+
+        assertThat(sold.first().reference().onDelete()).isEqualTo(ReferenceAction.CASCADE);
+        assertThat(sold.second().reference().onDelete()).isEqualTo(ReferenceAction.RESTRICT);
+        fails(
+                design(),
+                "Each jar is of exactly one batch; each batch fills any number of jars (^first on delete cascade^).",
+                "nothing refers to this side");
     }
 }

@@ -11,6 +11,7 @@ import ableschema.core.sql.dialect.Dialect;
 import ableschema.core.sql.dialect.Dialects;
 import ableschema.core.store.FileProblem;
 import ableschema.core.store.SafeFile;
+import ableschema.desktop.controls.Choice;
 import ableschema.desktop.controls.Controls;
 import ableschema.desktop.gloss.SqlLines;
 import ableschema.desktop.workspace.Step;
@@ -43,12 +44,15 @@ public final class SqlBench extends VBox {
     private final CheckBox rows = new CheckBox("with sample rows");
     private final VBox place = new VBox();
     private final SqlLines text;
+    private final HBox choices = new HBox(6);
+    private final ShortfallList shortfalls;
     private final Label verdict = new Label();
     private Optional<Script> script = Optional.empty();
 
     public SqlBench(Workspace workspace) {
         this.workspace = workspace;
         this.text = new SqlLines(workspace::choose);
+        this.shortfalls = new ShortfallList(workspace);
         getStyleClass().add("bench");
         setId("sql-bench");
         text.setId("script");
@@ -56,7 +60,7 @@ public final class SqlBench extends VBox {
         verdict.setId("sql-verdict");
         verdict.getStyleClass().add("note");
         verdict.setWrapText(true);
-        getChildren().addAll(header(), place, verdict);
+        getChildren().addAll(header(), shortfalls, place, verdict);
         workspace.onMeaning(this::showIfInView);
         workspace.chosenProperty().addListener((o, before, now) -> showIfInView());
         workspace.stepProperty().addListener((o, before, now) -> showIfInView());
@@ -75,6 +79,7 @@ public final class SqlBench extends VBox {
                 12,
                 title,
                 dialects,
+                choices,
                 rows,
                 space,
                 button("try-script", "Try it", this::tryIt),
@@ -91,6 +96,24 @@ public final class SqlBench extends VBox {
         }
     }
 
+    /** What the dialect leaves open to the house. */
+    private void showChoices(Dialect dialect) {
+        choices.getChildren().clear();
+        choices.setAlignment(Pos.CENTER_LEFT);
+        dialect.choices().forEach((name, values) -> {
+            String choice = dialect.name() + "." + name;
+            String current = workspace.document().rules().choices().getOrDefault(choice, values.get(0));
+            Choice each = Choice.of(current, values, value -> name + ": " + value, value -> choose(choice, value));
+            each.setId("choice-" + name);
+            choices.getChildren().add(each);
+        });
+    }
+
+    private void choose(String choice, String value) {
+        workspace.apply(new ChangeRules(
+                workspace.document().rules().withChoice(choice, value), "choose " + value + " for " + choice));
+    }
+
     private void showIfInView() {
         if (workspace.stepProperty().get() == Step.SQL) {
             show();
@@ -99,6 +122,8 @@ public final class SqlBench extends VBox {
 
     private void show() {
         dialects.setValue(Dialects.named(workspace.dialect().name()).orElse(Dialects.STANDARD));
+        showChoices(workspace.dialect());
+        shortfalls.show(List.of());
         verdict.setText("");
         List<String> undecided = workspace.mapping().undecided();
         if (!undecided.isEmpty()) {
@@ -112,6 +137,7 @@ public final class SqlBench extends VBox {
                 ? DesignScript.withRows(workspace.mapping(), workspace.dialect())
                 : DesignScript.definitions(workspace.mapping(), workspace.dialect());
         script = Optional.of(written);
+        shortfalls.show(written.shortfalls());
         List<Line> lines = written.lines().toList();
         text.show(lines, workspace.trace(), workspace.chosenProperty().get(), Set.of());
         var pane = text.scrolled();
@@ -160,7 +186,8 @@ public final class SqlBench extends VBox {
     private static String said(Script script, ScriptRun run) {
         return run.refusal()
                 .map(refusal -> script.dialect().label() + " refused «"
-                        + refusal.statement().lines().get(0).text() + "»: " + refusal.reason())
+                        + refusal.statement().lines().get(0).text() + "»: " + refusal.reason()
+                        + (run.accepted() == 0 ? " Nothing of it stays." : " What came before it stays."))
                 .orElse(script.dialect().label() + " accepted all " + run.accepted() + " statements.");
     }
 

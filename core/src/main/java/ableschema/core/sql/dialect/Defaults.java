@@ -2,8 +2,6 @@ package ableschema.core.sql.dialect;
 
 import ableschema.core.expression.Expression;
 import ableschema.core.expression.Token;
-import ableschema.core.types.DataType;
-import ableschema.core.types.DataType.Simple;
 import java.util.List;
 import java.util.Optional;
 
@@ -49,32 +47,5 @@ final class Defaults {
                         || token.is("false")
                 ? Optional.of(token.value())
                 : Optional.empty();
-    }
-
-    /** The function that gives a value of the type where this one is asked for; empty where none does. */
-    static Optional<StandardFunction> fitting(StandardFunction function, DataType type) {
-        if (function == StandardFunction.NEW_UUID) {
-            return type == Simple.UUID || type instanceof DataType.Text text && (text.max() == 0 || text.max() >= 36)
-                    ? Optional.of(function)
-                    : Optional.empty();
-        }
-        if (type instanceof DataType.Text) {
-            return Optional.of(function);
-        }
-        if (!(type instanceof Simple simple)) {
-            return Optional.empty();
-        }
-        return switch (simple) {
-            case DATE -> function == StandardFunction.TIME_NOW ? Optional.empty() : Optional.of(StandardFunction.TODAY);
-            case TIME -> function == StandardFunction.TODAY ? Optional.empty() : Optional.of(StandardFunction.TIME_NOW);
-            case MOMENT -> function == StandardFunction.TIME_NOW ? Optional.empty() : Optional.of(function);
-            case MOMENT_ANYWHERE ->
-                function == StandardFunction.TIME_NOW
-                        ? Optional.empty()
-                        : Optional.of(function == StandardFunction.NOW ? StandardFunction.NOW_ANYWHERE : function);
-            case YEAR ->
-                function == StandardFunction.TIME_NOW ? Optional.empty() : Optional.of(StandardFunction.YEAR_NOW);
-            default -> Optional.empty();
-        };
     }
 }

@@ -228,7 +228,8 @@ public abstract class Dialect {
         }
         Optional<StandardFunction> function = Defaults.function(expression);
         if (function.isPresent()) {
-            return Defaults.fitting(function.get(), base)
+            return function.get()
+                    .fitting(base)
                     .map(fitting -> computedDefault(traits.template(fitting), fitting, base));
         }
         Optional<String> literal = Defaults.literal(expression);

@@ -1,5 +1,7 @@
 package ableschema.core.sql.dialect;
 
+import ableschema.core.types.DataType;
+import ableschema.core.types.DataType.Simple;
 import java.util.HashMap;
 import java.util.Locale;
 import java.util.Map;
@@ -55,7 +57,7 @@ public enum StandardFunction {
     }
 
     /** The function that is called so in standard SQL. */
-    static Optional<StandardFunction> called(String name) {
+    public static Optional<StandardFunction> called(String name) {
         return Optional.ofNullable(NAMES.get(name.toLowerCase(Locale.ROOT)));
     }
 
@@ -65,5 +67,29 @@ public enum StandardFunction {
 
     int arguments() {
         return arguments;
+    }
+
+    /** The function that gives a value of the type where this one is asked for; empty where none does. */
+    public Optional<StandardFunction> fitting(DataType type) {
+        if (this == NEW_UUID) {
+            boolean holds =
+                    type == Simple.UUID || type instanceof DataType.Text text && (text.max() == 0 || text.max() >= 36);
+            return holds ? Optional.of(this) : Optional.empty();
+        }
+        if (type instanceof DataType.Text) {
+            return Optional.of(this);
+        }
+        if (!(type instanceof Simple simple)) {
+            return Optional.empty();
+        }
+        return switch (simple) {
+            case DATE -> this == TIME_NOW ? Optional.empty() : Optional.of(TODAY);
+            case TIME -> this == TODAY ? Optional.empty() : Optional.of(TIME_NOW);
+            case MOMENT -> this == TIME_NOW ? Optional.empty() : Optional.of(this);
+            case MOMENT_ANYWHERE ->
+                this == TIME_NOW ? Optional.empty() : Optional.of(this == NOW ? NOW_ANYWHERE : this);
+            case YEAR -> this == TIME_NOW ? Optional.empty() : Optional.of(YEAR_NOW);
+            default -> Optional.empty();
+        };
     }
 }

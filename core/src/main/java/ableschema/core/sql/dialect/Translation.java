@@ -127,9 +127,7 @@ final class Translation {
             return new Item(token.text(), !isOperator(token) && !token.is("null"));
         }
         return new Item(
-                dialect.traits()
-                        .template(Defaults.fitting(function.get(), compared).orElse(function.get())),
-                true);
+                dialect.traits().template(function.get().fitting(compared).orElse(function.get())), true);
     }
 
     private String literal(String value, DataType type) {

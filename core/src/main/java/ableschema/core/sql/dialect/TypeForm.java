@@ -1,7 +1,5 @@
 package ableschema.core.sql.dialect;
 
-import java.util.UUID;
-
 /**
  * How a dialect keeps one kind of values.
  *
