@@ -33,8 +33,8 @@ public final class NounCandidates {
                             + " stands stand called happens happen holds hold looks look shelters visits visited lives moved sold")
                     .split(" "));
     private static final Set<String> PLACES = Set.of(
-            "place", "site", "yard", "house", "garden", "room", "station", "apiary", "field", "store", "shop", "hall",
-            "town", "address");
+            "place", "site", "yard", "house", "garden", "room", "station", "field", "store", "shop", "hall", "town",
+            "address");
     private static final Set<String> PERSONS =
             Set.of("person", "member", "people", "friend", "guest", "staff", "child", "parent", "woman", "man");
     private static final Set<String> EVENTS = Set.of(
@@ -43,7 +43,6 @@ public final class NounCandidates {
             "harvest",
             "sale",
             "purchase",
-            "swarm",
             "meeting",
             "course",
             "order",
@@ -99,11 +98,10 @@ public final class NounCandidates {
     }
 
     private static EntityKind kind(String noun) {
-        if (PERSONS.contains(noun)
-                || noun.matches(".*(?:[^dt]er|[^aeiou]or|ist|ian|keeper)") && !PLACES.contains(noun)) {
+        if (PERSONS.contains(noun) || noun.matches(".*(?:[^dt]er|[^aeiou]or|ist|ian)") && !PLACES.contains(noun)) {
             return EntityKind.PERSON;
         }
-        if (PLACES.contains(noun) || noun.endsWith("yard")) {
+        if (PLACES.contains(noun) || noun.matches(".+(?:yard|brary|[a-z]iary|nary|ery|orium|arium)")) {
             return EntityKind.PLACE;
         }
         return EVENTS.contains(noun) || noun.matches(".*(?:tion|sion|ing)") ? EntityKind.EVENT : EntityKind.THING;

@@ -1,5 +1,6 @@
 package ableschema.core.design;
 
+import ableschema.core.difference.Difference;
 import ableschema.core.types.DataType;
 import ableschema.core.types.DataTypes;
 import java.util.ArrayList;
@@ -329,7 +330,7 @@ public final class Design {
     /**
      * Says in what the two designs differ, leaving ids, layout and order of entities aside; empty if they mean the same.
      */
-    public List<String> sameMeaning(Design other) {
+    public List<Difference> sameMeaning(Design other) {
         return Meaning.differences(this, other);
     }
 

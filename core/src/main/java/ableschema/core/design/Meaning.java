@@ -2,9 +2,11 @@ package ableschema.core.design;
 
 import static java.util.stream.Collectors.joining;
 
+import ableschema.core.difference.Difference;
 import ableschema.core.expression.Expression;
 import ableschema.core.types.DataType;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
@@ -16,72 +18,77 @@ import java.util.TreeMap;
 final class Meaning {
 
     private final Design design;
-    private final Map<String, Integer> lines = new TreeMap<>();
+    private final Map<String, List<String>> places = new TreeMap<>();
 
     private Meaning(Design design) {
         this.design = design;
     }
 
-    static List<String> differences(Design one, Design other) {
-        Map<String, Integer> here = new Meaning(one).said();
-        Map<String, Integer> there = new Meaning(other).said();
-        var differences = new ArrayList<String>();
-        here.forEach((line, count) -> {
-            if (there.getOrDefault(line, 0) < count) {
-                differences.add("only in the first: " + line);
-            }
-        });
-        there.forEach((line, count) -> {
-            if (here.getOrDefault(line, 0) < count) {
-                differences.add("only in the second: " + line);
-            }
-        });
-        return differences;
+    static List<Difference> differences(Design one, Design other) {
+        return Difference.between(new Meaning(one).said(), new Meaning(other).said());
     }
 
-    private Map<String, Integer> said() {
+    private Map<String, List<String>> said() {
         design.domains().forEach(this::say);
         design.entities().forEach(this::say);
         design.relationships().forEach(this::say);
         Brief brief = design.notes().brief();
-        say("purpose " + brief.purpose());
+        say("purpose", brief.purpose());
         brief.questions()
-                .forEach(question -> say("question " + question.text() + " answered by "
-                        + question.answers().stream()
-                                .map(id -> named((KeyPart) new ColumnRef.Own(id)))
-                                .collect(joining(", "))));
-        return lines;
+                .forEach(question -> say(
+                        "question " + question.text(),
+                        "answered by "
+                                + question.answers().stream()
+                                        .map(id -> named((KeyPart) new ColumnRef.Own(id)))
+                                        .collect(joining(", "))));
+        places.values().forEach(Collections::sort);
+        return places;
     }
 
-    private void say(String line) {
-        lines.merge(line, 1, Integer::sum);
+    private void say(String place, String text) {
+        places.computeIfAbsent(place, p -> new ArrayList<>()).add(text);
     }
 
     private void say(Entity entity) {
-        String name = "entity " + entity.name();
-        say(name + " is a " + entity.kind() + ": " + entity.definition() + (entity.parked() ? " parked" : "")
-                + pins(entity.pins()));
+        String name = entity.name();
+        say(
+                name,
+                "entity " + entity.kind() + ": " + entity.definition() + (entity.parked() ? " parked" : "")
+                        + pins(entity.pins()));
         say(name, entity.body());
     }
 
     private void say(Relationship relationship) {
-        String name = "relationship " + named(relationship);
-        say(name + " noun " + relationship.noun() + (relationship.isSubtype() ? " kinds " + relationship.subtype() : "")
-                + pins(relationship.pins()));
+        String name = named(relationship);
+        say(
+                name,
+                "relationship noun " + relationship.noun()
+                        + (relationship.isSubtype() ? " kinds " + relationship.subtype() : "")
+                        + pins(relationship.pins()));
         for (Side side : relationship.referencedSides()) {
-            say(name + " " + side, relationship.end(side).reference());
+            say(name + ", " + side + " side", relationship.end(side).reference());
         }
         say(name, relationship.body());
     }
 
     private void say(String name, Reference reference) {
-        say(name + " on delete " + reference.onDelete() + " on update " + reference.onUpdate()
-                + reference.targetKey().map(unique -> " to " + named(unique)).orElse("") + pins(reference.pins()));
+        say(
+                name,
+                "on delete " + reference.onDelete() + " on update " + reference.onUpdate()
+                        + reference
+                                .targetKey()
+                                .map(unique -> " to " + named(unique))
+                                .orElse("")
+                        + pins(reference.pins()));
         reference.columns().stream()
                 .filter(c -> !c.equals(ReferenceColumn.to(c.target())))
-                .forEach(c -> say(name + " column " + named(c.target()) + " default " + named(c.defaultValue())
-                        + c.sameAs().map(other -> " same as " + named(other)).orElse("") + " comment " + c.comment()
-                        + pins(c.pins())));
+                .forEach(c -> say(
+                        name + ", column " + named(c.target()),
+                        "default " + named(c.defaultValue())
+                                + c.sameAs()
+                                        .map(other -> " same as " + named(other))
+                                        .orElse("") + " comment "
+                                + c.comment() + pins(c.pins())));
     }
 
     private String named(Id unique) {
@@ -94,8 +101,10 @@ final class Meaning {
     }
 
     private void say(Domain domain) {
-        say("domain " + domain.name() + " is " + domain.base() + " check " + domain.check() + " default "
-                + domain.defaultValue() + " comment " + domain.comment() + pins(domain.pins()));
+        say(
+                "domain " + domain.name(),
+                domain.base() + " check " + domain.check().dialect() + domain.check() + " default "
+                        + domain.defaultValue() + " comment " + domain.comment() + pins(domain.pins()));
     }
 
     private String named(DataType type) {
@@ -105,24 +114,29 @@ final class Meaning {
     private void say(String owner, Body body) {
         int place = 0;
         for (Attribute a : body.attributes()) {
-            say(owner + " attribute " + ++place + " " + a.name() + ": " + named(a.type())
-                    + (a.optional() ? " optional" : "") + " " + a.filling().kind() + " "
-                    + named(a.filling().expression()) + " comment " + a.comment() + pins(a.pins()));
+            say(
+                    owner + "." + a.name(),
+                    "attribute " + ++place + " " + named(a.type()) + (a.optional() ? " optional" : "") + " "
+                            + a.filling().kind() + " "
+                            + a.filling().expression().dialect()
+                            + named(a.filling().expression()) + " comment " + a.comment() + pins(a.pins()));
         }
-        say(owner + " key " + named(body.key()));
-        body.uniques().forEach(u -> say(owner + " unique " + named(u.parts()) + pins(u.pins())));
+        say(owner + ", key", named(body.key()));
+        body.uniques().forEach(u -> say(owner + ", unique " + named(u.parts()), "there" + pins(u.pins())));
         body.checks()
-                .forEach(c ->
-                        say(owner + " check " + c.expression().dialect() + named(c.expression()) + pins(c.pins())));
+                .forEach(c -> say(
+                        owner + ", check " + named(c.expression()),
+                        "in " + c.expression().dialect() + pins(c.pins())));
         body.indexes()
-                .forEach(i -> say(owner + " index " + (i.unique() ? "unique " : "")
-                        + i.parts().stream()
-                                .map(p -> named(p.column()) + (p.descending() ? " down" : ""))
-                                .collect(joining(", "))
-                        + pins(i.pins())));
-        body.dependencies().forEach(d -> say(owner + " dependency " + named(d)));
-        body.refused().forEach(d -> say(owner + " refused " + named(d)));
-        body.rows().forEach(row -> say(owner + " row " + named(row)));
+                .forEach(i -> say(
+                        owner + ", index "
+                                + i.parts().stream()
+                                        .map(p -> named(p.column()) + (p.descending() ? " down" : ""))
+                                        .collect(joining(", ")),
+                        (i.unique() ? "unique" : "there") + pins(i.pins())));
+        body.dependencies().forEach(d -> say(owner + ", dependency", named(d)));
+        body.refused().forEach(d -> say(owner + ", refused dependency", named(d)));
+        body.rows().forEach(row -> say(owner + ", row", named(row)));
     }
 
     private String named(Dependency d) {

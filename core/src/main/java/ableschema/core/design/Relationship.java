@@ -86,10 +86,33 @@ public record Relationship(Id id, End first, End second, String noun, SubtypeLay
     public Relationship with(Side side, End end) {
         var changed = new Relationship(
                 id, side == Side.FIRST ? end : first, side == Side.SECOND ? end : second, noun, subtype, body, pins);
-        boolean turned = !isManyToMany()
-                && !changed.isManyToMany()
-                && !changed.referencedSide().equals(referencedSide());
-        return turned ? changed.withActions(reference().onDelete(), reference().onUpdate()) : changed;
+        return changed.actingAs(this);
+    }
+
+    /** Ends that come to be referred to take over what the reference did that was there before. */
+    private Relationship actingAs(Relationship before) {
+        Relationship acting = this;
+        for (Side side : referencedSides()) {
+            Reference reference = end(side).reference();
+            boolean silent = reference.onDelete() == ReferenceAction.NO_ACTION
+                    && reference.onUpdate() == ReferenceAction.NO_ACTION;
+            Reference model = before.reference();
+            if (silent && !before.referencedSides().contains(side)) {
+                acting = new Relationship(
+                        id,
+                        side == Side.FIRST ? first.with(acted(first, model)) : acting.first,
+                        side == Side.SECOND ? second.with(acted(second, model)) : acting.second,
+                        noun,
+                        subtype,
+                        body,
+                        pins);
+            }
+        }
+        return acting;
+    }
+
+    private static Reference acted(End end, Reference model) {
+        return end.reference().withActions(model.onDelete(), model.onUpdate());
     }
 
     public Relationship withNoun(String noun) {

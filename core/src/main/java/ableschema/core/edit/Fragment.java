@@ -5,7 +5,6 @@ import ableschema.core.design.Entity;
 import ableschema.core.design.Id;
 import ableschema.core.design.IdSource;
 import ableschema.core.design.Notes;
-import ableschema.core.design.Relationship;
 import ableschema.core.document.Document;
 import ableschema.core.document.Edit;
 import ableschema.core.document.Position;
@@ -14,7 +13,6 @@ import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -61,7 +59,7 @@ public final class Fragment {
 
     /** Puts a fragment with ids of its own beside what is there; a name that is taken gets a number. */
     public static Edit paste(Document fragment, Document into) {
-        var edits = new ArrayList<Edit>();
+        var pasted = new ArrayList<Entity>();
         Map<Id, Position> places = new LinkedHashMap<>();
         var taken = new ArrayList<String>();
         into.design().entities().forEach(e -> taken.add(e.name()));
@@ -69,17 +67,13 @@ public final class Fragment {
         for (Entity entity : entities) {
             String name = free(entity.name(), taken);
             taken.add(name);
-            edits.add(new AddEntity(entity.withName(name), Optional.empty()));
+            pasted.add(entity.withName(name));
             fragment.position(entity.id())
                     .ifPresent(at -> places.put(entity.id(), new Position(at.x() + ASIDE, at.y() + ASIDE)));
         }
-        for (Relationship each : fragment.design().relationships()) {
-            edits.add(new PutRelationship(each, "paste"));
-        }
-        edits.add(new MoveCards(places, "paste"));
         String first = entities.isEmpty() ? "nothing" : entities.get(0).name();
-        return new Compound(
-                "paste " + first + (entities.size() > 1 ? " and " + (entities.size() - 1) + " more" : ""), edits);
+        String edit = "paste " + first + (entities.size() > 1 ? " and " + (entities.size() - 1) + " more" : "");
+        return new PutAll(fragment.design().domains(), pasted, fragment.design().relationships(), places, edit);
     }
 
     private static String free(String name, List<String> taken) {

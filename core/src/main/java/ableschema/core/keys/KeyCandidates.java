@@ -103,7 +103,7 @@ public final class KeyCandidates {
         body.attributes().stream()
                 .filter(a -> found.size() < 2)
                 .filter(a -> !a.optional() && isShort(a) && clashes(List.of(a.ref())) == 0)
-                .filter(a -> body.rows().size() > 1 || a.name().matches("(?i).*\\b(code|no|number|ring|id)"))
+                .filter(a -> body.rows().size() > 1 || a.name().matches("(?i).*\\b(code|no|number|id)"))
                 .forEach(a -> addUnlessKnown(found, List.of(a.ref())));
         return new LinkedHashSet<>(found.stream().limit(MOST_NATURAL).toList());
     }

@@ -20,7 +20,7 @@ final class ReasonComments {
     private final Notes notes;
 
     ReasonComments(boolean wanted, Notes notes) {
-        this.wanted = wanted && !notes.reasons().isEmpty();
+        this.wanted = wanted;
         this.notes = notes;
     }
 

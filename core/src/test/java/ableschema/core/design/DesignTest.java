@@ -5,13 +5,16 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import ableschema.core.DesignFixture;
+import ableschema.core.difference.Difference;
 import ableschema.core.edit.Edits;
 import ableschema.core.edit.Remove;
 import ableschema.core.expression.Expression;
 import ableschema.core.types.DataTypes;
 import ableschema.core.words.ConditionText;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -33,16 +36,15 @@ class DesignTest {
 
     @Test
     void what_differs_is_said_in_the_designers_names() {
-        List<String> differences = design(HIVES)
+        List<Difference> differences = design(HIVES)
                 .design()
                 .sameMeaning(
                         design(HIVES).with("Each hive has colour: text 30.").design());
 
-        assertThat(differences)
-                .hasSize(2)
-                .first()
-                .asString()
-                .contains("only in the first: entity Hive attribute 2 colour: text 20");
+        assertThat(differences).hasSize(1);
+        assertThat(differences.get(0).place()).isEqualTo("Hive.colour");
+        assertThat(differences.get(0).before()).get().asString().startsWith("attribute 2 text 20");
+        assertThat(differences.get(0).inWords()).contains("text 20").contains("text 30");
     }
 
     @Test
@@ -249,5 +251,52 @@ class DesignTest {
         var attribute = Attribute.named(Id.parse("a:000001"), "x").withType(DataTypes.parse("whole"));
 
         assertThatThrownBy(() -> ConditionText.read(attribute, words)).isInstanceOf(IllegalArgumentException.class);
+    }
+
+    @Test
+    void an_id_is_used_once_in_memory_too() {
+        DesignFixture start = design(HIVES);
+        Entity hive = start.entity("Hive");
+        Attribute colour = start.attribute("Hive", "colour");
+        Entity apiary = start.entity("Apiary");
+
+        assertThatThrownBy(
+                        () -> start.design().with(apiary.withBody(apiary.body().with(colour))))
+                .isInstanceOf(IllegalArgumentException.class)
+                .hasMessage("two things have the id " + colour.id());
+        Row row = Row.empty(start.ids().next(IdKind.ROW));
+        Design filled = start.design().with(hive.withBody(hive.body().withRows(List.of(row))));
+        assertThatThrownBy(() -> filled.with(apiary.withBody(apiary.body().withRows(List.of(row)))))
+                .hasMessage("two things have the id " + row.id());
+        assertThatThrownBy(() -> start.design().with(hive.withBody(hive.body().withRows(List.of(row, row)))))
+                .hasMessage("two things have the id " + row.id());
+        assertThat(filled.with(hive.withBody(hive.body().withRows(List.of(row))))
+                        .entities())
+                .as("a thing that stays is no second use")
+                .hasSameSizeAs(start.design().entities());
+    }
+
+    @Test
+    void a_million_ids_do_not_meet() {
+        IdSource source = IdSource.seeded(1);
+        var seen = new HashSet<Id>();
+        for (int i = 0; i < 1_000_000; i++) {
+            assertThat(seen.add(source.next(IdKind.ROW))).isTrue();
+        }
+        assertThat(Id.parse("a:k3f9q2").code())
+                .as("ids of earlier files are read")
+                .isEqualTo("k3f9q2");
+    }
+
+    @Test
+    void what_is_removed_together_leaves_everything_that_stayed_the_same_instance() {
+        DesignFixture start = design(HIVES).with("Each lid has no: whole (key).", "Each jar has no: whole (key).");
+        Design rest = start.design()
+                .without(Set.of(start.entity("Hive").id(), start.entity("Lid").id()));
+
+        assertThat(rest.entity("Jar").orElseThrow()).isSameAs(start.entity("Jar"));
+        assertThat(rest.entity("Apiary").orElseThrow()).isSameAs(start.entity("Apiary"));
+        assertThat(rest.entities()).hasSize(2);
+        assertThat(start.design().without(Set.of())).isSameAs(start.design());
     }
 }

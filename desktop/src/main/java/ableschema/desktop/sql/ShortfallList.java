@@ -1,5 +1,7 @@
 package ableschema.desktop.sql;
 
+import ableschema.core.schema.Part;
+import ableschema.core.schema.Remark;
 import ableschema.core.sql.dialect.Shortfall;
 import ableschema.desktop.controls.Controls;
 import ableschema.desktop.workspace.Workspace;
@@ -36,17 +38,19 @@ final class ShortfallList extends VBox {
         });
     }
 
-    void show(List<Shortfall> shortfalls) {
+    /** @param remarks what the design says and no table has, in any dialect */
+    void show(List<Remark> remarks, List<Shortfall> shortfalls) {
         list.getChildren().clear();
-        shortfalls.forEach(each -> list.getChildren().add(entry(each)));
+        remarks.forEach(each -> list.getChildren().add(entry(each.text(), each.place())));
+        shortfalls.forEach(each -> list.getChildren().add(entry(each.text(), each.place())));
         arrange();
     }
 
-    private Label entry(Shortfall shortfall) {
-        Label entry = Controls.text(shortfall.text(), "note");
+    private Label entry(String text, Part place) {
+        Label entry = Controls.text(text, "note");
         entry.setWrapText(true);
         entry.setMinHeight(Region.USE_PREF_SIZE);
-        Controls.pressable(entry, () -> workspace.trace().things(List.of(shortfall.place())).stream()
+        Controls.pressable(entry, () -> workspace.trace().things(List.of(place)).stream()
                 .min(Comparator.comparing(id -> id.kind()))
                 .ifPresent(workspace::choose));
         return entry;
@@ -55,8 +59,8 @@ final class ShortfallList extends VBox {
     private void arrange() {
         int count = list.getChildren().size();
         String sign = open ? " \u25be" : " \u25b8";
-        title.setText((count == 1 ? "1 thing" : count + " things") + " that " + workspace.dialect()
-                + " cannot say, and what stands instead" + sign);
+        title.setText((count == 1 ? "1 thing" : count + " things") + " that cannot be said in " + workspace.dialect()
+                + ", and what stands instead" + sign);
         getChildren().setAll(title);
         if (open) {
             getChildren().add(scrolled);

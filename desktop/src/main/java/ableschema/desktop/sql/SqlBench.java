@@ -123,7 +123,7 @@ public final class SqlBench extends VBox {
     private void show() {
         dialects.setValue(Dialects.named(workspace.dialect().name()).orElse(Dialects.STANDARD));
         showChoices(workspace.dialect());
-        shortfalls.show(List.of());
+        shortfalls.show(List.of(), List.of());
         verdict.setText("");
         List<String> undecided = workspace.mapping().undecided();
         if (!undecided.isEmpty()) {
@@ -137,7 +137,7 @@ public final class SqlBench extends VBox {
                 ? DesignScript.withRows(workspace.mapping(), workspace.dialect())
                 : DesignScript.definitions(workspace.mapping(), workspace.dialect());
         script = Optional.of(written);
-        shortfalls.show(written.shortfalls());
+        shortfalls.show(workspace.mapping().remarks(), written.shortfalls());
         List<Line> lines = written.lines().toList();
         text.show(lines, workspace.trace(), workspace.chosenProperty().get(), Set.of());
         var pane = text.scrolled();
