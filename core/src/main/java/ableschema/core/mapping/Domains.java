@@ -21,6 +21,12 @@ final class Domains {
 
     Domains(Design design, NamingRules rules) {
         var taken = new Names();
+        if (!design.domains().isEmpty()) {
+            // some databases keep the names of types and tables together
+            design.entities().forEach(entity -> taken.reserve(rules.table(entity, design.plural())));
+            design.relationships()
+                    .forEach(pairing -> taken.reserve(rules.style().of(pairing.noun())));
+        }
         design.domains().forEach(domain -> taken.reserve(domain.pins().name()));
         for (Domain domain : design.domains()) {
             String wanted = rules.style().of(domain.name());

@@ -198,6 +198,9 @@ final class DesignForm {
                 a -> a.filling().isComputed() ? a.filling().expression().in("") : Expression.none());
         String dialect = attribute.optional(
                 "dialect", Forms.DIALECT, "", a -> a.filling().expression().dialect());
+        if (computed.isPresent() && byDefault.isPresent()) {
+            throw new IllegalArgumentException("an attribute has a default or is computed, not both");
+        }
         return computed.isPresent() ? Filling.computed(computed.in(dialect)) : Filling.byDefault(byDefault.in(dialect));
     }
 

@@ -84,7 +84,7 @@ interface Form<T> {
                 },
                 json -> {
                     json.requireObject();
-                    T value = members.apply(new Members.Reading<>(json));
+                    T value = json.attempt(() -> members.apply(new Members.Reading<>(json)));
                     json.requireAllRead();
                     return value;
                 });

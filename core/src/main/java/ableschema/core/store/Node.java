@@ -134,7 +134,8 @@ final class Node {
         return attempt(() -> reading.apply(text));
     }
 
-    private <T> T attempt(Supplier<T> reading) {
+    /** Reads something; an {@link IllegalArgumentException} that says why it cannot be is a misfit of this place. */
+    <T> T attempt(Supplier<T> reading) {
         try {
             return reading.get();
         } catch (IllegalArgumentException e) {

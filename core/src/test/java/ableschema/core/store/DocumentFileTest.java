@@ -4,8 +4,10 @@ import static ableschema.core.DesignFixture.design;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.catchThrowable;
 
+import ableschema.core.design.Reference;
 import ableschema.core.document.Document;
 import ableschema.core.document.Position;
+import ableschema.core.types.ReferenceAction;
 import java.io.RandomAccessFile;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -35,7 +37,12 @@ class DocumentFileTest {
     }
 
     @ParameterizedTest
-    @ValueSource(strings = {"../demo/alder-valley.able.json", "../demo/field-log.able.json"})
+    @ValueSource(
+            strings = {
+                "../demo/alder-valley.able.json",
+                "../demo/field-log.able.json",
+                "src/test/resources/designs/every-feature.able.json"
+            })
     void a_document_read_and_written_again_is_the_same(String demo) throws Exception {
         Document document = DocumentFile.read(Path.of(demo));
         Path copy = folder.resolve("copy.able.json");
@@ -43,6 +50,36 @@ class DocumentFileTest {
 
         assertThat(DocumentFile.read(copy)).isEqualTo(document);
         assertThat(Files.readString(copy)).isEqualTo(Files.readString(Path.of(demo)));
+    }
+
+    /** Before, the relationship said what happens on delete and what its columns are called, and ids had six signs. */
+    @Test
+    void a_file_of_before_is_read_and_written_in_todays_form() throws Exception {
+        Path file = file(
+                """
+                {"version": 1, "entities": [
+                  {"id": "e:000001", "name": "Depot", "attributes": [{"id": "a:000001", "name": "code", "type": "text 4"}], "key": ["a:000001"]},
+                  {"id": "e:000002", "name": "Crate"}],
+                 "relationships": [{"id": "r:000001",
+                  "first": {"entity": "e:000002", "verb": "stands in", "number": "0..n"},
+                  "second": {"entity": "e:000001", "verb": "holds", "number": "0..1"},
+                  "onDelete": "set-null", "onUpdate": "cascade",
+                  "carried": [{"column": "r:000001.2/a:000001", "name": "place", "comment": "where it stands"}]}],
+                 "diagrams": []}
+                """);
+        Document document = DocumentFile.read(file);
+        Reference reference = document.design().relationships().get(0).second().reference();
+
+        assertThat(reference.onDelete()).isEqualTo(ReferenceAction.SET_NULL);
+        assertThat(reference.onUpdate()).isEqualTo(ReferenceAction.CASCADE);
+        assertThat(reference.columns())
+                .extracting(column -> column.pins().name())
+                .containsExactly("place");
+        assertThat(DocumentFile.print(document))
+                .contains("\"number\": \"0..1\", \"onDelete\": \"set-null\", \"onUpdate\": \"cascade\"")
+                .doesNotContain("carried");
+        DocumentFile.write(file, document);
+        assertThat(DocumentFile.read(file)).isEqualTo(document);
     }
 
     @Test
@@ -79,6 +116,18 @@ class DocumentFileTest {
             {"version": 1, "entities": [{"id": "e:000001", "name": "A"},\\n {"id": "e:000001", "name": "B"}]} | line 2 | two things have the id e:000001
             {"version": 1, "entities": [{"id": "e:000001", "name": "A",\\n "key": ["a:zzzzzz"]}]} | line 2 | refers to a:zzzzzz, which is not in this file
             {"version": 1, "relationships": [\\n {"id": "r:000001", "first": {"entity": "e:000009", "number": "0..1"}, "second": {"entity": "e:000009", "number": "0..1"}}]} | line 2 | refers to e:000009
+            {"version": 1,\\n "rules": {"dialect": "dbase"}} | line 2 | 'dbase' is no dialect; there are postgresql
+            {"version": 1,\\n "rules": {"choices": {"sqlite.types": "maybe"}}} | line 2 | 'maybe' is none of checks, strict, loose
+            {"version": 1, "entities": [\\n {"id": "e:000001", "name": "A", "options": {"postgresql.engine": "x"}}]} | line 2 | 'engine' is no option of PostgreSQL
+            {"version": 1, "entities": [\\n {"id": "e:000001", "name": "A", "options": {"engine": "x"}}]} | line 2 | names no dialect
+            {"version": 1, "entities": [\\n {"id": "e:000001", "name": "A", "options": {"mysql.engine": "x; DROP TABLE y"}}]} | line 2 | no value of the option
+            {"version": 1, "entities": [{"id": "e:000001", "name": "A", "attributes": [\\n {"id": "a:000001", "name": "b", "place": -1}]}]} | line 2 | counted from 1
+            {"version": 1, "entities": [{"id": "e:000001", "name": "A", "attributes": [\\n {"id": "a:000001", "name": "b", "default": "1", "computed": "2"}]}]} | line 2 | not both
+            {"version": 1, "entities": [{"id": "e:000001", "name": "A", "attributes": [\\n {"id": "a:000001", "name": "b", "type": "domain t:000001"}]}]} | line 2 | refers to t:000001
+            {"version": 1, "domains": [\\n {"id": "t:000001", "name": "d", "type": "domain t:000001"}]} | line 2 | must hold a type
+            {"version": 1, "domains": [\\n {"id": "t:000001", "name": "d", "type": "text 4", "check": "{worth} > 1"}]} | line 2 | speaks of {value} only
+            {"version": 1, "entities": [{"id": "e:000001", "name": "A"}], "relationships": [\\n {"id": "r:000001", "first": {"entity": "e:000001", "number": "0..1", "targetKey": "u:000001"}, "second": {"entity": "e:000001", "number": "0..1"}}]} | line 2 | refers to u:000001
+            {"version": 1, "entities": [{"id": "e:000001", "name": "A"}], "relationships": [\\n {"id": "r:000001", "first": {"entity": "e:000001", "number": "0..1", "onDelete": "explode"}, "second": {"entity": "e:000001", "number": "0..1"}}]} | line 2 | 'explode' is none of no-action
             {"version": 1,\\n "entities": [                                                      | line 2 | it is not JSON
             {"version": "one"}                                                                   | line 1 | no Able Schema design
             []                                                                                   | line 1 | expected an object

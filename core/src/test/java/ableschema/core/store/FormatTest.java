@@ -23,9 +23,14 @@ class FormatTest {
     }
 
     @ParameterizedTest
-    @ValueSource(strings = {"alder-valley", "field-log"})
-    void the_demo_is_as_the_format_says(String name) throws Exception {
-        String file = Files.readString(Path.of("../demo/" + name + ".able.json"));
+    @ValueSource(
+            strings = {
+                "../demo/alder-valley.able.json",
+                "../demo/field-log.able.json",
+                "src/test/resources/designs/every-feature.able.json"
+            })
+    void a_design_is_as_the_format_says(String name) throws Exception {
+        String file = Files.readString(Path.of(name));
 
         assertThat(format().validate(file, InputFormat.JSON)).isEmpty();
     }
