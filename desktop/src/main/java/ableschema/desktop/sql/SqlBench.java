@@ -4,6 +4,7 @@ import static ableschema.desktop.controls.Controls.button;
 
 import ableschema.core.document.HouseRules;
 import ableschema.core.edit.ChangeRules;
+import ableschema.core.review.ScriptFindings;
 import ableschema.core.rows.DesignScript;
 import ableschema.core.sql.Line;
 import ableschema.core.sql.Script;
@@ -123,7 +124,7 @@ public final class SqlBench extends VBox {
     private void show() {
         dialects.setValue(Dialects.named(workspace.dialect().name()).orElse(Dialects.STANDARD));
         showChoices(workspace.dialect());
-        shortfalls.show(List.of(), List.of());
+        shortfalls.show(List.of());
         verdict.setText("");
         List<String> undecided = workspace.mapping().undecided();
         if (!undecided.isEmpty()) {
@@ -137,7 +138,7 @@ public final class SqlBench extends VBox {
                 ? DesignScript.withRows(workspace.mapping(), workspace.dialect())
                 : DesignScript.definitions(workspace.mapping(), workspace.dialect());
         script = Optional.of(written);
-        shortfalls.show(workspace.mapping().remarks(), written.shortfalls());
+        shortfalls.show(ScriptFindings.of(workspace.mapping(), written));
         List<Line> lines = written.lines().toList();
         text.show(lines, workspace.trace(), workspace.chosenProperty().get(), Set.of());
         var pane = text.scrolled();
