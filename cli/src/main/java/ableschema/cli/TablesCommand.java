@@ -101,15 +101,7 @@ final class TablesCommand implements Callable<Integer> {
                 "indexes",
                 list(
                         table.indexes(),
-                        i -> ordered(
-                                "name",
-                                i.name(),
-                                "columns",
-                                i.columns().stream()
-                                        .map(Table.IndexedColumn::name)
-                                        .toList(),
-                                "unique",
-                                i.unique())));
+                        i -> ordered("name", i.name(), "columns", i.columnNames(), "unique", i.unique())));
         return json;
     }
 

@@ -191,11 +191,7 @@ final class Catalogues {
     private static Set<String> indexes(Table table) {
         var indexes = new TreeSet<String>();
         table.uniques().forEach(unique -> indexes.add("unique " + lower(unique.columns())));
-        table.indexes()
-                .forEach(index -> indexes.add((index.unique() ? "unique " : "")
-                        + lower(index.columns().stream()
-                                .map(Table.IndexedColumn::name)
-                                .toList())));
+        table.indexes().forEach(index -> indexes.add((index.unique() ? "unique " : "") + lower(index.columnNames())));
         return indexes;
     }
 

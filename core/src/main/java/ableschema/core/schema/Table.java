@@ -54,6 +54,10 @@ public record Table(
             columns = List.copyOf(columns);
             options = Map.copyOf(options);
         }
+
+        public List<String> columnNames() {
+            return columns.stream().map(IndexedColumn::name).toList();
+        }
     }
 
     /** A column of an index, with its direction. */

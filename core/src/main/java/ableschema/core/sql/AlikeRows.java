@@ -45,10 +45,7 @@ record AlikeRows(Dialect dialect, Schema schema, Table table) {
         var unique = new ArrayList<List<String>>();
         table.primaryKey().ifPresent(key -> unique.add(key.columns()));
         table.uniques().forEach(each -> unique.add(each.columns()));
-        table.indexes().stream()
-                .filter(Table.TableIndex::unique)
-                .forEach(index -> unique.add(
-                        index.columns().stream().map(Table.IndexedColumn::name).toList()));
+        table.indexes().stream().filter(Table.TableIndex::unique).forEach(index -> unique.add(index.columnNames()));
         return unique;
     }
 
@@ -67,7 +64,15 @@ record AlikeRows(Dialect dialect, Schema schema, Table table) {
                     .orElse("\0"));
         }
         Empties empties = dialect.traits().empties();
-        boolean apart = empty > 0 && (empties != Empties.MANY_IF_ALL_EMPTY || empty == columns.size());
+        boolean apart =
+                switch (empties) {
+                    case MANY -> empty > 0;
+                    case MANY_IF_ALL_EMPTY -> empty == columns.size();
+                    case ONE ->
+                        empty > 0
+                                && schema.referencesTo(table)
+                                        .noneMatch(key -> key.targetColumns().equals(columns));
+                };
         return apart ? Optional.empty() : Optional.of(compared);
     }
 

@@ -3,8 +3,9 @@ package ableschema.core.sql;
 import ableschema.core.schema.Part;
 import ableschema.core.sql.dialect.Dialect;
 import ableschema.core.sql.dialect.Shortfall;
+import java.util.ArrayDeque;
 import java.util.ArrayList;
-import java.util.HashMap;
+import java.util.Deque;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -27,16 +28,7 @@ public record Script(Dialect dialect, List<Statement> statements, List<Shortfall
     /** The whole script; statements of one kind stand together, and an empty line separates tables and kinds. */
     public String text() {
         var text = new StringBuilder();
-        Statement before = null;
-        for (Statement each : statements) {
-            if (isApart(before, each)) {
-                text.append('\n');
-            }
-            for (Line line : each.lines()) {
-                text.append(line.text()).append('\n');
-            }
-            before = each;
-        }
+        lines().forEach(line -> text.append(line.text()).append('\n'));
         return text.toString();
     }
 
@@ -92,16 +84,18 @@ public record Script(Dialect dialect, List<Statement> statements, List<Shortfall
         }
     }
 
-    /** Sets this script beside another, statement by statement, by what they define; comments on nothing are left out. */
+    /** Sets this script beside another, statement by statement, by what they define; what defines nothing, by its text. */
     public List<Pair> beside(Script other) {
-        Map<Object, Statement> there = new HashMap<>();
-        other.statements.forEach(each -> there.putIfAbsent(key(each), each));
+        Map<Object, Deque<Statement>> there = new LinkedHashMap<>();
+        other.statements.forEach(each ->
+                there.computeIfAbsent(key(each), k -> new ArrayDeque<>()).add(each));
         var pairs = new ArrayList<Pair>();
         for (Statement each : statements) {
-            pairs.add(new Pair(Optional.of(each), Optional.ofNullable(there.remove(key(each)))));
+            pairs.add(new Pair(
+                    Optional.of(each), Optional.ofNullable(there.get(key(each))).map(Deque::poll)));
         }
-        other.statements.stream()
-                .filter(each -> there.get(key(each)) == each)
+        there.values().stream()
+                .flatMap(Deque::stream)
                 .forEach(each -> pairs.add(new Pair(Optional.empty(), Optional.of(each))));
         return pairs;
     }

@@ -75,8 +75,9 @@ final class TableShortfalls {
             find(column, found);
         }
         for (Table.UniqueConstraint unique : table.uniques()) {
-            name(table.part(Kind.UNIQUE, unique.name()), unique.name(), found);
-            find(unique, found);
+            Part part = table.part(Kind.UNIQUE, unique.name());
+            name(part, unique.name(), found);
+            findEmpties(part, unique.columns(), found);
         }
         for (Table.CheckConstraint check : table.checks()) {
             name(table.part(Kind.CHECK, check.name()), check.name(), found);
@@ -86,7 +87,13 @@ final class TableShortfalls {
             name(table.part(Kind.FOREIGN_KEY, key.name()), key.name(), found);
             find(key, undeferred.contains(key), found);
         }
-        table.indexes().forEach(index -> name(table.part(Kind.INDEX, index.name()), index.name(), found));
+        for (Table.TableIndex index : table.indexes()) {
+            Part part = table.part(Kind.INDEX, index.name());
+            name(part, index.name(), found);
+            if (index.unique()) {
+                findEmpties(part, index.columnNames(), found);
+            }
+        }
         return found;
     }
 
@@ -164,23 +171,33 @@ final class TableShortfalls {
         }
     }
 
-    private void find(Table.UniqueConstraint unique, List<Shortfall> found) {
-        long optional = table.columns().stream()
-                .filter(column -> column.nullable() && unique.columns().contains(column.name()))
-                .count();
-        Part part = table.part(Kind.UNIQUE, unique.name());
-        if (optional > 0 && !dialect.can(Ability.MANY_EMPTIES_IN_UNIQUE)) {
+    /** Whether what is unique is to be written as an index over the rows that are not empty in it. */
+    boolean isFiltered(List<String> unique) {
+        return !dialect.can(Ability.MANY_EMPTIES_IN_UNIQUE) && anyOptional(unique) && !isReferredTo(unique);
+    }
+
+    private boolean anyOptional(List<String> columns) {
+        return columns.stream()
+                .anyMatch(name -> table.column(name).filter(Column::nullable).isPresent());
+    }
+
+    private boolean isReferredTo(List<String> unique) {
+        return schema.referencesTo(table).anyMatch(key -> key.targetColumns().equals(unique));
+    }
+
+    private void findEmpties(Part part, List<String> unique, List<Shortfall> found) {
+        if (!anyOptional(unique)) {
+            return;
+        }
+        if (!dialect.can(Ability.MANY_EMPTIES_IN_UNIQUE)) {
             add(
                     found,
                     Ability.MANY_EMPTIES_IN_UNIQUE,
                     part,
-                    schema.referencesTo(table)
-                                    .anyMatch(key -> key.targetColumns().equals(unique.columns()))
+                    isReferredTo(unique)
                             ? "only one row may be empty in it, as a foreign key refers to it"
                             : "a unique index over the rows that are not empty in it stands for it");
-        } else if (optional > 0
-                && unique.columns().size() > 1
-                && dialect.traits().empties() == Empties.MANY_IF_ALL_EMPTY) {
+        } else if (unique.size() > 1 && dialect.traits().empties() == Empties.MANY_IF_ALL_EMPTY) {
             add(
                     found,
                     Ability.MANY_EMPTIES_IN_UNIQUE,

@@ -1,5 +1,7 @@
 package ableschema.core.sql;
 
+import static java.util.stream.Collectors.joining;
+
 import ableschema.core.expression.Expression;
 import ableschema.core.schema.Column;
 import ableschema.core.schema.DomainType;
@@ -59,7 +61,7 @@ final class TableWriter {
         columns.forEach(column -> elements.add(column.element(nameWidth, typeWidth)));
         primaryKey().ifPresent(elements::add);
         table.uniques().stream()
-                .filter(unique -> !isFiltered(unique))
+                .filter(unique -> !shortfalls.isFiltered(unique.columns()))
                 .forEach(unique -> elements.add(constraint(
                         table.part(Kind.UNIQUE, unique.name()),
                         unique.name(),
@@ -219,16 +221,6 @@ final class TableWriter {
                         "PRIMARY KEY " + dialect.listed(key.columns())));
     }
 
-    /** Whether what is unique is written as an index over the rows that are not empty in it. */
-    private boolean isFiltered(Table.UniqueConstraint unique) {
-        return !dialect.can(Ability.MANY_EMPTIES_IN_UNIQUE)
-                && unique.columns().stream()
-                        .anyMatch(name ->
-                                table.column(name).filter(Column::nullable).isPresent())
-                && schema.referencesTo(table)
-                        .noneMatch(key -> key.targetColumns().equals(unique.columns()));
-    }
-
     Statement addForeignKey(ForeignKey key) {
         List<String> clause = references.clause(key);
         var writer = new SqlWriter(table.part(Kind.FOREIGN_KEY, key.name()));
@@ -240,20 +232,21 @@ final class TableWriter {
     List<Statement> indexes() {
         var statements = new ArrayList<Statement>();
         for (Table.UniqueConstraint unique : table.uniques()) {
-            if (isFiltered(unique)) {
-                String filled = String.join(
-                        " AND ",
-                        unique.columns().stream()
-                                .map(name -> dialect.column(name) + " IS NOT NULL")
-                                .toList());
+            if (shortfalls.isFiltered(unique.columns())) {
                 statements.add(new SqlWriter(table.part(Kind.UNIQUE, unique.name()))
                         .line("CREATE UNIQUE INDEX " + dialect.quoted(unique.name()) + " ON " + name() + " "
-                                + dialect.listed(unique.columns()) + " WHERE " + filled)
+                                + dialect.listed(unique.columns()) + filter(unique.columns()))
                         .closed(Statement.Kind.INDEX));
             }
         }
         table.indexes().forEach(index -> statements.add(index(index)));
         return statements;
+    }
+
+    private String filter(List<String> columns) {
+        return columns.stream()
+                .map(name -> dialect.column(name) + " IS NOT NULL")
+                .collect(joining(" AND ", " WHERE ", ""));
     }
 
     private Statement index(Table.TableIndex index) {
@@ -266,7 +259,11 @@ final class TableWriter {
         return new SqlWriter(table.part(Kind.INDEX, index.name()))
                 .line("CREATE " + (index.unique() ? "UNIQUE " : "") + "INDEX "
                         + dialect.quoted(names.ofIndex(table, index.name())) + " ON " + name()
-                        + dialect.indexMethod(index) + " (" + columns + ")" + dialect.indexEnd(index))
+                        + dialect.indexMethod(index) + " (" + columns + ")"
+                        + (index.unique() && shortfalls.isFiltered(index.columnNames())
+                                ? filter(index.columnNames())
+                                : "")
+                        + dialect.indexEnd(index))
                 .closed(Statement.Kind.INDEX);
     }
 
