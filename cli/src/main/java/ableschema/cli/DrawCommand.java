@@ -55,7 +55,8 @@ final class DrawCommand implements Callable<Integer> {
         Diagram diagram = document.diagram();
         Document placed = document.moved(AutoLayout.forUnplaced(document));
         Picture picture = PictureMaker.of(placed, view, notation == null ? diagram.notation() : notation);
-        SafeFile.write(
+        SafeFile.writeFrom(
+                file,
                 out,
                 bytes(new Print(
                         picture,

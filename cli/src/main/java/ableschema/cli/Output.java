@@ -17,11 +17,12 @@ final class Output {
     @Spec(Spec.Target.MIXEE)
     private CommandSpec spec = CommandSpec.create();
 
-    void write(String text) throws FileProblem {
+    /** @param source the file that the text was made from, which is never replaced */
+    void write(Path source, String text) throws FileProblem {
         if (file == null) {
             spec.commandLine().getOut().print(text);
         } else {
-            SafeFile.write(file, text);
+            SafeFile.writeFrom(source, file, text);
         }
     }
 }

@@ -57,7 +57,7 @@ final class SqlCommand implements Callable<Integer> {
         }
         Dialect chosen = dialect.choosing(document.rules().choices());
         Script script = rows ? DesignScript.withRows(mapping, chosen) : DesignScript.definitions(mapping, chosen);
-        output.write(script.text());
+        output.write(file, script.text());
         return Exit.DONE;
     }
 }

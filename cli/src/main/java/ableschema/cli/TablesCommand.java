@@ -52,7 +52,7 @@ final class TablesCommand implements Callable<Integer> {
     public Integer call() throws FileProblem {
         Document document = DocumentFile.read(file);
         schema = document.mapping().schema();
-        output.write(json ? Json.pretty(Map.of("tables", list(schema.tables(), this::table))) + "\n" : text());
+        output.write(file, json ? Json.pretty(Map.of("tables", list(schema.tables(), this::table))) + "\n" : text());
         return Exit.DONE;
     }
 

@@ -1,9 +1,7 @@
 package ableschema.cli;
 
-import ableschema.core.document.Document;
 import ableschema.core.store.DocumentFile;
 import ableschema.core.store.FileProblem;
-import ableschema.core.store.SafeFile;
 import ableschema.core.words.DesignReader;
 import ableschema.core.words.DesignText;
 import java.nio.file.Path;
@@ -11,6 +9,7 @@ import java.util.Objects;
 import java.util.concurrent.Callable;
 import org.jspecify.annotations.Nullable;
 import picocli.CommandLine.Command;
+import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.ParameterException;
@@ -30,11 +29,8 @@ final class WordsCommand implements Callable<Integer> {
     @Option(names = "--from", paramLabel = "TEXTFILE", description = "Sentences to make a design of.")
     private @Nullable Path from;
 
-    @Option(
-            names = "-o",
-            paramLabel = "OUT",
-            description = "The file to write; without it, standard output. With --from, the design.")
-    private @Nullable Path out;
+    @Mixin
+    private Output output = new Output();
 
     @Spec
     private CommandSpec spec = CommandSpec.create();
@@ -45,12 +41,12 @@ final class WordsCommand implements Callable<Integer> {
             throw new ParameterException(
                     spec.commandLine(), "name either a design to say, or --from and a text to read");
         }
-        return from == null ? say(DocumentFile.read(Objects.requireNonNull(file))) : read(from);
+        return from == null ? say(Objects.requireNonNull(file)) : read(from);
     }
 
-    private int say(Document document) throws FileProblem {
-        DesignText text = DesignText.of(document.design());
-        write(text.text());
+    private int say(Path design) throws FileProblem {
+        DesignText text = DesignText.of(DocumentFile.read(design).design());
+        output.write(design, text.text());
         text.omissions().ifPresent(spec.commandLine().getErr()::println);
         return Exit.DONE;
     }
@@ -66,15 +62,7 @@ final class WordsCommand implements Callable<Integer> {
                     "cannot read " + text + ", " + first + (more == 0 ? "" : " (and " + more + " more)")
                             + "; nothing was written");
         }
-        write(DocumentFile.print(result.document()));
+        output.write(text, DocumentFile.print(result.document()));
         return Exit.DONE;
-    }
-
-    private void write(String text) throws FileProblem {
-        if (out == null) {
-            spec.commandLine().getOut().print(text);
-        } else {
-            SafeFile.write(out, text);
-        }
     }
 }

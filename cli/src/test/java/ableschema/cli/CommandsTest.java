@@ -167,6 +167,24 @@ class CommandsTest {
     }
 
     @Test
+    void an_output_never_replaces_what_it_was_made_from() throws Exception {
+        Path design = Files.copy(Path.of(WORKED), folder.resolve("mine.svg"));
+        Path link = Files.createSymbolicLink(folder.resolve("link.svg"), design);
+        Path text = Files.writeString(folder.resolve("said.txt"), "Each hive has colour: text 9 (key).");
+
+        for (Path out : List.of(design, link)) {
+            String file = design.toString();
+            refused(able("sql", file, "--dialect", "h2", "-o", out.toString()), out.toString(), "was made from it");
+            refused(able("draw", file, "-o", out.toString()), "was made from it");
+            refused(able("tables", file, "-o", out.toString()), "was made from it");
+            refused(able("words", file, "-o", out.toString()), "was made from it");
+        }
+        refused(able("words", "--from", text.toString(), "-o", text.toString()), "was made from it");
+        assertThat(design).hasSameBinaryContentAs(Path.of(WORKED));
+        assertThat(text).hasContent("Each hive has colour: text 9 (key).");
+    }
+
+    @Test
     void wrong_use_is_told_in_one_line() {
         refused(able("sql", WORKED), "--dialect");
         refused(able("sql", WORKED, "--dialect", "postgre"), "unknown dialect 'postgre'", "did you mean 'postgresql'?");

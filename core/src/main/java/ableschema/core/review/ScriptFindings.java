@@ -40,9 +40,10 @@ public final class ScriptFindings {
         return findings;
     }
 
-    /** The thing that a part comes from; {@link Place#EVERYWHERE} for the whole schema. */
+    /** The narrowest thing that people can choose and a part comes from; {@link Place#EVERYWHERE} for the whole schema. */
     private static Id thing(Mapping mapping, Part part) {
-        return mapping.trace().things(List.of(part)).stream()
+        return mapping.trace().things(List.of(part, new Part(part.table(), Part.Kind.TABLE, ""))).stream()
+                .filter(mapping.physical()::knows)
                 .min(Comparator.comparing((Id id) -> id.kind()).reversed())
                 .orElse(Place.EVERYWHERE);
     }

@@ -40,6 +40,11 @@ public final class FileProblem extends Exception {
                 cause);
     }
 
+    static FileProblem ownSource(Path file) {
+        return new FileProblem("cannot write " + file
+                + ": what is to be written was made from it; nothing was changed, choose another file");
+    }
+
     private static String why(Path file, IOException cause, String ifMissing) {
         if (Files.isDirectory(file)) {
             return "it is a folder";

@@ -21,6 +21,23 @@ public final class SafeFile {
         write(file, text.getBytes(StandardCharsets.UTF_8));
     }
 
+    /** Writes what was made from another file, which it never replaces, by whatever path it is reached. */
+    public static void writeFrom(Path source, Path file, byte[] bytes) throws FileProblem {
+        try {
+            if (Files.exists(file) && Files.exists(source) && Files.isSameFile(source, file)) {
+                throw FileProblem.ownSource(file);
+            }
+        } catch (IOException e) {
+            throw FileProblem.writing(file, e);
+        }
+        write(file, bytes);
+    }
+
+    /** As the other, with text as UTF-8. */
+    public static void writeFrom(Path source, Path file, String text) throws FileProblem {
+        writeFrom(source, file, text.getBytes(StandardCharsets.UTF_8));
+    }
+
     /** Writes bytes beside the target, forces them to disk, and renames. */
     public static void write(Path file, byte[] bytes) throws FileProblem {
         try {

@@ -220,6 +220,13 @@ class DesignScriptTest {
                 .extracting(Finding::place)
                 .extracting(Place::owner)
                 .contains(made.attribute("Valve", "no").id());
+        DesignFixture unique = design("Each valve has no: whole (key), serial: text 9 (optional; unique).");
+        assertThat(ScriptFindings.of(
+                        unique.document().mapping(),
+                        DesignScript.definitions(unique.document().mapping(), Dialects.SQL_SERVER)))
+                .filteredOn(finding -> finding.text().contains("_unique"))
+                .extracting(Finding::place)
+                .containsExactly(Place.of(unique.entity("Valve").id()));
         assertThat(ScriptFindings.of(
                         made.document().mapping(),
                         DesignScript.definitions(made.document().mapping(), Dialects.POSTGRESQL)))

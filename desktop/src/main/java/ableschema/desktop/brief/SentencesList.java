@@ -6,7 +6,6 @@ import ableschema.core.design.Judgement.Verdict;
 import ableschema.core.design.Notes;
 import ableschema.core.edit.ChangeNotes;
 import ableschema.core.store.FileProblem;
-import ableschema.core.store.SafeFile;
 import ableschema.core.words.DesignText;
 import ableschema.core.words.Sentence;
 import ableschema.desktop.controls.Controls;
@@ -119,7 +118,7 @@ final class SentencesList extends VBox {
         File file = chooser.showSaveDialog(getScene().getWindow());
         if (file != null) {
             try {
-                SafeFile.write(file.toPath(), exported());
+                workspace.export(file.toPath(), exported());
                 workspace.say("wrote " + file.getName());
             } catch (FileProblem e) {
                 workspace.complain(String.valueOf(e.getMessage()));

@@ -11,7 +11,6 @@ import ableschema.core.sql.Script;
 import ableschema.core.sql.dialect.Dialect;
 import ableschema.core.sql.dialect.Dialects;
 import ableschema.core.store.FileProblem;
-import ableschema.core.store.SafeFile;
 import ableschema.desktop.controls.Choice;
 import ableschema.desktop.controls.Controls;
 import ableschema.desktop.gloss.SqlLines;
@@ -208,7 +207,7 @@ public final class SqlBench extends VBox {
             File target = chooser.showSaveDialog(getScene().getWindow());
             if (target != null) {
                 try {
-                    SafeFile.write(target.toPath(), written.text());
+                    workspace.export(target.toPath(), written.text());
                     verdict.setText("saved as " + target.getName());
                 } catch (FileProblem e) {
                     workspace.complain(String.valueOf(e.getMessage()));

@@ -15,6 +15,8 @@ import ableschema.core.mapping.Mapping;
 import ableschema.core.mapping.Trace;
 import ableschema.core.schema.Schema;
 import ableschema.core.sql.dialect.Dialect;
+import ableschema.core.store.FileProblem;
+import ableschema.core.store.SafeFile;
 import ableschema.diagram.layout.AutoLayout;
 import ableschema.diagram.picture.View;
 import java.nio.file.Path;
@@ -228,6 +230,11 @@ public final class Workspace {
 
     public Optional<Path> file() {
         return file;
+    }
+
+    /** Writes what was made from the document, whose own file is never replaced by it. */
+    public void export(Path target, String text) throws FileProblem {
+        SafeFile.writeFrom(file.orElse(Path.of("")), target, text);
     }
 
     /** Notes that the document as it is now stands in this file. */

@@ -7,7 +7,9 @@ import ableschema.core.design.Relationship;
 import ableschema.core.rows.RowJudge;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
 import javafx.scene.control.CheckBox;
+import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.input.Clipboard;
 import javafx.scene.input.KeyCode;
@@ -131,6 +133,42 @@ class BenchesTest extends WindowFixture {
         robot.clickOn("#copy-script");
         assertThat(clipboard(robot)).startsWith("PRAGMA foreign_keys = ON;").contains("INSERT INTO hive");
         assertThat(workspace.undoable()).contains("write for SQLite");
+    }
+
+    @Test
+    void what_the_dialect_cannot_say_is_listed_and_each_entry_leads_to_its_thing(FxRobot robot) {
+        openDemo(robot, "alder-valley");
+        robot.clickOn("#step-sql").clickOn("#dialect").clickOn("SQL Server");
+        assertThat(text(robot, "#shortfalls-title")).startsWith("4 things that cannot be said in SQL Server");
+        robot.clickOn("#shortfalls-title");
+        WaitForAsyncUtils.waitForFxEvents();
+        List<Label> entries = robot.lookup("#shortfalls .pressable").queryAllAs(Label.class).stream()
+                .filter(each -> each.getText().startsWith("Not in SQL Server: "))
+                .toList();
+        assertThat(entries).hasSize(4);
+        Label keeper = entries.stream()
+                .filter(each -> each.getText().contains("keeper."))
+                .findFirst()
+                .orElseThrow();
+        robot.interact(keeper::requestFocus);
+        robot.type(KeyCode.ENTER);
+        WaitForAsyncUtils.waitForFxEvents();
+
+        assertThat(workspace.chosenOwner()).contains(entity("Keeper").id());
+        robot.clickOn("#dialect").clickOn("PostgreSQL");
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(robot.lookup("#shortfalls").query().isVisible()).isFalse();
+    }
+
+    @Test
+    void a_choice_of_the_dialect_changes_the_script_and_is_taken_back(FxRobot robot) {
+        openDemo(robot, "alder-valley");
+        robot.clickOn("#step-sql").clickOn("#dialect").clickOn("SQLite");
+        assertThat(sql(robot, "#script")).contains("varchar(6)").doesNotContain("STRICT");
+        robot.clickOn("#choice-types").clickOn("types: strict");
+        assertThat(sql(robot, "#script")).contains("STRICT").doesNotContain("varchar(6)");
+        robot.push(KeyCode.CONTROL, KeyCode.Z);
+        assertThat(sql(robot, "#script")).doesNotContain("STRICT");
     }
 
     private static String clipboard(FxRobot robot) {
