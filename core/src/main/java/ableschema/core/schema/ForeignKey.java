@@ -2,7 +2,6 @@ package ableschema.core.schema;
 
 import ableschema.core.types.ReferenceAction;
 import java.util.List;
-import java.util.stream.IntStream;
 
 /**
  * Columns that must match a row of another table, or be empty.
@@ -23,12 +22,5 @@ public record ForeignKey(
     public ForeignKey {
         columns = List.copyOf(columns);
         targetColumns = List.copyOf(targetColumns);
-    }
-
-    /** The columns that it joins, pair by pair, as in {@code hive.apiary_code = apiary.code}; {@code table} is its own. */
-    public List<String> pairs(String table) {
-        return IntStream.range(0, columns.size())
-                .mapToObj(i -> table + "." + columns.get(i) + " = " + target.name() + "." + targetColumns.get(i))
-                .toList();
     }
 }

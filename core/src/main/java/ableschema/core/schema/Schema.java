@@ -84,10 +84,6 @@ public final class Schema {
                         column.options());
     }
 
-    public boolean isDecided() {
-        return tables.stream().allMatch(Table::isDecided);
-    }
-
     /** Says in what the other schema differs, whatever the order of the tables; empty if both are the same. */
     public List<Difference> differences(Schema other) {
         return Difference.between(new SchemaText(this).places(), new SchemaText(other).places());

@@ -2,6 +2,8 @@ package ableschema.core.schema;
 
 import static java.util.stream.Collectors.joining;
 
+import ableschema.core.expression.Expression;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -22,15 +24,15 @@ final class SchemaText {
     }
 
     private void say(String place, String text) {
-        places.put(place, List.of(text));
+        places.computeIfAbsent(place, p -> new ArrayList<>()).add(text);
     }
 
     private void say(DomainType domain) {
         say(
                 "domain " + domain.name(),
                 domain.base()
-                        + said(" check ", domain.check().toString())
-                        + said(" default ", domain.defaultValue().toString())
+                        + said(" check ", text(domain.check()))
+                        + said(" default ", text(domain.defaultValue()))
                         + said(" comment ", domain.comment())
                         + options(domain.options()));
     }
@@ -47,12 +49,7 @@ final class SchemaText {
         table.uniques()
                 .forEach(unique ->
                         say(name + " unique " + unique.name(), unique.columns().toString()));
-        table.checks()
-                .forEach(check -> say(
-                        name + " check " + check.name(),
-                        said(
-                                "in " + check.expression().dialect() + " ",
-                                check.expression().toString())));
+        table.checks().forEach(check -> say(name + " check " + check.name(), text(check.expression())));
         table.indexes().forEach(index -> say(name + " index " + index.name(), text(index)));
     }
 
@@ -64,7 +61,7 @@ final class SchemaText {
                         .orElse("")
                 + (column.filling().isPresent()
                         ? " " + column.filling().kind().name().toLowerCase(Locale.ROOT) + " "
-                                + column.filling().expression()
+                                + text(column.filling().expression())
                         : "")
                 + said(" comment ", column.comment())
                 + options(column.options());
@@ -82,6 +79,13 @@ final class SchemaText {
                         .map(part -> part.name() + (part.descending() ? " descending" : ""))
                         .collect(joining(", "))
                 + options(index.options());
+    }
+
+    /** The expression, with the dialect where it is not the standard's. */
+    private static String text(Expression<?> expression) {
+        return expression.isPresent() && !expression.isStandard()
+                ? expression + " in " + expression.dialect()
+                : expression.toString();
     }
 
     private static String said(String label, String text) {

@@ -187,6 +187,25 @@ class DesignScriptTest {
                 .containsExactly("ALTER TABLE valve ALTER COLUMN valve_no RESTART WITH 30;");
     }
 
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "depth: whole (unique; default -5)|                 1",
+                "depth: decimal 4,1 (unique; default 2.5)|          1",
+                "calm: yes/no (unique; default yes)|                1",
+                "made: date (unique; default 2027-04-01)|           1",
+                "tag: uuid (unique; default a new uuid)|            2",
+                "note: text 9 (optional; unique)|                   2"
+            })
+    void a_default_that_is_always_the_same_stands_once_in_what_is_unique(String attribute, int inserted) {
+        DesignFixture valves =
+                filled(design("Each valve has no: whole (key), " + attribute + "."), "Valve", "no\n1\n2\n");
+
+        assertThat(lines(valves, Dialects.POSTGRESQL, "INSERT INTO valve")).hasSize(inserted);
+        assertThat(leftOut(valves, Dialects.POSTGRESQL)).hasSize(2 - inserted);
+    }
+
     @Test
     void a_domain_judges_the_values_of_all_its_columns() {
         DesignFixture rows = filled(

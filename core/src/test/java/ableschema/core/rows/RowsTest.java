@@ -6,13 +6,17 @@ import static org.assertj.core.api.Assertions.assertThat;
 import ableschema.core.DesignFixture;
 import ableschema.core.design.Condition;
 import ableschema.core.design.Id;
+import ableschema.core.design.IdKind;
 import ableschema.core.design.Row;
 import ableschema.core.edit.ChangeBody;
 import ableschema.core.edit.Edits;
 import ableschema.core.finding.Finding;
+import ableschema.core.store.DocumentFile;
 import ableschema.core.types.DataType;
 import ableschema.core.words.ConditionText;
+import java.nio.file.Path;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
 
@@ -89,6 +93,83 @@ class RowsTest {
                 .containsExactly(
                         "Apiary, row 2: name Mill bank stands in row 1 already, and no two rows may share it.");
         assertThat(judged(zero)).containsExactly("Hive, row 1: strength is 0, but it must be between 1 and 10.");
+    }
+
+    @Test
+    void a_reference_that_must_be_there_and_one_that_is_one_to_one_are_judged() {
+        DesignFixture hoods = filled(
+                design(
+                        "Each stand has code: text 4 (key), title: text 20.",
+                        "Each hood has no: whole (key).",
+                        "Each hood covers exactly one stand; each stand has at most one hood.",
+                        "Each hood is lent to at most one stand; each stand borrows any number of hoods."),
+                "Stand",
+                "code,title\nA,Old ash\nB,Mill bank\n");
+        DesignFixture bad = hoods.with(f -> {
+            var rows = new RowTable(new RowEntry(f.design(), f.entity("Hood").id(), f.ids()))
+                    .read("no,covers\n1,\n2,\n3,\n", false, List.of())
+                    .rows();
+            List<Row> stands = f.entity("Stand").body().rows();
+            var covers = f.design().relationships().get(0);
+            var end = covers.ref(covers.referencedSides().iterator().next());
+            return new ChangeBody(
+                    f.entity("Hood").id(),
+                    f.entity("Hood")
+                            .body()
+                            .withRows(List.of(
+                                    rows.get(0).with(end, Optional.of(Row.Reference.to(stands.get(1)))),
+                                    rows.get(1).with(end, Optional.of(Row.Reference.to(stands.get(1)))),
+                                    rows.get(2))),
+                    "fill");
+        });
+
+        assertThat(judged(bad))
+                .containsExactly(
+                        "Hood, row 3: Stand is empty, but every Hood must have one.",
+                        "Hood, row 2: Stand code B stands in row 1 already, and no two rows may share it.");
+        assertThat(RowJudge.judge(bad.design()))
+                .extracting(finding -> finding.place().row())
+                .containsExactly(
+                        Optional.of(bad.entity("Hood").body().rows().get(2).id()),
+                        Optional.of(bad.entity("Hood").body().rows().get(1).id()));
+    }
+
+    @Test
+    void a_column_that_is_part_of_two_references_has_one_value() throws Exception {
+        DesignFixture feature =
+                DesignFixture.of(DocumentFile.read(Path.of("src/test/resources/designs/every-feature.able.json")));
+        List<Row> clerks = feature.entity("Clerk").body().rows();
+        List<Row> desks = feature.entity("Desk").body().rows();
+        var toClerk = desks.get(0).references().entrySet().stream()
+                .filter(each -> each.getValue().equals(Row.Reference.to(clerks.get(0))))
+                .map(Map.Entry::getKey)
+                .findFirst()
+                .orElseThrow();
+        DesignFixture crossed = feature.with(f -> new ChangeBody(
+                f.entity("Desk").id(),
+                f.entity("Desk")
+                        .body()
+                        .withRows(List.of(
+                                desks.get(0).with(toClerk, Optional.of(Row.Reference.to(clerks.get(1)))),
+                                desks.get(1))),
+                "cross"));
+
+        assertThat(judged(feature)).noneMatch(text -> text.startsWith("Desk"));
+        assertThat(judged(crossed))
+                .filteredOn(text -> text.startsWith("Desk"))
+                .containsExactly("Desk, row 1: it refers to Clerk N, and there is no such Clerk.");
+    }
+
+    @Test
+    void a_row_is_called_by_its_name_and_key() {
+        DesignFixture two = filled(START, "Apiary", "code,name\nAV-01,Mill bank\nAV-02,\n,High copse\n,\n");
+        var values = new RowValues(two.design());
+
+        assertThat(two.entity("Apiary").body().rows())
+                .extracting(row -> values.name(two.entity("Apiary"), row))
+                .startsWith("Mill bank · AV-01", "AV-02", "High copse");
+        assertThat(values.name(two.entity("Apiary"), Row.empty(Id.derived(IdKind.ROW, "x"))))
+                .isEqualTo("row without values");
     }
 
     @Test

@@ -120,6 +120,140 @@ class SchemaTest {
                 .allSatisfy(other -> assertThat(plain.differences(other)).isNotEmpty());
     }
 
+    private static final DomainType LABEL = new DomainType(
+            TableName.of("label"),
+            new DataType.Text(4),
+            Expression.parse("{value} <> ''", name -> name),
+            Expression.text("'x'"),
+            "Sticks.",
+            Map.of("postgresql.collation", "C"));
+
+    private static final ForeignKey TO_JAR = new ForeignKey(
+            "lid_of_jar",
+            List.of("jar_no"),
+            TableName.of("jar"),
+            List.of("no"),
+            ReferenceAction.SET_NULL,
+            ReferenceAction.NO_ACTION,
+            false);
+
+    private static Table lid(
+            ForeignKey key, Table.UniqueConstraint unique, Table.CheckConstraint check, Table.TableIndex index) {
+        return new Table(
+                TableName.of("lid"),
+                "Closes a jar.",
+                List.of(NO, Column.of("jar_no", new DataType.Whole(0))),
+                Optional.of(new Table.PrimaryKey("lid_key", List.of("no"))),
+                List.of(key),
+                List.of(unique),
+                List.of(check),
+                List.of(index),
+                Map.of("mysql.engine", "InnoDB"));
+    }
+
+    private static Table.CheckConstraint check(String expression) {
+        return new Table.CheckConstraint("lid_check", Expression.parse(expression, name -> name));
+    }
+
+    private static Table.TableIndex index(boolean descending, boolean unique, Map<String, String> options) {
+        return new Table.TableIndex(
+                "lid_index", List.of(new Table.IndexedColumn("jar_no", descending)), unique, options);
+    }
+
+    @Test
+    void a_difference_is_found_at_the_part_that_differs_and_nowhere_else() {
+        var unique = new Table.UniqueConstraint("lid_unique", List.of("jar_no"));
+        var both = new Table.UniqueConstraint("lid_unique", List.of("jar_no", "no"));
+        Table lid = lid(TO_JAR, unique, check("{no} > 0"), index(false, false, Map.of()));
+        Schema plain = new Schema(List.of(LABEL), List.of(jar(NO), lid));
+        var onDelete = new ForeignKey(
+                TO_JAR.name(),
+                TO_JAR.columns(),
+                TO_JAR.target(),
+                TO_JAR.targetColumns(),
+                ReferenceAction.CASCADE,
+                TO_JAR.onUpdate(),
+                false);
+        var whole = new ForeignKey(
+                TO_JAR.name(),
+                TO_JAR.columns(),
+                TO_JAR.target(),
+                TO_JAR.targetColumns(),
+                TO_JAR.onDelete(),
+                TO_JAR.onUpdate(),
+                true);
+        Map<Table, String> others = Map.of(
+                lid(onDelete, unique, check("{no} > 0"), index(false, false, Map.of())),
+                "lid foreign key lid_of_jar",
+                lid(whole, unique, check("{no} > 0"), index(false, false, Map.of())),
+                "lid foreign key lid_of_jar",
+                lid(TO_JAR, both, check("{no} > 0"), index(false, false, Map.of())),
+                "lid unique lid_unique",
+                lid(TO_JAR, unique, check("{no} > 1"), index(false, false, Map.of())),
+                "lid check lid_check",
+                lid(TO_JAR, unique, check("{no} > 0"), index(true, false, Map.of())),
+                "lid index lid_index",
+                lid(TO_JAR, unique, check("{no} > 0"), index(false, true, Map.of())),
+                "lid index lid_index",
+                lid(TO_JAR, unique, check("{no} > 0"), index(false, false, Map.of("a.b", "c"))),
+                "lid index lid_index",
+                lid(
+                        TO_JAR,
+                        unique,
+                        new Table.CheckConstraint(
+                                "lid_check", check("{no} > 0").expression().in("oracle")),
+                        index(false, false, Map.of())),
+                "lid check lid_check");
+
+        others.forEach(
+                (other, place) -> assertThat(plain.differences(new Schema(List.of(LABEL), List.of(jar(NO), other))))
+                        .extracting(Difference::place)
+                        .containsExactly(place));
+        assertThat(plain.differences(new Schema(List.of(), plain.tables())))
+                .containsExactly(new Difference(
+                        "domain label",
+                        Optional.of("text 4 check {value} <> '' default 'x' comment Sticks."
+                                + " options {postgresql.collation=C}"),
+                        Optional.empty()));
+    }
+
+    @Test
+    void tables_whose_names_look_alike_are_compared_each_for_itself() {
+        Table dotted = Table.of(TableName.of("shop.lid"), List.of(NO));
+        Table apart = Table.of(new TableName("shop", "lid"), List.of(NAME));
+
+        assertThat(schema(dotted, apart).differences(schema(apart))).isNotEmpty();
+        assertThat(schema(dotted, apart).differences(schema(apart, dotted))).isEmpty();
+    }
+
+    @Test
+    void references_and_domains_are_found_by_their_full_name() {
+        Table there = Table.of(new TableName("shop", "jar"), List.of(NO));
+        Table lid = lid(
+                TO_JAR,
+                new Table.UniqueConstraint("u", List.of("jar_no")),
+                check("{no} > 0"),
+                index(false, false, Map.of()));
+        Schema schema = new Schema(List.of(LABEL), List.of(there, jar(NO), lid));
+        var labelled = new DataType.InDomain("label");
+
+        assertThat(schema.referencesTo(schema.tables().get(1))).containsExactly(TO_JAR);
+        assertThat(schema.referencesTo(there)).isEmpty();
+        assertThat(schema.table("jar")).contains(there);
+        assertThat(schema.table(TableName.of("jar"))).contains(schema.tables().get(1));
+        assertThat(schema.resolved(labelled)).isEqualTo(new DataType.Text(4));
+        assertThat(schema.resolved(new DataType.InDomain("other"))).isEqualTo(DataTypes.UNDECIDED);
+        assertThat(lid.foreignKeyOf(lid.columns().get(1))).contains(TO_JAR);
+        assertThat(lid.foreignKeyOf(lid.columns().get(0))).isEmpty();
+        assertThat(lid.isInKey(lid.columns().get(0))).isTrue();
+        assertThat(lid.isInKey(lid.columns().get(1))).isFalse();
+        assertThat(schema)
+                .isEqualTo(new Schema(List.of(LABEL), List.of(there, jar(NO), lid)))
+                .hasSameHashCodeAs(new Schema(List.of(LABEL), List.of(there, jar(NO), lid)))
+                .isNotEqualTo(new Schema(List.of(), List.of(there, jar(NO), lid)))
+                .hasToString("3 tables, 1 domains");
+    }
+
     @Test
     void a_name_is_given_to_one_table_only() {
         assertThatThrownBy(() -> schema(jar(NO), jar(NO, NAME)))
