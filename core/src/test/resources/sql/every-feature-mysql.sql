@@ -42,6 +42,7 @@ CREATE TABLE desk (
     REFERENCES clerk (branch_code, clerk_no)
 );
 
+-- Not in MySQL: types of any size. member.seen_at: it holds nothing before 1970-01-01 00:00:01 nor after 2038-01-19 03:14:07.
 -- Not in MySQL: moments that keep their time zone. member.seen_at: the moment is kept, and shown in the zone of whoever asks.
 CREATE TABLE member (
   member_no    integer     AUTO_INCREMENT NOT NULL,

@@ -6,8 +6,6 @@ import ableschema.core.types.DataTypes;
 import ableschema.core.types.TypedValue;
 import java.math.BigDecimal;
 import java.math.MathContext;
-import java.time.Instant;
-import java.time.OffsetDateTime;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -204,14 +202,7 @@ public final class Evaluation<R> {
         if (!one.fits() || !other.fits()) {
             throw new NotKnown();
         }
-        if (type == DataType.Simple.MOMENT_ANYWHERE) {
-            return moment(one.canonical()).compareTo(moment(other.canonical()));
-        }
-        return one.canonical().compareTo(other.canonical());
-    }
-
-    private static Instant moment(String canonical) {
-        return OffsetDateTime.parse(canonical.replace(' ', 'T')).toInstant();
+        return one.comparable(type).compareTo(other.comparable(type));
     }
 
     private static boolean isNumber(String text) {

@@ -1,5 +1,7 @@
 package ableschema.core.rows;
 
+import static java.util.stream.Collectors.joining;
+
 import ableschema.core.design.Attribute;
 import ableschema.core.design.Body;
 import ableschema.core.design.Check;
@@ -249,7 +251,7 @@ public final class RowJudge {
         Map<List<String>, Row> seen = new HashMap<>();
         for (Row row : body.rows()) {
             List<String> found =
-                    columns.stream().map(column -> canonical(row, column)).toList();
+                    columns.stream().map(column -> comparable(row, column)).toList();
             Row other = found.contains("") ? null : seen.putIfAbsent(found, row);
             if (other != null) {
                 find(
@@ -260,7 +262,9 @@ public final class RowJudge {
                                 "column",
                                 listed(columns),
                                 "value",
-                                String.join(" / ", found),
+                                columns.stream()
+                                        .map(column -> canonical(row, column))
+                                        .collect(joining(" / ")),
                                 "other",
                                 String.valueOf(body.rows().indexOf(other) + 1)));
             }
@@ -270,6 +274,13 @@ public final class RowJudge {
     private String canonical(Row row, ColumnRef column) {
         return values.value(row, column)
                 .map(text -> TypedValue.of(keys.type(column), text).canonical())
+                .orElse("");
+    }
+
+    private String comparable(Row row, ColumnRef column) {
+        DataType type = keys.type(column);
+        return values.value(row, column)
+                .map(text -> TypedValue.of(type, text).comparable(type))
                 .orElse("");
     }
 

@@ -65,7 +65,7 @@ final class RowWriter {
             rows.computeIfAbsent(row.table(), table -> new ArrayList<>()).add(row);
             row.fault().ifPresent(reason -> faults.put(row.id(), reason));
         }
-        order.tables().forEach(table -> new AlikeRows(dialect, schema, table).find(rows(table), faults));
+        order.tables().forEach(table -> new RefusedRows(dialect, schema, table).find(rows(table), faults));
         leaveOutChildrenOfFaulty();
         order.tables().forEach(this::writeRows);
         closings.stream()

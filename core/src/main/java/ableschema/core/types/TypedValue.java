@@ -6,6 +6,7 @@ import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.time.LocalTime;
 import java.time.OffsetDateTime;
+import java.time.ZoneOffset;
 import java.time.format.DateTimeFormatter;
 import java.util.HexFormat;
 import java.util.Locale;
@@ -32,6 +33,15 @@ public record TypedValue(String canonical, Optional<String> problem) {
         } catch (DateTimeException | IllegalArgumentException e) {
             return misfit(text, "'" + text + "' is not " + example(type));
         }
+    }
+
+    /** The form that is the same for values which mean the same: of moments with their zone, the moment at Greenwich. */
+    public String comparable(DataType type) {
+        return type == DataType.Simple.MOMENT_ANYWHERE && fits()
+                ? OffsetDateTime.parse(Reading.joined(canonical))
+                        .withOffsetSameInstant(ZoneOffset.UTC)
+                        .format(MOMENT)
+                : canonical;
     }
 
     public boolean fits() {

@@ -12,6 +12,7 @@ final class MariaDb extends MySqlFamily {
             .reserving(ReservedWords.MARIADB)
             .withSystemColumns("row_start", "row_end")
             .decimalScaleUpTo(38)
+            .comparing(Traits.TextComparison.NO_CASE_NO_ACCENTS_BY_LETTER)
             .with(Kind.UUID, TypeForm.of("uuid", 16));
 
     MariaDb() {

@@ -34,7 +34,9 @@ abstract class MySqlFamily extends Dialect {
             .with(Kind.DATE, TypeForm.of("date", 3))
             .with(Kind.TIME, TypeForm.of("time", 3))
             .with(Kind.MOMENT, TypeForm.of("datetime", 5))
-            .with(Kind.MOMENT_ANYWHERE, TypeForm.of("timestamp", 4))
+            .with(
+                    Kind.MOMENT_ANYWHERE,
+                    TypeForm.of("timestamp", 4).between("1970-01-01 00:00:01", "2038-01-19 03:14:07"))
             .with(Kind.BYTES, TypeForm.of("varbinary({n})").upTo(65_532))
             .with(Kind.LONG_BYTES, TypeForm.of("longblob"))
             .with(Kind.LIST, TypeForm.of("enum({values})", 2))

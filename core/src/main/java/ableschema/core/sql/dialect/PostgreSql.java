@@ -17,7 +17,9 @@ final class PostgreSql extends Dialect {
             .with(Kind.TEXT, TypeForm.of("varchar({n})").upTo(10_485_760))
             .with(Kind.LONG_TEXT, TypeForm.of("text"))
             // numeric without digits keeps any number of them
-            .with(Kind.DECIMAL, new TypeForm("decimal({p},{s})", TypeLimits.UNBOUNDED, 1000))
+            .with(
+                    Kind.DECIMAL,
+                    TypeForm.of("decimal({p},{s})", TypeLimits.UNBOUNDED).upTo(1000))
             .decimalScaleUpTo(1000)
             .with(Kind.DATE, TypeForm.of("date", 4))
             .with(Kind.TIME, TypeForm.of("time", 8))

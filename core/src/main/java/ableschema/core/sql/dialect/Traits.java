@@ -2,6 +2,7 @@ package ableschema.core.sql.dialect;
 
 import ableschema.core.sql.dialect.TypeForm.Kind;
 import java.nio.charset.StandardCharsets;
+import java.text.Normalizer;
 import java.util.Collections;
 import java.util.EnumMap;
 import java.util.EnumSet;
@@ -38,7 +39,41 @@ public final class Traits {
         /** Letter case makes no difference, nor do spaces at the end. */
         NO_CASE,
         /** Neither letter case nor accents make a difference, nor do spaces at the end. */
-        NO_CASE_NO_ACCENTS
+        NO_CASE_NO_ACCENTS,
+        /** As the one before, but each letter by itself, and all beyond U+FFFF are the same. */
+        NO_CASE_NO_ACCENTS_BY_LETTER;
+
+        /** The form that is the same for texts which are the same to a key. */
+        public String folded(String text) {
+            return switch (this) {
+                case EXACT -> text;
+                case NO_CASE -> upper(text);
+                case NO_CASE_NO_ACCENTS -> unaccented(upper(text));
+                case NO_CASE_NO_ACCENTS_BY_LETTER ->
+                    text.stripTrailing()
+                            .codePoints()
+                            .map(TextComparison::letter)
+                            .collect(StringBuilder::new, StringBuilder::appendCodePoint, StringBuilder::append)
+                            .toString();
+            };
+        }
+
+        private static String upper(String text) {
+            return text.stripTrailing().toLowerCase(Locale.ROOT).toUpperCase(Locale.ROOT);
+        }
+
+        private static String unaccented(String text) {
+            return Normalizer.normalize(text, Normalizer.Form.NFKD).replaceAll("\\p{M}+", "");
+        }
+
+        private static int letter(int character) {
+            if (Character.isSupplementaryCodePoint(character)) {
+                return '\uFFFD';
+            }
+            int base = Normalizer.normalize(Character.toString(character), Normalizer.Form.NFD)
+                    .codePointAt(0);
+            return base == '\u00df' ? 'S' : Character.toUpperCase(Character.toLowerCase(base));
+        }
     }
 
     /** ISO/IEC 9075. */

@@ -6,8 +6,10 @@ package ableschema.core.sql.dialect;
  * @param pattern the type as it is written; {@code {n}} is the length, {@code {p}} and {@code {s}} digits, {@code {values}} a list
  * @param bytes   how many bytes a value takes; 0 where that depends on the value
  * @param limit   the longest length, or the most digits, that may be given; 0 for none
+ * @param first   the first moment that it holds, at Greenwich; empty where that is no limit
+ * @param last    the last moment that it holds
  */
-public record TypeForm(String pattern, int bytes, long limit) {
+public record TypeForm(String pattern, int bytes, long limit, String first, String last) {
 
     /** The kinds of values that dialects have types for. */
     public enum Kind {
@@ -35,16 +37,26 @@ public record TypeForm(String pattern, int bytes, long limit) {
     }
 
     static TypeForm of(String pattern) {
-        return new TypeForm(pattern, 0, 0);
+        return new TypeForm(pattern, 0, 0, "", "");
     }
 
     static TypeForm of(String pattern, int bytes) {
-        return new TypeForm(pattern, bytes, 0);
+        return new TypeForm(pattern, bytes, 0, "", "");
     }
 
     /** The same type with the most that may be given. */
     TypeForm upTo(long limit) {
-        return new TypeForm(pattern, bytes, limit);
+        return new TypeForm(pattern, bytes, limit, first, last);
+    }
+
+    /** The same type with the first and the last moment that it holds. */
+    TypeForm between(String first, String last) {
+        return new TypeForm(pattern, bytes, limit, first, last);
+    }
+
+    /** Whether a moment that a type has limits for is within them. */
+    public boolean holds(String moment) {
+        return first.isEmpty() || first.compareTo(moment) <= 0 && moment.compareTo(last) <= 0;
     }
 
     /** The smallest whole number that this holds, for a type of whole numbers. */

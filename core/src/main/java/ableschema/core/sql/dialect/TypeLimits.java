@@ -18,7 +18,10 @@ final class TypeLimits extends DataType.OtherVisitor<Optional<String>> {
 
     @Override
     protected Optional<String> other(DataType type) {
-        return Optional.empty();
+        TypeForm form = dialect.form(type);
+        return form.first().isEmpty()
+                ? Optional.empty()
+                : Optional.of("it holds nothing before " + form.first() + " nor after " + form.last());
     }
 
     @Override

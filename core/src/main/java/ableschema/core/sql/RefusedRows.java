@@ -5,25 +5,24 @@ import ableschema.core.schema.Schema;
 import ableschema.core.schema.Table;
 import ableschema.core.sql.dialect.Dialect;
 import ableschema.core.sql.dialect.Traits.Empties;
-import ableschema.core.sql.dialect.Traits.TextComparison;
 import ableschema.core.types.DataType;
 import ableschema.core.types.TypedValue;
-import java.text.Normalizer;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 
-/** Finds rows that are alike in what must be unique, as the database compares once the values are of their types. */
-record AlikeRows(Dialect dialect, Schema schema, Table table) {
+/** Finds rows that the database would refuse for what it holds of their types, and for what is the same to it in a key. */
+record RefusedRows(Dialect dialect, Schema schema, Table table) {
 
-    /** Adds to the faults each row that is like an earlier one. */
+    /** Adds to the faults each row that has a value beyond its type, or is like an earlier one in what must be unique. */
     void find(List<RowData> rows, Map<String, String> faults) {
         if (rows.isEmpty()) {
             return;
         }
+        rows.forEach(row -> table.columns()
+                .forEach(column -> beyond(row, column).ifPresent(fault -> faults.putIfAbsent(row.id(), fault))));
         for (List<String> columns : unique()) {
             Map<List<String>, RowData> seen = new HashMap<>();
             for (RowData row : rows) {
@@ -39,6 +38,15 @@ record AlikeRows(Dialect dialect, Schema schema, Table table) {
                 }
             }
         }
+    }
+
+    private Optional<String> beyond(RowData row, Column column) {
+        DataType type = schema.resolved(column.type());
+        return row.value(column.name())
+                .filter(value ->
+                        !dialect.form(type).holds(TypedValue.of(type, value).comparable(type)))
+                .map(value -> "a row of " + table.name() + " has " + value + " in " + column.name() + ", and "
+                        + dialect.typeShortfall(type).orElse("it does not fit"));
     }
 
     private List<List<String>> unique() {
@@ -81,16 +89,8 @@ record AlikeRows(Dialect dialect, Schema schema, Table table) {
     }
 
     private String compared(DataType type, String text) {
-        TypedValue value = TypedValue.of(type, text);
+        String value = TypedValue.of(type, text).comparable(type);
         boolean isText = type instanceof DataType.Text || type instanceof DataType.OneOf;
-        TextComparison comparison = dialect.traits().comparison();
-        if (!isText || comparison == TextComparison.EXACT) {
-            return value.canonical();
-        }
-        String folded =
-                value.canonical().stripTrailing().toLowerCase(Locale.ROOT).toUpperCase(Locale.ROOT);
-        return comparison == TextComparison.NO_CASE
-                ? folded
-                : Normalizer.normalize(folded, Normalizer.Form.NFKD).replaceAll("\\p{M}+", "");
+        return isText ? dialect.traits().comparison().folded(value) : value;
     }
 }
