@@ -2,7 +2,10 @@ package ableschema.core.mapping;
 
 import ableschema.core.design.Design;
 import ableschema.core.design.Domain;
+import ableschema.core.design.Entity;
 import ableschema.core.design.Id;
+import ableschema.core.design.Pins;
+import ableschema.core.design.Relationship;
 import ableschema.core.schema.DomainType;
 import ableschema.core.schema.TableName;
 import ableschema.core.types.DataType;
@@ -15,23 +18,28 @@ import java.util.Map;
 /** The named types that a design's domains become. */
 final class Domains {
 
+    private final Map<String, Names> spaces = new HashMap<>();
+    private final List<Gap> gaps = new ArrayList<>();
     private final List<DomainType> types = new ArrayList<>();
     private final Map<TableName, Id> traces = new HashMap<>();
     private final Map<Id, TableName> names = new LinkedHashMap<>();
 
     Domains(Design design, NamingRules rules) {
-        var taken = new Names();
         if (!design.domains().isEmpty()) {
-            // some databases keep the names of types and tables together
-            design.entities().forEach(entity -> taken.reserve(rules.table(entity, design.plural())));
-            design.relationships()
-                    .forEach(pairing -> taken.reserve(rules.style().of(pairing.noun())));
+            reserve(design, rules);
         }
-        design.domains().forEach(domain -> taken.reserve(domain.pins().name()));
         for (Domain domain : design.domains()) {
-            String wanted = rules.style().of(domain.name());
-            var name = new TableName(
-                    domain.pins().namespace(), taken.pinnedOr(domain.pins().name(), wanted));
+            Pins pins = domain.pins();
+            String given = space(pins).pinnedOr(pins.name(), rules.style().of(domain.name()));
+            if (!pins.name().isEmpty() && !given.equals(pins.name())) {
+                gaps.add(new Gap(
+                        Gap.Kind.PINNED_NAME,
+                        domain.id(),
+                        domain.id(),
+                        "the name " + pins.name() + " is pinned for another domain too, so that this one is called "
+                                + given));
+            }
+            var name = new TableName(pins.namespace(), given);
             names.put(domain.id(), name);
             traces.put(name, domain.id());
             types.add(new DomainType(
@@ -40,8 +48,30 @@ final class Domains {
                     domain.check().map(value -> DomainType.VALUE),
                     domain.defaultValue().map(value -> DomainType.VALUE),
                     domain.comment(),
-                    domain.pins().options()));
+                    pins.options()));
         }
+    }
+
+    /** Keeps the names of tables free, as some databases hold types and tables in one space, and all pinned names. */
+    private void reserve(Design design, NamingRules rules) {
+        for (Entity entity : design.entities()) {
+            space(entity.pins()).reserve(rules.table(entity, design.plural()));
+            space(entity.pins()).reserve(entity.pins().name());
+        }
+        for (Relationship pairing : design.relationships()) {
+            space(pairing.pins()).reserve(rules.style().of(pairing.noun()));
+            space(pairing.pins()).reserve(pairing.pins().name());
+        }
+        design.domains()
+                .forEach(domain -> space(domain.pins()).reserve(domain.pins().name()));
+    }
+
+    private Names space(Pins pins) {
+        return spaces.computeIfAbsent(pins.namespace(), namespace -> new Names());
+    }
+
+    List<Gap> gaps() {
+        return gaps;
     }
 
     List<DomainType> types() {

@@ -28,6 +28,7 @@ public final class Mapping {
     private final boolean reasons;
     private final PhysicalDesign physical;
     private final Map<Id, Made> made;
+    private final Domains domains;
     private final Schema schema;
     private final Trace trace;
 
@@ -37,7 +38,7 @@ public final class Mapping {
         this.reasons = reasons;
         this.physical = physical;
         this.made = made;
-        var domains = new Domains(physical.design(), rules);
+        this.domains = new Domains(physical.design(), rules);
         this.schema = new Schema(
                 domains.types(), made.values().stream().map(Made::table).toList());
         Map<TableName, TableTrace> traces = new HashMap<>();
@@ -100,14 +101,15 @@ public final class Mapping {
     /** What the design says and the tables do not have. */
     public List<Gap> gaps() {
         var gaps = new ArrayList<>(physical.gaps());
+        gaps.addAll(domains.gaps());
         made.values().forEach(each -> gaps.addAll(each.gaps()));
         return gaps;
     }
 
-    /** The gaps as remarks on the tables that lack something. */
+    /** The gaps as remarks on the tables and domains that lack something. */
     public List<Remark> remarks() {
         return gaps().stream()
-                .flatMap(gap -> trace.tableOf(gap.owner()).stream().map(table -> new Remark(table.part(), gap.text())))
+                .flatMap(gap -> trace.partOf(gap.owner()).stream().map(part -> new Remark(part, gap.text())))
                 .toList();
     }
 

@@ -6,6 +6,7 @@ import ableschema.core.design.Id;
 import ableschema.core.design.IdKind;
 import ableschema.core.mapping.TableTrace.ColumnTrace;
 import ableschema.core.schema.Column;
+import ableschema.core.schema.DomainType;
 import ableschema.core.schema.ForeignKey;
 import ableschema.core.schema.Part;
 import ableschema.core.schema.Schema;
@@ -36,6 +37,14 @@ public final class Trace {
     /** The table of an entity or many-to-many relationship. */
     public Optional<Table> tableOf(Id owner) {
         return Optional.ofNullable(byOwner.get(owner)).flatMap(schema::table);
+    }
+
+    /** The table or domain that a thing of the design became. */
+    Optional<Part> partOf(Id owner) {
+        return tableOf(owner).map(Table::part).or(() -> schema.domains().stream()
+                .filter(domain -> owner.equals(domains.get(domain.name())))
+                .map(DomainType::part)
+                .findFirst());
     }
 
     /** What is known of a table; it must be one of the schema that this belongs to. */

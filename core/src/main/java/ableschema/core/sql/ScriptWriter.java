@@ -1,5 +1,7 @@
 package ableschema.core.sql;
 
+import static java.util.stream.Collectors.groupingBy;
+
 import ableschema.core.schema.Column;
 import ableschema.core.schema.DomainType;
 import ableschema.core.schema.ForeignKey;
@@ -30,7 +32,7 @@ public final class ScriptWriter {
 
     private final Dialect dialect;
     private final Schema schema;
-    private final List<Remark> remarks;
+    private final Map<Part, List<Remark>> remarks;
     private final TableOrder order;
     private final TableNames names;
     private final Map<TableName, TableWriter> writers = new HashMap<>();
@@ -40,7 +42,7 @@ public final class ScriptWriter {
     private ScriptWriter(Schema schema, List<Remark> remarks, Dialect dialect) {
         this.dialect = dialect;
         this.schema = schema;
-        this.remarks = remarks;
+        this.remarks = remarks.stream().collect(groupingBy(Remark::place));
         this.order = TableOrder.of(schema);
         this.names = new TableNames(dialect, schema);
     }
@@ -173,6 +175,7 @@ public final class ScriptWriter {
 
     private void writeDomains() {
         for (DomainType domain : schema.domains()) {
+            remarkOn(domain.part());
             if (dialect.can(Ability.DOMAINS)) {
                 statements.add(new SqlWriter(domain.part())
                         .line(dialect.domain(domain, names.of(domain.name())))
@@ -189,14 +192,10 @@ public final class ScriptWriter {
     private void writeTables() {
         boolean later = dialect.can(Ability.ADD_CONSTRAINTS);
         Predicate<ForeignKey> inside = later ? key -> !order.isLater(key) : key -> true;
-        Map<Part, List<Remark>> about = new HashMap<>();
-        remarks.forEach(remark -> about.computeIfAbsent(remark.place(), place -> new ArrayList<>())
-                .add(remark));
         for (Table table : order.tables()) {
             TableWriter writer = writer(table);
             writer.remark().ifPresent(statements::add);
-            about.getOrDefault(table.part(), List.of())
-                    .forEach(remark -> statements.add(SqlWriter.comment(said(remark), remark.place())));
+            remarkOn(table.part());
             boolean deferring = dialect.can(Ability.DEFERRED_CONSTRAINTS);
             List<ForeignKey> undeferred = deferring
                     ? List.of()
@@ -214,6 +213,10 @@ public final class ScriptWriter {
         order.tables().forEach(table -> statements.addAll(writer(table).indexes()));
         order.tables().forEach(table -> statements.addAll(writer(table).descriptions()));
         order.tables().forEach(table -> statements.addAll(writer(table).startOfNumbering()));
+    }
+
+    private void remarkOn(Part part) {
+        remarks.getOrDefault(part, List.of()).forEach(remark -> statements.add(SqlWriter.comment(said(remark), part)));
     }
 
     private static String said(Remark remark) {

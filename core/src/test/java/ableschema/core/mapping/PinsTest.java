@@ -2,12 +2,14 @@ package ableschema.core.mapping;
 
 import static ableschema.core.DesignFixture.design;
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import ableschema.core.DesignFixture;
 import ableschema.core.design.Attribute;
 import ableschema.core.design.Cardinality;
 import ableschema.core.design.Check;
 import ableschema.core.design.ColumnRef;
+import ableschema.core.design.Domain;
 import ableschema.core.design.End;
 import ableschema.core.design.Entity;
 import ableschema.core.design.ForeignColumn;
@@ -23,17 +25,22 @@ import ableschema.core.design.Side;
 import ableschema.core.edit.ChangeBody;
 import ableschema.core.edit.ChangeEntity;
 import ableschema.core.edit.Edits;
+import ableschema.core.edit.PutDomain;
 import ableschema.core.edit.PutRelationship;
 import ableschema.core.expression.Expression;
+import ableschema.core.rows.DesignScript;
 import ableschema.core.schema.Column;
 import ableschema.core.schema.ForeignKey;
+import ableschema.core.schema.Part;
 import ableschema.core.schema.Table;
 import ableschema.core.schema.TableName;
+import ableschema.core.sql.dialect.Dialects;
 import ableschema.core.types.ReferenceAction;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 
 /** What is held fast: names by role, places, namespaces, options, and all that a reference owns. */
@@ -132,6 +139,151 @@ class PinsTest {
         assertThat(columns.document().mapping().remarks())
                 .extracting(remark -> remark.place().table())
                 .containsExactly(TableName.of("crate"));
+    }
+
+    @Test
+    void columns_and_constraints_make_way_for_names_that_are_pinned_further_on() {
+        DesignFixture column = pin(CRATES, "Crate", "weight", pins -> pins.withName("label"));
+        DesignFixture foreign = refer(
+                CRATES,
+                r -> r.with(ReferenceColumn.to(CRATES.attribute("Depot", "code").ref())
+                        .withName("weight")));
+        DesignFixture key = pin(CRATES, "Crate", pins -> pins.withName(Role.KEY, "depot_phone_unique"));
+        DesignFixture reference = refer(CRATES, r -> r.withName(Role.ITSELF, "crate_key"));
+
+        assertThat(table(column, "crate").columns())
+                .extracting(Column::name)
+                .contains("label", "label_2")
+                .doesNotContain("weight");
+        assertThat(table(foreign, "crate").columns()).extracting(Column::name).contains("weight", "weight_2");
+        assertThat(table(key, "depot").uniques())
+                .extracting(Table.UniqueConstraint::name)
+                .containsExactly("depot_phone_unique_2");
+        assertThat(table(reference, "crate").primaryKey().orElseThrow().name()).isEqualTo("crate_key_2");
+        assertThat(Stream.of(column, foreign, key, reference).flatMap(each -> gaps(each).stream()))
+                .isEmpty();
+    }
+
+    private static Domain pinned(Domain domain, Pins pins) {
+        return new Domain(
+                domain.id(),
+                domain.name(),
+                domain.base(),
+                domain.check(),
+                domain.defaultValue(),
+                domain.comment(),
+                pins);
+    }
+
+    private static DesignFixture domains(Pins first, Pins second) {
+        DesignFixture made = design(
+                "The domain Zip holds text 5.",
+                "The domain Crate holds text 9.",
+                "Each crate has code: domain Crate (key), [zip]: domain Zip.");
+        List<Domain> all = made.design().domains();
+        return made.with(new PutDomain(pinned(all.get(0), first), "pin"))
+                .with(new PutDomain(pinned(all.get(1), second), "pin"));
+    }
+
+    private static List<String> domainNames(DesignFixture made) {
+        return made.document().mapping().schema().domains().stream()
+                .map(domain -> domain.name().toString())
+                .toList();
+    }
+
+    @Test
+    void domains_make_way_for_tables_and_for_pinned_names_and_say_so() {
+        assertThat(domainNames(domains(Pins.NONE, Pins.NONE))).containsExactly("zip", "crate_2");
+        assertThat(domainNames(domains(Pins.NONE, Pins.NONE.withName("zip")))).containsExactly("zip_2", "zip");
+        assertThat(domainNames(domains(Pins.NONE, Pins.NONE.withNamespace("shop"))))
+                .containsExactly("zip", "shop.crate");
+        DesignFixture twice = domains(Pins.NONE.withName("d"), Pins.NONE.withName("D"));
+
+        assertThat(domainNames(twice)).containsExactly("d", "D_2");
+        assertThat(gaps(twice))
+                .containsExactly("the name D is pinned for another domain too, so that this one is called D_2");
+        assertThat(DesignScript.definitions(twice.document().mapping(), Dialects.POSTGRESQL)
+                        .text())
+                .contains(
+                        "-- The name D is pinned for another domain too, so that this one is called D_2.\nCREATE DOMAIN");
+        assertThat(twice.document()
+                        .mapping()
+                        .trace()
+                        .things(List.of(twice.document()
+                                .mapping()
+                                .schema()
+                                .domains()
+                                .get(1)
+                                .part())))
+                .containsExactly(twice.design().domains().get(1).id());
+        assertThat(table(twice, "crate").columns())
+                .extracting(c -> c.type().toString())
+                .containsExactly("domain D_2", "domain d");
+    }
+
+    @Test
+    void a_domain_that_changes_makes_only_the_tables_anew_that_have_it() {
+        DesignFixture made = design(
+                "The domain Zip holds text 5.",
+                "Each depot has code: domain Zip (key).",
+                "Each crate has no: whole (key).",
+                "Each label has no: whole (key).",
+                "Each crate stands in exactly one depot; each depot holds any number of crates.");
+        DesignFixture changed = made.with("The domain Zip holds text 7.");
+        DesignFixture renamed = changed.with(
+                new PutDomain(pinned(changed.design().domains().get(0), Pins.NONE.withName("post_code")), "pin"));
+        Mapping first = made.document().mapping();
+        Mapping second = first.after(changed.design(), NamingRules.USUAL, false);
+        Mapping third = second.after(renamed.design(), NamingRules.USUAL, false);
+
+        assertThat(second.schema().domains().get(0).base()).hasToString("text 7");
+        assertThat(third.schema().table("label").orElseThrow())
+                .isSameAs(second.schema().table("label").orElseThrow())
+                .isSameAs(first.schema().table("label").orElseThrow());
+        assertThat(third.schema().table("depot").orElseThrow().columns().get(0).type())
+                .hasToString("domain post_code");
+        assertThat(third.schema()
+                        .table("crate")
+                        .orElseThrow()
+                        .column("depot_code")
+                        .orElseThrow()
+                        .type())
+                .as("what refers is held by what it refers to")
+                .hasToString("text 7");
+    }
+
+    @Test
+    void the_trace_leads_from_each_part_to_its_thing() {
+        Mapping mapping = CRATES.document().mapping();
+        Trace trace = mapping.trace();
+        Table crate = table(CRATES, "crate");
+        Column depot = crate.column("depot_code").orElseThrow();
+        Relationship stands = CRATES.design().relationships().get(0);
+
+        assertThat(trace.label(crate)).isEqualTo("Crate");
+        assertThat(trace.isJunction(crate)).isFalse();
+        assertThat(trace.origin(crate, depot)).isEqualTo(stands.id());
+        assertThat(trace.column(crate, trace.ref(crate, depot))).contains(depot);
+        assertThat(trace.column(table(CRATES, "depot"), trace.ref(crate, depot)))
+                .isEmpty();
+        assertThat(trace.ref(crate, depot).through()).contains(stands.ref(Side.SECOND));
+        assertThat(trace.end(crate, crate.foreignKeys().get(0))).isEqualTo(stands.ref(Side.SECOND));
+        assertThat(trace.things(List.of(
+                        crate.part(Part.Kind.INDEX, crate.indexes().get(0).name()))))
+                .contains(CRATES.entity("Crate").id());
+        assertThat(trace.leads(
+                        List.of(crate.part(Part.Kind.COLUMN, "label")),
+                        CRATES.attribute("Crate", "label").id()))
+                .isTrue();
+        assertThat(trace.leads(
+                        List.of(crate.part(Part.Kind.COLUMN, "label")),
+                        CRATES.entity("Crate").id()))
+                .isFalse();
+        assertThatThrownBy(() ->
+                        trace.end(table(CRATES, "depot"), crate.foreignKeys().get(0)))
+                .hasMessageContaining("no trace of the foreign key crate_stands_in_depot of depot");
+        assertThatThrownBy(() -> trace.column(table(CRATES, "depot"), depot))
+                .hasMessageContaining("no trace of the column depot_code of depot");
     }
 
     @Test
