@@ -2,6 +2,7 @@ package ableschema.core.schema;
 
 import ableschema.core.types.ReferenceAction;
 import java.util.List;
+import java.util.stream.IntStream;
 
 /**
  * Columns that must match a row of another table, or be empty.
@@ -22,5 +23,12 @@ public record ForeignKey(
     public ForeignKey {
         columns = List.copyOf(columns);
         targetColumns = List.copyOf(targetColumns);
+    }
+
+    /** The columns that it joins, pair by pair, as in {@code hive.apiary_code = apiary.code}; {@code table} is its own. */
+    public List<String> pairs(String table) {
+        return IntStream.range(0, columns.size())
+                .mapToObj(i -> table + "." + columns.get(i) + " = " + target.name() + "." + targetColumns.get(i))
+                .toList();
     }
 }

@@ -245,6 +245,7 @@ class SchemaTest {
         assertThat(schema.resolved(new DataType.InDomain("other"))).isEqualTo(DataTypes.UNDECIDED);
         assertThat(lid.foreignKeyOf(lid.columns().get(1))).contains(TO_JAR);
         assertThat(lid.foreignKeyOf(lid.columns().get(0))).isEmpty();
+        assertThat(TO_JAR.pairs("lid")).containsExactly("lid.jar_no = jar.no");
         assertThat(lid.isInKey(lid.columns().get(0))).isTrue();
         assertThat(lid.isInKey(lid.columns().get(1))).isFalse();
         assertThat(schema)
