@@ -42,6 +42,9 @@ record RefusedRows(Dialect dialect, Schema schema, Table table) {
 
     private Optional<String> beyond(RowData row, Column column) {
         DataType type = schema.resolved(column.type());
+        if (dialect.form(type).isUnlimited()) {
+            return Optional.empty();
+        }
         return row.value(column.name())
                 .filter(value ->
                         !dialect.form(type).holds(TypedValue.of(type, value).comparable(type)))

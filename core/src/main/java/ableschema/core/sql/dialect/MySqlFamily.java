@@ -6,17 +6,12 @@ import ableschema.core.schema.Table;
 import ableschema.core.sql.dialect.TypeForm.Kind;
 import ableschema.core.types.DataType;
 import ableschema.core.types.DataType.Simple;
-import java.time.LocalDateTime;
-import java.time.OffsetDateTime;
-import java.time.ZoneOffset;
-import java.time.format.DateTimeFormatter;
+import ableschema.core.types.TypedValue;
 import java.util.List;
 import java.util.Optional;
 
 /** What MySQL and MariaDB have in common, as both come from one line of databases. */
 abstract class MySqlFamily extends Dialect {
-
-    private static final DateTimeFormatter MOMENT = DateTimeFormatter.ofPattern("uuuu-MM-dd HH:mm:ss");
 
     /** The longest text that a key takes: 3,072 bytes of four-byte characters. */
     private static final int KEYED_TEXT = 768;
@@ -98,12 +93,9 @@ abstract class MySqlFamily extends Dialect {
     /** A moment is kept as that of Greenwich. */
     @Override
     protected String typed(DataType type, String canonical) {
-        if (type == Simple.MOMENT_ANYWHERE) {
-            OffsetDateTime moment = OffsetDateTime.parse(canonical.replace(' ', 'T'));
-            LocalDateTime there = moment.withOffsetSameInstant(ZoneOffset.UTC).toLocalDateTime();
-            return text(there.format(MOMENT));
-        }
-        return super.typed(type, canonical);
+        return type == Simple.MOMENT_ANYWHERE
+                ? text(TypedValue.of(type, canonical).comparable(type))
+                : super.typed(type, canonical);
     }
 
     @Override

@@ -54,9 +54,14 @@ public record TypeForm(String pattern, int bytes, long limit, String first, Stri
         return new TypeForm(pattern, bytes, limit, first, last);
     }
 
-    /** Whether a moment that a type has limits for is within them. */
+    /** Whether there is no first and last moment. */
+    public boolean isUnlimited() {
+        return first.isEmpty();
+    }
+
+    /** Whether a moment is within the first and the last. */
     public boolean holds(String moment) {
-        return first.isEmpty() || first.compareTo(moment) <= 0 && moment.compareTo(last) <= 0;
+        return isUnlimited() || first.compareTo(moment) <= 0 && moment.compareTo(last) <= 0;
     }
 
     /** The smallest whole number that this holds, for a type of whole numbers. */

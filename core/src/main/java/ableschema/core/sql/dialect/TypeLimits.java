@@ -19,7 +19,7 @@ final class TypeLimits extends DataType.OtherVisitor<Optional<String>> {
     @Override
     protected Optional<String> other(DataType type) {
         TypeForm form = dialect.form(type);
-        return form.first().isEmpty()
+        return form.isUnlimited()
                 ? Optional.empty()
                 : Optional.of("it holds nothing before " + form.first() + " nor after " + form.last());
     }
