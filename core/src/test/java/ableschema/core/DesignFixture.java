@@ -6,8 +6,12 @@ import ableschema.core.design.Entity;
 import ableschema.core.design.IdSource;
 import ableschema.core.document.Document;
 import ableschema.core.document.Edit;
+import ableschema.core.mapping.Gap;
+import ableschema.core.schema.Schema;
+import ableschema.core.schema.Table;
 import ableschema.core.words.RuleLine;
 import ableschema.core.words.Understanding;
+import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
 
@@ -83,5 +87,19 @@ public final class DesignFixture {
 
     public Attribute attribute(String entity, String name) {
         return entity(entity).body().attribute(name).orElseThrow(() -> new AssertionError("no attribute " + name));
+    }
+
+    /** The tables that the design gives. */
+    public Schema schema() {
+        return document.mapping().schema();
+    }
+
+    public Table table(String name) {
+        return schema().table(name).orElseThrow(() -> new AssertionError("no table " + name));
+    }
+
+    /** What the design says and its tables do not have. */
+    public List<String> gaps() {
+        return document.mapping().gaps().stream().map(Gap::text).toList();
     }
 }

@@ -16,7 +16,9 @@ import ableschema.core.design.Side;
 import ableschema.core.design.SubtypeLayout;
 import ableschema.core.design.Unique;
 import ableschema.core.document.Edit;
+import java.util.ArrayDeque;
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
 
 /** Makes edits about entities that are kinds of others: the special one shares the key of the general one. */
@@ -33,6 +35,21 @@ public final class SubtypeEdits {
     public SubtypeEdits(Design design, IdSource ids) {
         this.design = design;
         this.ids = ids;
+    }
+
+    /** Whether an entity is a kind of another already, perhaps as a kind of a kind of it. */
+    public boolean isKindOf(Id special, Id general) {
+        var seen = new HashSet<Id>();
+        var open = new ArrayDeque<Id>(List.of(special));
+        while (!open.isEmpty()) {
+            Id at = open.remove();
+            design.relationshipsOf(at)
+                    .filter(each -> each.isSubtype() && each.second().entity().equals(at))
+                    .map(each -> each.first().entity())
+                    .filter(seen::add)
+                    .forEach(open::add);
+        }
+        return seen.contains(general);
     }
 
     /** Says that one entity is a kind of another; a key of its own stays as an alternate key. */

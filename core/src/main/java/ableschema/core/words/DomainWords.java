@@ -21,25 +21,25 @@ import java.util.Optional;
  * Says domains, and reads them, as if each were one attribute: {@code The domain net weight holds decimal 6,2 (greater than 0;
  * default 1).} An attribute of it says {@code weight: domain net weight}.
  */
-final class DomainWords {
+public final class DomainWords {
 
     private static final String KEYWORD = "domain ";
 
     private final Design design;
 
-    DomainWords(Design design) {
+    public DomainWords(Design design) {
         this.design = design;
     }
 
     /** The type of an attribute in words; a domain by its name. */
-    String type(DataType type) {
+    public String type(DataType type) {
         return design.domain(type)
                 .map(domain -> KEYWORD + Nouns.listed(domain.name()))
                 .orElseGet(type::toString);
     }
 
     /** Reads a type; an {@link IllegalArgumentException} says what was expected. */
-    DataType read(String text) {
+    public DataType read(String text) {
         String given = text.strip();
         if (!given.regionMatches(true, 0, KEYWORD, 0, KEYWORD.length())) {
             return DataTypes.parse(given);

@@ -126,6 +126,12 @@ final class FactSentence {
         if (special.id().equals(general.id())) {
             throw parts.at("general", "nothing is a kind of itself");
         }
+        if (new SubtypeEdits(design, ids).isKindOf(general.id(), special.id())) {
+            throw parts.at(
+                    "general",
+                    "each " + nouns.one(general) + " is a kind of " + nouns.one(special)
+                            + " already, and not both ways");
+        }
         SubtypeLayout layout = parts.part("one").isEmpty() ? SubtypeLayout.OWN_TABLE : SubtypeLayout.ONE_TABLE;
         Design with = design;
         for (Edit edit : edits) {

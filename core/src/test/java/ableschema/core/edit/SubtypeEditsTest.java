@@ -2,6 +2,7 @@ package ableschema.core.edit;
 
 import static ableschema.core.DesignFixture.design;
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import ableschema.core.DesignFixture;
 import ableschema.core.design.Relationship;
@@ -29,13 +30,9 @@ class SubtypeEditsTest {
                         .makeKindOf(made.entity("Swarm"), made.entity("Colony"), layout));
     }
 
-    private static Table table(DesignFixture made, String name) {
-        return made.document().mapping().schema().table(name).orElseThrow(() -> new AssertionError("no table " + name));
-    }
-
     @Test
     void a_table_for_each_kind_shares_the_key_and_keeps_its_own_as_an_alternate() {
-        Table nuc = table(kinds(SubtypeLayout.OWN_TABLE), "nuc");
+        Table nuc = kinds(SubtypeLayout.OWN_TABLE).table("nuc");
 
         assertThat(nuc.primaryKey().orElseThrow().columns()).containsExactly("colony_code");
         assertThat(nuc.uniques()).extracting(unique -> unique.columns()).containsExactly(List.of("label"));
@@ -45,7 +42,7 @@ class SubtypeEditsTest {
     @Test
     void in_one_table_what_only_a_kind_has_may_be_empty_and_its_references_move_along() {
         DesignFixture made = kinds(SubtypeLayout.ONE_TABLE);
-        Table colony = table(made, "colony");
+        Table colony = made.table("colony");
 
         assertThat(made.document().mapping().schema().tables())
                 .extracting(Table::name)
@@ -84,6 +81,23 @@ class SubtypeEditsTest {
         assertThat(kind.isSubtype()).isTrue();
         assertThat(kind.second().verb()).isEqualTo(SubtypeEdits.IS);
         assertThat(after.design().relationships()).hasSameSizeAs(made.design().relationships());
-        assertThat(table(after, "swarm").primaryKey().orElseThrow().columns()).containsExactly("colony_code");
+        assertThat(after.table("swarm").primaryKey().orElseThrow().columns()).containsExactly("colony_code");
+    }
+
+    @Test
+    void a_kind_of_a_kind_is_a_kind_and_nothing_becomes_one_of_its_own_kinds() {
+        DesignFixture made = kinds(SubtypeLayout.OWN_TABLE).with("Each cast is a kind of swarm.");
+        var edits = new SubtypeEdits(made.design(), made.ids());
+
+        assertThat(edits.isKindOf(
+                        made.entity("Cast").id(), made.entity("Colony").id()))
+                .isTrue();
+        assertThat(edits.isKindOf(
+                        made.entity("Colony").id(), made.entity("Cast").id()))
+                .isFalse();
+        assertThat(edits.isKindOf(made.entity("Box").id(), made.entity("Colony").id()))
+                .isFalse();
+        assertThatThrownBy(() -> made.with("Each colony is a kind of cast."))
+                .hasMessageContaining("each cast is a kind of colony already");
     }
 }

@@ -30,17 +30,9 @@ class KindsTest {
             "Each trip has no: whole (key).",
             "Each trip is made by exactly one camper; each camper makes any number of trips.");
 
-    private static Table table(DesignFixture made, String name) {
-        return made.document().mapping().schema().table(name).orElseThrow(() -> new AssertionError("no table " + name));
-    }
-
-    private static List<String> gaps(DesignFixture made) {
-        return made.document().mapping().gaps().stream().map(Gap::text).toList();
-    }
-
     @Test
     void nested_kinds_lie_in_one_table_with_one_column_that_says_which() {
-        Table vehicle = table(VEHICLES, "vehicle");
+        Table vehicle = VEHICLES.table("vehicle");
 
         assertThat(VEHICLES.document().mapping().schema().tables())
                 .extracting(Table::name)
@@ -63,7 +55,7 @@ class KindsTest {
 
     @Test
     void what_a_kind_must_have_is_checked_for_it_and_for_the_kinds_of_it() {
-        assertThat(table(VEHICLES, "vehicle").checks())
+        assertThat(VEHICLES.table("vehicle").checks())
                 .extracting(each -> each.expression().toString())
                 .containsExactlyInAnyOrder(
                         "{load_kg} > 0",
@@ -78,17 +70,17 @@ class KindsTest {
 
     @Test
     void a_rule_of_two_stays_one_of_two_and_references_lead_to_the_general_key() {
-        assertThat(table(VEHICLES, "vehicle").uniques())
+        assertThat(VEHICLES.table("vehicle").uniques())
                 .extracting(Table.UniqueConstraint::columns)
                 .containsExactly(List.of("chassis", "maker"));
-        ForeignKey made = table(VEHICLES, "trip").foreignKeys().get(0);
+        ForeignKey made = VEHICLES.table("trip").foreignKeys().get(0);
         assertThat(made.columns()).containsExactly("vehicle_plate");
         assertThat(made.targetColumns()).containsExactly("plate");
     }
 
     @Test
     void what_the_tables_cannot_hold_is_told() {
-        assertThat(gaps(VEHICLES))
+        assertThat(VEHICLES.gaps())
                 .containsExactlyInAnyOrder(
                         "the default of kind of Van fills it in rows of other kinds too, where nothing is given",
                         "Trip refers to Vehicle: that the row is of kind Camper is left to the application");
@@ -107,11 +99,11 @@ class KindsTest {
         assertThat(two.document().mapping().schema().tables())
                 .extracting(Table::name)
                 .containsExactly("boat", "truck");
-        assertThat(table(two, "truck").foreignKeys())
+        assertThat(two.table("truck").foreignKeys())
                 .extracting(key -> key.target().name())
                 .containsExactly("boat");
-        assertThat(gaps(two)).anyMatch(text -> text.startsWith("Amphibian is a kind of two"));
-        assertThat(table(two, "truck").checks())
+        assertThat(two.gaps()).anyMatch(text -> text.startsWith("Amphibian is a kind of two"));
+        assertThat(two.table("truck").checks())
                 .extracting(each -> each.expression().toString())
                 .contains("{kind} <> 'Amphibian' or {boat_no} is not null");
     }
@@ -125,9 +117,9 @@ class KindsTest {
                 "Each stall is identified by its site and no.");
         DesignFixture aside = made.with(f -> new Edits(f.design(), f.ids()).setParked(f.entity("Site"), true));
 
-        assertThat(table(made, "stall").primaryKey().orElseThrow().columns()).containsExactly("site_code", "no");
-        assertThat(table(aside, "stall").primaryKey()).isEmpty();
-        assertThat(gaps(aside))
+        assertThat(made.table("stall").primaryKey().orElseThrow().columns()).containsExactly("site_code", "no");
+        assertThat(aside.table("stall").primaryKey()).isEmpty();
+        assertThat(aside.gaps())
                 .containsExactly(
                         "a part of the key of Stall refers to Site, which is set aside, so that there is no primary key");
     }
@@ -181,7 +173,7 @@ class KindsTest {
         Mapping after = before.after(circle.with("Each c has w: date.").design(), NamingRules.USUAL, false);
 
         assertThat(survivors(before, after)).containsExactly("a", "b");
-        assertThat(table(circle, "b").primaryKey().orElseThrow().columns()).hasSize(3);
+        assertThat(circle.table("b").primaryKey().orElseThrow().columns()).hasSize(3);
         assertThat(before.undecided()).contains("A: B refers to an entity that has no key yet");
     }
 

@@ -24,10 +24,6 @@ class MappingTest {
             "Each hive has stand no: whole 500 (key), colour: text 20 (optional).",
             "Each hive stands in exactly one apiary; each apiary shelters any number of hives.");
 
-    private static Table table(DesignFixture fixture, String name) {
-        return fixture.document().mapping().schema().table(name).orElseThrow();
-    }
-
     private static List<String> columns(Table table) {
         return table.columns().stream()
                 .map(c -> c.name() + " " + c.type() + (c.nullable() ? " null" : ""))
@@ -36,7 +32,7 @@ class MappingTest {
 
     @Test
     void the_many_side_refers_to_the_one_side_with_the_type_of_its_key() {
-        Table hive = table(APIARIES, "hive");
+        Table hive = APIARIES.table("hive");
 
         assertThat(columns(hive)).containsExactly("stand_no whole 500", "colour text 20 null", "apiary_code text 6");
         assertThat(hive.foreignKeys().get(0).target()).isEqualTo(TableName.of("apiary"));
@@ -51,15 +47,15 @@ class MappingTest {
                 .with(Side.SECOND, before.second().withCardinality(Cardinality.ANY_NUMBER));
         DesignFixture changed = APIARIES.with(new PutRelationship(turned, "turn"));
 
-        assertThat(table(changed, "hive").foreignKeys()).isEmpty();
-        assertThat(columns(table(changed, "apiary"))).contains("hive_stand_no whole 500 null");
+        assertThat(changed.table("hive").foreignKeys()).isEmpty();
+        assertThat(columns(changed.table("apiary"))).contains("hive_stand_no whole 500 null");
     }
 
     @Test
     void a_weak_entity_takes_its_parents_key_into_its_own() {
         DesignFixture weak = APIARIES.with(f -> new Edits(f.design(), f.ids())
                 .setIdentifying(f.design().relationships().get(0), true));
-        Table hive = table(weak, "hive");
+        Table hive = weak.table("hive");
 
         assertThat(hive.primaryKey().orElseThrow().columns()).containsExactly("apiary_code", "stand_no");
         assertThat(hive.indexes())
@@ -67,7 +63,7 @@ class MappingTest {
                 .isEmpty();
         DesignFixture deeper =
                 weak.with("Each hive yields any number of harvests; each harvest is taken from exactly one hive.");
-        assertThat(columns(table(deeper, "harvest")))
+        assertThat(columns(deeper.table("harvest")))
                 .containsExactly("hive_apiary_code text 6", "hive_stand_no whole 500");
     }
 
@@ -80,8 +76,8 @@ class MappingTest {
         DesignFixture named = made.with(
                 new PutRelationship(mentors.with(Side.FIRST, mentors.first().withRole("mentor")), "name the role"));
 
-        assertThat(columns(table(named, "keeper"))).containsExactly("keeper_no whole", "mentor_no whole null");
-        assertThat(columns(table(made, "keeper")))
+        assertThat(columns(named.table("keeper"))).containsExactly("keeper_no whole", "mentor_no whole null");
+        assertThat(columns(made.table("keeper")))
                 .containsExactly("keeper_no whole", "mentored_by_keeper_no whole null");
     }
 
@@ -90,7 +86,7 @@ class MappingTest {
         DesignFixture made = APIARIES.with(
                 "Each plant has name: text 40 (key).",
                 "Each apiary offers any number of plants; each plant grows at any number of apiaries.");
-        Table junction = table(made, "apiary_plant");
+        Table junction = made.table("apiary_plant");
 
         assertThat(junction.primaryKey().orElseThrow().columns()).containsExactly("apiary_code", "plant_name");
         assertThat(junction.foreignKeys())
@@ -107,7 +103,7 @@ class MappingTest {
                 "Each queen has ring: text 8 (key).",
                 "Each hive has code: text 6 (key).",
                 "Each queen heads at most one hive; each hive is headed by exactly one queen.");
-        Table hive = table(made, "hive");
+        Table hive = made.table("hive");
 
         assertThat(columns(hive)).containsExactly("code text 6", "queen_ring text 8");
         assertThat(hive.uniques()).extracting(Table.UniqueConstraint::columns).containsExactly(List.of("queen_ring"));
@@ -120,7 +116,7 @@ class MappingTest {
                 "Each hive has stand no: whole (key).",
                 "Each hive stands in exactly one apiary; each apiary shelters any number of hives.");
 
-        assertThat(columns(table(open, "hive"))).containsExactly("stand_no whole", "apiary undecided");
+        assertThat(columns(open.table("hive"))).containsExactly("stand_no whole", "apiary undecided");
         assertThat(open.document().mapping().undecided())
                 .containsExactlyInAnyOrder(
                         "Apiary: name has no type yet", "Hive: Apiary refers to an entity that has no key yet");
@@ -146,7 +142,7 @@ class MappingTest {
         DesignFixture made = design("Each hive has code: text 6 (key), \"code!\": text 7, \"" + longName
                 + "1\": date, \"" + longName + "2\": date.");
         List<String> names =
-                table(made, "hive").columns().stream().map(Column::name).toList();
+                made.table("hive").columns().stream().map(Column::name).toList();
 
         assertThat(names).doesNotHaveDuplicates().allMatch(name -> name.length() <= 63);
         assertThat(names).contains("code", "code_2");
@@ -160,10 +156,10 @@ class MappingTest {
                                 f.entity("Apiary").id(),
                                 List.<KeyPart>of(f.attribute("Apiary", "no").ref())));
 
-        assertThat(columns(table(renumbered, "hive")))
+        assertThat(columns(renumbered.table("hive")))
                 .contains("apiary_no whole")
                 .doesNotContain("apiary_code text 6");
-        assertThat(table(renumbered, "hive").columns())
+        assertThat(renumbered.table("hive").columns())
                 .noneMatch(c -> c.identity().isPresent());
     }
 
@@ -172,7 +168,7 @@ class MappingTest {
         var hive = APIARIES.entity("Hive");
         DesignFixture pinned = APIARIES.with(
                 new ChangeEntity(hive.withPins(hive.pins().withName("tblHive").withNamespace("bees")), "pin"));
-        Table table = table(pinned, "tblHive");
+        Table table = pinned.table("tblHive");
 
         assertThat(table.namespace()).isEqualTo("bees");
         Trace trace = pinned.document().mapping().trace();
