@@ -3,10 +3,15 @@ package ableschema.core;
 import ableschema.core.design.Attribute;
 import ableschema.core.design.Design;
 import ableschema.core.design.Entity;
+import ableschema.core.design.Id;
 import ableschema.core.design.IdSource;
+import ableschema.core.design.Row;
 import ableschema.core.document.Document;
 import ableschema.core.document.Edit;
+import ableschema.core.edit.ChangeBody;
 import ableschema.core.mapping.Gap;
+import ableschema.core.rows.RowEntry;
+import ableschema.core.rows.RowTable;
 import ableschema.core.schema.Schema;
 import ableschema.core.schema.Table;
 import ableschema.core.words.RuleLine;
@@ -67,6 +72,15 @@ public final class DesignFixture {
             return understood.edit();
         }
         throw new AssertionError("not understood: " + text + ": " + understanding);
+    }
+
+    /** Fills in sample rows, as they are pasted: a line of names, then the rows. */
+    public DesignFixture filled(String entity, String csv) {
+        Id owner = entity(entity).id();
+        List<Row> rows = new RowTable(new RowEntry(design(), owner, IDS))
+                .read(csv, false, List.of())
+                .rows();
+        return with(new ChangeBody(owner, entity(entity).body().withRows(rows), "fill"));
     }
 
     public Document document() {

@@ -7,6 +7,7 @@ import ableschema.core.design.Check;
 import ableschema.core.design.ColumnRef;
 import ableschema.core.design.Condition;
 import ableschema.core.design.Design;
+import ableschema.core.design.Domain;
 import ableschema.core.design.End;
 import ableschema.core.design.EndRef;
 import ableschema.core.design.Entity;
@@ -26,6 +27,7 @@ import ableschema.core.design.Unique;
 import ableschema.core.document.Document;
 import ableschema.core.edit.SubtypeEdits;
 import ableschema.core.expression.Expression;
+import ableschema.core.expression.Filling;
 import ableschema.core.types.DataType;
 import ableschema.core.types.DataTypes;
 import ableschema.core.types.ReferenceAction;
@@ -61,17 +63,24 @@ final class RandomDesign {
     private final Random random;
     private final List<Entity> entities = new ArrayList<>();
     private final List<Relationship> relationships = new ArrayList<>();
+    private final List<Domain> domains;
 
     private RandomDesign(long seed) {
         this.ids = IdSource.seeded(seed);
         this.random = new Random(seed);
+        this.domains = List.of(
+                Domain.named(ids.next(IdKind.DOMAIN), "amount", DataTypes.parse("whole 300"))
+                        .withCheck(Expression.parse("{value} >= 0", Domain.Value::parse))
+                        .withDefault(Expression.text("7")),
+                Domain.named(ids.next(IdKind.DOMAIN), "wording", DataTypes.parse("text 40")));
     }
 
     static Document of(long seed) {
         var made = new RandomDesign(seed);
         made.makeEntities();
         made.makeRelationships();
-        Design design = made.weakened(Design.of(made.entities, made.relationships));
+        Design design =
+                made.weakened(Design.of(made.entities, made.relationships).withDomains(made.domains));
         return Document.EMPTY.with(made.filled(design));
     }
 
@@ -84,14 +93,15 @@ final class RandomDesign {
             for (int j = random.nextInt(6); j >= 0; j--) {
                 attributes.add(field("field " + j));
             }
+            attributes.addAll(computed(attributes));
             Body body = Body.EMPTY
                     .withAttributes(attributes)
                     .withKey(List.of(attributes.get(0).ref()));
-            boolean unique =
-                    random.nextInt(3) == 0 && attributes.get(1).type() instanceof DataType.Text text && text.max() > 0;
-            if (unique) {
-                body = body.withUniques(List.of(new Unique(
-                        ids.next(IdKind.UNIQUE), List.of(attributes.get(1).ref()), Pins.NONE)));
+            Attribute second = attributes.get(1);
+            boolean telling = second.type() instanceof DataType.Text text && text.max() > 0;
+            // a value that fills every row cannot tell them apart
+            if (telling && !second.filling().isPresent() && random.nextInt(2) == 0) {
+                body = body.withUniques(List.of(new Unique(ids.next(IdKind.UNIQUE), List.of(second.ref()), Pins.NONE)));
             }
             Entity entity = Entity.named(ids.next(IdKind.ENTITY), "Thing " + i).withBody(ruled(body, attributes));
             entities.add(random.nextInt(5) > 0 ? entity : entity.withPins(pinned(i)));
@@ -99,10 +109,15 @@ final class RandomDesign {
     }
 
     private Attribute field(String name) {
-        Attribute field = Attribute.named(ids.next(IdKind.ATTRIBUTE), name)
-                .withType(DataTypes.parse(TYPES.get(random.nextInt(TYPES.size()))))
-                .withOptional(random.nextBoolean());
-        boolean plain = field.type() != DataType.Simple.JSON && !(field.type() instanceof DataType.Bytes);
+        DataType type = random.nextInt(6) > 0
+                ? DataTypes.parse(TYPES.get(random.nextInt(TYPES.size())))
+                : new DataType.InDomain(
+                        domains.get(random.nextInt(domains.size())).id().toString());
+        Attribute field =
+                Attribute.named(ids.next(IdKind.ATTRIBUTE), name).withType(type).withOptional(random.nextBoolean());
+        boolean plain = type != DataType.Simple.JSON
+                && !(type instanceof DataType.Bytes)
+                && !(type instanceof DataType.InDomain);
         if (plain && random.nextInt(4) == 0) {
             String value = Expression.literal(field.type(), value(field.type(), 1));
             field = field.withDefault(Expression.text(value));
@@ -110,6 +125,28 @@ final class RandomDesign {
         return random.nextInt(8) > 0
                 ? field
                 : field.withPins(Pins.NONE.withName("Own " + name).withPlace(1 + random.nextInt(4)));
+    }
+
+    /** One that is computed from a number beside it, where there is such a number. */
+    private List<Attribute> computed(List<Attribute> beside) {
+        return beside.stream()
+                .skip(1) // servers compute nothing from a column that numbers itself
+                .filter(each -> base(each.type()) instanceof DataType.Whole)
+                .limit(1)
+                .map(each -> Attribute.named(ids.next(IdKind.ATTRIBUTE), "one more")
+                        .withType(new DataType.Whole(0))
+                        .withOptional(true)
+                        .withFilling(Filling.computed(
+                                Expression.of(new Expression.Column<>(each.ref()), new Expression.Text<>(" + 1")))))
+                .toList();
+    }
+
+    private DataType base(DataType type) {
+        return domains.stream()
+                .filter(each -> type.equals(new DataType.InDomain(each.id().toString())))
+                .map(Domain::base)
+                .findFirst()
+                .orElse(type);
     }
 
     private static Pins pinned(int i) {
@@ -172,12 +209,25 @@ final class RandomDesign {
                     ReferenceAction.SET_NULL);
             ReferenceAction onDelete = all.get(random.nextInt(optional ? 4 : 3));
             boolean named = random.nextInt(5) == 0;
-            Reference reference = Reference.USUAL.withActions(onDelete, ReferenceAction.NO_ACTION);
+            Reference reference = Reference.USUAL
+                    .withActions(onDelete, ReferenceAction.NO_ACTION)
+                    .withTargetKey(alternateKey(acting.end(side).entity()));
             acting = acting.with(
                     side,
                     acting.end(side).with(named ? reference.withName(Pins.Role.ITSELF, "FK " + i + side) : reference));
         }
         return acting;
+    }
+
+    /** Now and then a unique rule of the entity, to be referred to in place of its key. */
+    private Optional<Id> alternateKey(Id entity) {
+        return random.nextBoolean()
+                ? Optional.empty()
+                : entities.stream()
+                        .filter(each -> each.id().equals(entity))
+                        .flatMap(each -> each.body().uniques().stream())
+                        .map(Unique::id)
+                        .findFirst();
     }
 
     /** Sometimes makes the last entity a kind of the first, in a table of its own or in that of the first. */
@@ -280,8 +330,10 @@ final class RandomDesign {
             Row row = Row.empty(ids.next(IdKind.ROW));
             for (Attribute attribute : body.attributes()) {
                 boolean inKey = body.key().contains((KeyPart) new ColumnRef.Own(attribute.id()));
-                if (inKey || !attribute.optional() || random.nextBoolean()) {
-                    row = row.with(attribute.id(), value(attribute.type(), i));
+                boolean told = inKey || body.isUnique(attribute); // others may refer to the row by it
+                boolean given = told || !attribute.optional() || random.nextBoolean();
+                if (given && !attribute.filling().isComputed()) {
+                    row = row.with(attribute.id(), value(base(attribute.type()), i));
                 }
             }
             rows.add(row);

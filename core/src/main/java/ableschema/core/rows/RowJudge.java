@@ -142,6 +142,22 @@ public final class RowJudge {
             find(Rule.PARENT_MISSING, row, List.of(part), Map.of("parent", parent, "value", raw));
         } else {
             judgeShared(row, end, part, parent);
+            judgeAlternateKey(row, end, part, parent);
+        }
+    }
+
+    /** A row that has nothing in the alternate key by which it is referred to cannot be referred to where that is a must. */
+    private void judgeAlternateKey(Row row, EndRef end, KeyPart part, String parent) {
+        boolean must = !design.isOptional(end) || isInKey(end);
+        for (ColumnRef column : keys.referring(end)) {
+            ColumnRef target = ((ForeignColumn) column).target();
+            boolean optional = target instanceof ColumnRef.Own own
+                    && design.attribute(own.id())
+                            .filter(each -> each.optional() && !each.filling().isPresent())
+                            .isPresent();
+            if (must && optional && values.value(row, column).isEmpty()) {
+                find(Rule.VALUE_MISSING, row, List.of(part), Map.of("column", named(column)));
+            }
         }
     }
 

@@ -43,14 +43,6 @@ class DesignScriptTest {
                 new ChangeBody(owner, change.apply(fixture.entity(entity).body()), "change"));
     }
 
-    private static DesignFixture filled(DesignFixture fixture, String entity, String csv) {
-        Id owner = fixture.entity(entity).id();
-        List<Row> rows = new RowTable(new RowEntry(fixture.design(), owner, fixture.ids()))
-                .read(csv, false, List.of())
-                .rows();
-        return changed(fixture, entity, body -> body.withRows(rows));
-    }
-
     private static List<String> lines(DesignFixture fixture, Dialect dialect, String start) {
         return DesignScript.withRows(fixture.document().mapping(), dialect)
                 .lines()
@@ -75,10 +67,8 @@ class DesignScriptTest {
         "postgresql, vet, v\u00e9t, 2"
     })
     void texts_that_the_database_holds_alike_are_inserted_once(String dialect, String one, String other, int inserted) {
-        DesignFixture two = filled(
-                design("Each valve has code: text 6 (key), width: whole."),
-                "Valve",
-                "code,width\n" + one + ",1\n" + other + ",2\n");
+        DesignFixture two = design("Each valve has code: text 6 (key), width: whole.")
+                .filled("Valve", "code,width\n" + one + ",1\n" + other + ",2\n");
         Dialect written = Dialects.named(dialect).orElseThrow();
 
         assertThat(lines(two, written, "INSERT INTO valve")).hasSize(inserted);
@@ -88,10 +78,8 @@ class DesignScriptTest {
     @ParameterizedTest
     @MethodSource("dialects")
     void values_are_alike_once_they_are_of_their_type(Dialect dialect) {
-        DesignFixture two = filled(
-                design("Each valve has width: decimal 6,2 (key), note: text 9."),
-                "Valve",
-                "width,note\n1.5,one\n1.50,again\n1.51,other\n");
+        DesignFixture two = design("Each valve has width: decimal 6,2 (key), note: text 9.")
+                .filled("Valve", "width,note\n1.5,one\n1.50,again\n1.51,other\n");
 
         assertThat(lines(two, dialect, "INSERT INTO valve")).hasSize(2);
         assertThat(leftOut(two, dialect))
@@ -111,7 +99,7 @@ class DesignScriptTest {
                             List.of(new Index(Id.derived(IdKind.INDEX, "index"), parts, true, Pins.NONE)));
                 });
         DesignFixture rows =
-                filled(indexed, "Valve", "no,maker,serial\n1,Birch,A\n2,Birch,A\n3,Birch,\n4,Birch,\n5,Ash,A\n");
+                indexed.filled("Valve", "no,maker,serial\n1,Birch,A\n2,Birch,A\n3,Birch,\n4,Birch,\n5,Ash,A\n");
 
         boolean emptiesAreAlike = dialect.equals(Dialects.ORACLE);
         assertThat(leftOut(rows, dialect)).hasSize(emptiesAreAlike ? 2 : 1);
@@ -134,8 +122,8 @@ class DesignScriptTest {
                 start,
                 "Loan",
                 body -> body.withChecks(List.of(new Check(Id.derived(IdKind.CHECK, "in order"), inOrder, Pins.NONE))));
-        DesignFixture rows = filled(
-                checked, "Loan", "no,lent,back\n1,2027-04-02,2027-04-01\n2,2027-04-02,\n3,2027-04-02,2027-04-2\n");
+        DesignFixture rows = checked.filled(
+                "Loan", "no,lent,back\n1,2027-04-02,2027-04-01\n2,2027-04-02,\n3,2027-04-02,2027-04-2\n");
 
         assertThat(leftOut(rows, Dialects.H2))
                 .containsExactly(
@@ -146,13 +134,11 @@ class DesignScriptTest {
 
     @Test
     void what_the_database_fills_in_counts() {
-        DesignFixture start = filled(
-                design(
+        DesignFixture start = design(
                         "Each valve has valve no: counted 100 by -10 (key), size: text 4 (unique; default DN50).",
                         "Each seal has seal no: whole (key).",
-                        "Each seal fits exactly one valve; each valve takes any number of seals."),
-                "Valve",
-                "size\nDN20\nDN25\nDN50\nDN65\n");
+                        "Each seal fits exactly one valve; each valve takes any number of seals.")
+                .filled("Valve", "size\nDN20\nDN25\nDN50\nDN65\n");
         Attribute no = start.attribute("Valve", "valve no");
         Attribute size = start.attribute("Valve", "size");
         DesignFixture unfilled = changed(start, "Valve", body -> {
@@ -162,7 +148,7 @@ class DesignScriptTest {
             rows.set(1, rows.get(1).with(size.id(), ""));
             return body.withRows(rows);
         });
-        DesignFixture referring = filled(unfilled, "Seal", "seal no\n1\n2\n");
+        DesignFixture referring = unfilled.filled("Seal", "seal no\n1\n2\n");
         List<Row> valves = referring.entity("Valve").body().rows();
         var end = referring.design().relationships().get(0).referencedSides().stream()
                 .map(referring.design().relationships().get(0)::ref)
@@ -200,7 +186,7 @@ class DesignScriptTest {
             })
     void a_default_that_is_always_the_same_stands_once_in_what_is_unique(String attribute, int inserted) {
         DesignFixture valves =
-                filled(design("Each valve has no: whole (key), " + attribute + "."), "Valve", "no\n1\n2\n");
+                design("Each valve has no: whole (key), " + attribute + ".").filled("Valve", "no\n1\n2\n");
 
         assertThat(lines(valves, Dialects.POSTGRESQL, "INSERT INTO valve")).hasSize(inserted);
         assertThat(leftOut(valves, Dialects.POSTGRESQL)).hasSize(2 - inserted);
@@ -208,12 +194,10 @@ class DesignScriptTest {
 
     @Test
     void a_domain_judges_the_values_of_all_its_columns() {
-        DesignFixture rows = filled(
-                design(
+        DesignFixture rows = design(
                         "The domain Pressure holds decimal 5,1 (between 0.5 and 16; default 6).",
-                        "Each valve has no: whole (key), rated: domain Pressure, tested: domain Pressure (optional)."),
-                "Valve",
-                "no,rated,tested\n1,10,\n2,16.1,1\n3,,17\n4,,\n");
+                        "Each valve has no: whole (key), rated: domain Pressure, tested: domain Pressure (optional).")
+                .filled("Valve", "no,rated,tested\n1,10,\n2,16.1,1\n3,,17\n4,,\n");
 
         assertThat(leftOut(rows, Dialects.MYSQL)).hasSize(2).allMatch(line -> line.contains("must be"));
         assertThat(lines(rows, Dialects.MYSQL, "VALUES")).hasSize(2).contains("VALUES (4, 6.0, 6.0);");

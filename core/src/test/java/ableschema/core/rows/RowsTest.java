@@ -4,12 +4,17 @@ import static ableschema.core.DesignFixture.design;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import ableschema.core.DesignFixture;
+import ableschema.core.design.Body;
 import ableschema.core.design.Condition;
+import ableschema.core.design.End;
 import ableschema.core.design.Id;
 import ableschema.core.design.IdKind;
+import ableschema.core.design.Relationship;
 import ableschema.core.design.Row;
+import ableschema.core.design.Side;
 import ableschema.core.edit.ChangeBody;
 import ableschema.core.edit.Edits;
+import ableschema.core.edit.PutRelationship;
 import ableschema.core.finding.Finding;
 import ableschema.core.store.DocumentFile;
 import ableschema.core.types.DataType;
@@ -34,26 +39,17 @@ class RowsTest {
         });
     }
 
-    private static DesignFixture filled(DesignFixture fixture, String entity, String csv) {
-        Id owner = fixture.entity(entity).id();
-        var entry = new RowEntry(fixture.design(), owner, fixture.ids());
-        List<Row> rows = new RowTable(entry).read(csv, false, List.of()).rows();
-        return fixture.with(new ChangeBody(owner, fixture.entity(entity).body().withRows(rows), "fill"));
-    }
-
     private static List<String> judged(DesignFixture fixture) {
         return RowJudge.judge(fixture.design()).stream().map(Finding::text).toList();
     }
 
     private static final DesignFixture APIARIES =
-            filled(START, "Apiary", "code,name\nAV-01,Mill bank\nAV-02,High copse\n");
+            START.filled("Apiary", "code,name\nAV-01,Mill bank\nAV-02,High copse\n");
 
     @Test
     void good_rows_are_accepted_and_numbers_are_handed_out() {
-        DesignFixture good = filled(
-                APIARIES,
-                "Hive",
-                "apiary,strength,set up on\nMill bank,5,2027-04-01\n,7,2027-04-02\nAV-02,9,2027-05-01\n");
+        DesignFixture good = APIARIES.filled(
+                "Hive", "apiary,strength,set up on\nMill bank,5,2027-04-01\n,7,2027-04-02\nAV-02,9,2027-05-01\n");
 
         assertThat(judged(good)).isEmpty();
         var hiveNo = good.attribute("Hive", "hive no").id();
@@ -64,8 +60,7 @@ class RowsTest {
 
     @Test
     void each_kind_of_bad_row_is_told_plainly() {
-        DesignFixture bad = filled(
-                APIARIES,
+        DesignFixture bad = APIARIES.filled(
                 "Hive",
                 "hive no,apiary,strength,set up on,calm\n"
                         + "500,AV-77,5,2027-04-01,yes\n"
@@ -86,8 +81,8 @@ class RowsTest {
     void a_rule_and_a_unique_value_are_judged() {
         DesignFixture unique =
                 START.with(f -> new Edits(f.design(), f.ids()).setUnique(f.attribute("Apiary", "name"), true));
-        DesignFixture bad = filled(unique, "Apiary", "code,name\nAV-01,Mill bank\nAV-02,Mill bank\n");
-        DesignFixture zero = filled(APIARIES, "Hive", "strength,set up on\n0,2027-04-01\n");
+        DesignFixture bad = unique.filled("Apiary", "code,name\nAV-01,Mill bank\nAV-02,Mill bank\n");
+        DesignFixture zero = APIARIES.filled("Hive", "strength,set up on\n0,2027-04-01\n");
 
         assertThat(judged(bad))
                 .containsExactly(
@@ -97,14 +92,12 @@ class RowsTest {
 
     @Test
     void a_reference_that_must_be_there_and_one_that_is_one_to_one_are_judged() {
-        DesignFixture hoods = filled(
-                design(
+        DesignFixture hoods = design(
                         "Each stand has code: text 4 (key), title: text 20.",
                         "Each hood has no: whole (key).",
                         "Each hood covers exactly one stand; each stand has at most one hood.",
-                        "Each hood is lent to at most one stand; each stand borrows any number of hoods."),
-                "Stand",
-                "code,title\nA,Old ash\nB,Mill bank\n");
+                        "Each hood is lent to at most one stand; each stand borrows any number of hoods.")
+                .filled("Stand", "code,title\nA,Old ash\nB,Mill bank\n");
         DesignFixture bad = hoods.with(f -> {
             var rows = new RowTable(new RowEntry(f.design(), f.entity("Hood").id(), f.ids()))
                     .read("no,covers\n1,\n2,\n3,\n", false, List.of())
@@ -162,7 +155,7 @@ class RowsTest {
 
     @Test
     void a_row_is_called_by_its_name_and_key() {
-        DesignFixture two = filled(START, "Apiary", "code,name\nAV-01,Mill bank\nAV-02,\n,High copse\n,\n");
+        DesignFixture two = START.filled("Apiary", "code,name\nAV-01,Mill bank\nAV-02,\n,High copse\n,\n");
         var values = new RowValues(two.design());
 
         assertThat(two.entity("Apiary").body().rows())
@@ -174,7 +167,7 @@ class RowsTest {
 
     @Test
     void a_parent_is_picked_by_what_its_row_is_called() {
-        DesignFixture good = filled(APIARIES, "Hive", "apiary,strength,set up on\nhigh copse,5,2027-04-01\n");
+        DesignFixture good = APIARIES.filled("Hive", "apiary,strength,set up on\nhigh copse,5,2027-04-01\n");
         var entry = new RowEntry(good.design(), good.entity("Hive").id(), good.ids());
         Row hive = good.entity("Hive").body().rows().get(0);
         var apiary = entry.columns().get(entry.columns().size() - 1);
@@ -211,5 +204,29 @@ class RowsTest {
 
         assertThat(judged(changed)).hasSize(2);
         assertThat(judged(back)).isEmpty();
+    }
+
+    @Test
+    void a_row_without_the_alternate_key_cannot_be_referred_to_where_that_is_a_must() {
+        DesignFixture made = design(
+                "Each depot has code: text 6 (key), [phone]: text 20 (unique).",
+                "Each crate has no: whole (key).",
+                "Each crate stands in exactly one depot; each depot holds any number of crates.");
+        Relationship stands = made.design().relationships().get(0);
+        End depot = stands.second();
+        Id phone = made.entity("Depot").body().uniques().get(0).id();
+        DesignFixture referring = made.with(new PutRelationship(
+                stands.with(Side.SECOND, depot.with(depot.reference().withTargetKey(Optional.of(phone)))), "phone"));
+        DesignFixture rows = referring.filled("Depot", "code,phone\nN,112\nS,\n");
+        List<Row> depots = rows.entity("Depot").body().rows();
+        DesignFixture full = rows.filled("Crate", "no\n1\n2\n").with(f -> {
+            Body crates = f.entity("Crate").body();
+            List<Row> referred = List.of(
+                    crates.rows().get(0).with(stands.ref(Side.SECOND), Optional.of(Row.Reference.to(depots.get(0)))),
+                    crates.rows().get(1).with(stands.ref(Side.SECOND), Optional.of(Row.Reference.to(depots.get(1)))));
+            return new ChangeBody(f.entity("Crate").id(), crates.withRows(referred), "refer");
+        });
+
+        assertThat(judged(full)).containsExactly("Crate, row 2: Depot phone is empty, but every Crate must have one.");
     }
 }

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import ableschema.core.DesignFixture;
 import ableschema.core.design.Attribute;
+import ableschema.core.design.EndRef;
 import ableschema.core.design.Id;
 import ableschema.core.design.KeyPart;
 import ableschema.core.design.Relationship;
@@ -18,8 +19,6 @@ import ableschema.core.edit.Edits;
 import ableschema.core.edit.PutRelationship;
 import ableschema.core.expression.Expression;
 import ableschema.core.rows.DesignScript;
-import ableschema.core.rows.RowEntry;
-import ableschema.core.rows.RowTable;
 import ableschema.core.schema.Schema;
 import ableschema.core.sql.dialect.Dialect;
 import ableschema.core.sql.dialect.Dialects;
@@ -29,6 +28,8 @@ import ableschema.core.types.ReferenceAction;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -53,14 +54,6 @@ class ScriptWriterTest {
 
     private static String withRows(DesignFixture fixture, Dialect dialect) {
         return DesignScript.withRows(fixture.document().mapping(), dialect).text();
-    }
-
-    private static DesignFixture filled(DesignFixture fixture, String entity, String csv) {
-        Id owner = fixture.entity(entity).id();
-        List<Row> rows = new RowTable(new RowEntry(fixture.design(), owner, fixture.ids()))
-                .read(csv, false, List.of())
-                .rows();
-        return fixture.with(new ChangeBody(owner, fixture.entity(entity).body().withRows(rows), "fill"));
     }
 
     static Stream<Arguments> keptScripts() {
@@ -218,10 +211,8 @@ class ScriptWriterTest {
 
     @Test
     void rows_name_their_columns_and_numbering_goes_on_behind_them() {
-        DesignFixture rows = filled(
-                filled(HIVES, "Apiary", "code,name\nAV-01,O'Hara's bank\n"),
-                "Hive",
-                "hive no,apiary,set up on,calm\n500,AV-01,2027-04-01,yes\n520,AV-01,2027-04-02,no\n");
+        DesignFixture rows = HIVES.filled("Apiary", "code,name\nAV-01,O'Hara's bank\n")
+                .filled("Hive", "hive no,apiary,set up on,calm\n500,AV-01,2027-04-01,yes\n520,AV-01,2027-04-02,no\n");
 
         assertThat(withRows(rows, Dialects.POSTGRESQL))
                 .contains("INSERT INTO apiary (code, name)\n  VALUES ('AV-01', 'O''Hara''s bank');")
@@ -233,10 +224,8 @@ class ScriptWriterTest {
 
     @Test
     void a_row_that_breaks_a_rule_and_those_that_refer_to_it_become_comments() {
-        DesignFixture rows = filled(
-                filled(HIVES, "Apiary", "code,name\nAV-01-TOO-LONG,x\nAV-02,y\n"),
-                "Hive",
-                "apiary,set up on,calm\nAV-01-TOO-LONG,2027-04-01,yes\nAV-02,2027-04-02,no\n");
+        DesignFixture rows = HIVES.filled("Apiary", "code,name\nAV-01-TOO-LONG,x\nAV-02,y\n")
+                .filled("Hive", "apiary,set up on,calm\nAV-01-TOO-LONG,2027-04-01,yes\nAV-02,2027-04-02,no\n");
         String script = withRows(rows, Dialects.H2);
 
         assertThat(script).contains("-- left out: Apiary, row 1: code does not fit its type text 6");
@@ -271,5 +260,92 @@ class ScriptWriterTest {
         assertThat(script(keyed, Dialects.POSTGRESQL))
                 .contains("PRIMARY KEY (queen_ring)")
                 .doesNotContain("UNIQUE");
+    }
+
+    @Test
+    void values_are_held_to_their_types_in_the_way_that_is_chosen() {
+        DesignFixture all = design("Each hive has no: whole (key), made: year, calm: yes/no, weight: decimal 6,2,"
+                + " angle: real, photo: bytes 40, code: text 6, seen: date.");
+        String strict = script(all, Dialects.SQLITE.choosing(Map.of("sqlite.types", "strict")));
+        String loose = script(all, Dialects.SQLITE.choosing(Map.of("sqlite.types", "loose")));
+
+        assertThat(strict.lines().map(line -> line.strip().replaceAll(" +", " ")))
+                .contains(
+                        "\"no\" int NOT NULL",
+                        "made integer NOT NULL",
+                        "calm integer NOT NULL",
+                        "weight any NOT NULL",
+                        "angle real NOT NULL",
+                        "photo blob NOT NULL",
+                        "code text NOT NULL",
+                        "seen text NOT NULL",
+                        ") STRICT;");
+        assertThat(loose).doesNotContain("CHECK", "STRICT").contains("-- Not in SQLite");
+        assertThat(script(all, Dialects.SQLITE)).contains("CHECK (typeof(made) = 'integer'");
+    }
+
+    @Test
+    void only_a_column_that_leads_a_key_or_an_index_numbers_itself_where_the_database_wants_that() {
+        DesignFixture made = design("Each hive has code: text 6 (key), ticket: counted.");
+        DesignFixture unique = design("Each hive has code: text 6 (key), ticket: counted (unique).");
+        DesignFixture searched =
+                made.with(f -> new Edits(f.design(), f.ids()).setSearched(f.attribute("Hive", "ticket"), true));
+
+        assertThat(script(made, Dialects.MYSQL))
+                .doesNotContain("AUTO_INCREMENT")
+                .contains("hive.ticket: it must be given by whoever inserts.");
+        assertThat(script(unique, Dialects.MYSQL)).contains("AUTO_INCREMENT").doesNotContain("it must be given");
+        assertThat(script(searched, Dialects.MYSQL)).contains("AUTO_INCREMENT");
+        assertThat(script(made, Dialects.POSTGRESQL)).contains("ticket integer    GENERATED BY DEFAULT AS IDENTITY");
+    }
+
+    @Test
+    void only_one_column_of_a_table_numbers_itself_where_the_database_has_it_so() {
+        DesignFixture two = design("Each hive has hive no: counted (key), ticket: counted (unique).");
+
+        assertThat(script(two, Dialects.MYSQL))
+                .containsOnlyOnce("AUTO_INCREMENT")
+                .contains("-- Not in MySQL: more than one numbered column in a table.")
+                .contains("hive.ticket: it must be given by whoever inserts.");
+        assertThat(script(two, Dialects.POSTGRESQL)).doesNotContain("more than one numbered");
+    }
+
+    @Test
+    void rows_of_tables_that_refer_to_each_other_are_joined_when_all_are_there() {
+        DesignFixture circle = design(
+                "Each hive has no: whole (key).",
+                "Each keeper has name: text 9 (key).",
+                "Each hive belongs to at most one keeper; each keeper owns any number of hives.",
+                "Each keeper prefers at most one hive; each hive pleases any number of keepers.");
+        DesignFixture rows = circle.filled("Hive", "no\n1\n2\n").filled("Keeper", "name,hive\nAda,1\nBea,\n");
+        EndRef keeper = rows.design().relationships().get(0).ref(Side.SECOND);
+        List<Row> hives = rows.entity("Hive").body().rows();
+        Row ada = rows.entity("Keeper").body().rows().get(0);
+        List<Row> owned = List.of(hives.get(0).with(keeper, Optional.of(Row.Reference.to(ada))), hives.get(1));
+        DesignFixture joined = rows.with(new ChangeBody(
+                rows.entity("Hive").id(), rows.entity("Hive").body().withRows(owned), "own"));
+        String script = withRows(joined, Dialects.POSTGRESQL);
+
+        assertThat(script.lines().filter(line -> line.startsWith("INSERT"))).hasSize(4);
+        assertThat(script)
+                .doesNotContain("left out")
+                .containsOnlyOnce("UPDATE ")
+                .contains("UPDATE hive SET keeper_name = 'Ada'\n  WHERE no = 1;");
+    }
+
+    @Test
+    void long_and_strange_names_are_said_where_the_database_cannot_have_them() {
+        String name = "b".repeat(70);
+        DesignFixture pinned = HIVES.with(f -> new ChangeEntity(
+                f.entity("Hive").withPins(f.entity("Hive").pins().withName(name)), "pin"));
+        DesignFixture strange = HIVES.with(f -> new ChangeEntity(
+                f.entity("Hive").withPins(f.entity("Hive").pins().withName("🐝")), "pin"));
+
+        assertThat(script(pinned, Dialects.POSTGRESQL))
+                .contains("-- Not in PostgreSQL: names of any length. " + name
+                        + ": the name is longer than 63, and will be refused or cut.");
+        assertThat(script(pinned, Dialects.SQLITE)).doesNotContain("longer than");
+        assertThat(script(strange, Dialects.MYSQL)).contains("it is called `u1f41d`");
+        assertThat(script(strange, Dialects.POSTGRESQL)).doesNotContain("it is called");
     }
 }

@@ -5,8 +5,8 @@ import ableschema.core.design.Body;
 import ableschema.core.design.Condition;
 import ableschema.core.expression.Expression;
 import ableschema.core.types.DataType;
-import ableschema.core.types.DataTypes;
 import ableschema.core.words.ConditionText;
+import ableschema.core.words.DomainWords;
 import ableschema.desktop.controls.Fields;
 import ableschema.desktop.workspace.Workspace;
 import java.util.Optional;
@@ -34,6 +34,13 @@ final class AttributeEditor extends GridPane {
         line(
                 "else",
                 Fields.text("attribute-default", defaultText(), "the value where none is given", this::setDefault));
+        line(
+                "column",
+                Fields.text(
+                        "pinned-column",
+                        attribute.pins().name(),
+                        "a name of its own in the database",
+                        typed -> change(attribute.withPins(attribute.pins().withName(typed)))));
         line("note", Fields.text("attribute-note", attribute.comment(), "what people should know", this::annotate));
         add(new FlowPane(10, 4, optional(), unique(), searched()), 0, getRowCount(), 2, 1);
     }
@@ -49,9 +56,11 @@ final class AttributeEditor extends GridPane {
     }
 
     private String typeText() {
-        return attribute.type() instanceof DataType.Undecided
-                ? ""
-                : attribute.type().toString();
+        return attribute.type() instanceof DataType.Undecided ? "" : words().type(attribute.type());
+    }
+
+    private DomainWords words() {
+        return new DomainWords(workspace.design());
     }
 
     private Body body() {
@@ -89,7 +98,7 @@ final class AttributeEditor extends GridPane {
 
     private void retype(String text) {
         try {
-            change(attribute.withType(DataTypes.parse(text)));
+            change(attribute.withType(words().read(text)));
         } catch (IllegalArgumentException e) {
             workspace.complain(String.valueOf(e.getMessage()));
         }

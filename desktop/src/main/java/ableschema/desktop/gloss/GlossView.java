@@ -135,6 +135,7 @@ public final class GlossView extends VBox {
             add(AlternativesView.ofKinds(workspace, entity.id()));
         }
         tableOf(entity.id()).ifPresent(this::columnsAndSql);
+        workspace.trace().tableOf(entity.id()).ifPresent(table -> names(PhysicalNames.of(workspace, entity, table)));
         add(new ReasonFields(workspace, entity.id()));
         add(new StarterFields(workspace, entity));
     }
@@ -285,6 +286,13 @@ public final class GlossView extends VBox {
         add(new ReasonFields(workspace, relationship.id()));
         Id table = relationship.referencing().orElse(relationship.id());
         workspace.trace().tableOf(table).ifPresent(this::columnsAndSql);
+        names(PhysicalNames.of(workspace, relationship));
+    }
+
+    private void names(PhysicalNames names) {
+        if (!names.isEmpty()) {
+            add(section("NAMES IN THE DATABASE", "empty: by the rules"), names);
+        }
     }
 
     /** Exactly which columns the relationship joins, in words: "hive.apiary_code = apiary.code". */

@@ -116,14 +116,18 @@ final class RelationshipEditor extends VBox {
 
     /** Whether the second entity is a kind of the first, which then shares its key. */
     private Node kind() {
-        var box = new CheckBox("each " + name(Side.SECOND) + " is a kind of " + name(Side.FIRST));
+        var kinds = new SubtypeEdits(workspace.design(), workspace.ids());
+        boolean otherWay = kinds.isKindOf(
+                relationship.first().entity(), relationship.second().entity());
+        var box = new CheckBox("each " + name(Side.SECOND) + " is a kind of " + name(Side.FIRST)
+                + (otherWay ? ": cannot be, as each " + name(Side.FIRST) + " is a kind of it" : ""));
         box.setId("is-kind");
         box.setWrapText(true);
         box.setSelected(relationship.isSubtype());
+        box.setDisable(otherWay && !relationship.isSubtype());
         box.setOnAction(event -> {
             if (box.isSelected()) {
-                workspace.apply(new SubtypeEdits(workspace.design(), workspace.ids())
-                        .turnIntoKind(relationship, SubtypeLayout.OWN_TABLE));
+                workspace.apply(kinds.turnIntoKind(relationship, SubtypeLayout.OWN_TABLE));
             } else {
                 change(relationship.withSubtype(SubtypeLayout.NONE));
             }

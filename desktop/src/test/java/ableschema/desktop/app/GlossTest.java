@@ -8,6 +8,9 @@ import ableschema.core.design.Relationship;
 import ableschema.core.design.Topic;
 import ableschema.core.document.Position;
 import ableschema.core.edit.ChangeRules;
+import ableschema.core.schema.ForeignKey;
+import ableschema.core.schema.Table;
+import ableschema.core.schema.TableName;
 import java.util.List;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
@@ -140,6 +143,52 @@ class GlossTest extends WindowFixture {
                 new ChangeRules(workspace.document().rules().withReasonsInSql(true), "reasons in the SQL")));
         assertThat(workspace.schema().table("apiary").orElseThrow().comment())
                 .isEqualTo("Why: Owners ask for it. Key: It is painted on the gate.");
+    }
+
+    @Test
+    void names_in_the_database_are_held_fast_by_typing_them_and_released_by_emptying(FxRobot robot) {
+        drawTwo(robot);
+        choose(robot, "Hive");
+        WaitForAsyncUtils.waitForFxEvents();
+        commit(robot, "#pinned-table", "T_HIVE");
+        commit(robot, "#pinned-namespace", "yard");
+        commit(robot, "#pinned-key", "PK_HIVE");
+        Relationship stands = workspace.design().relationships().get(0);
+        robot.interact(() -> workspace.choose(stands.id()));
+        WaitForAsyncUtils.waitForFxEvents();
+        String end = "-" + (stands.referencedSide().orElseThrow().ordinal() + 1);
+        commit(robot, "#pinned-foreign-key" + end, "FK_STANDS");
+        commit(robot, "#pinned-index" + end, "IX_STANDS");
+        Id colour = entity("Hive").body().attribute("colour").orElseThrow().id();
+        robot.interact(() -> workspace.choose(colour));
+        WaitForAsyncUtils.waitForFxEvents();
+        commit(robot, "#pinned-column", "COL");
+
+        Table hive = workspace.schema().table(new TableName("yard", "T_HIVE")).orElseThrow();
+        assertThat(hive.primaryKey().orElseThrow().name()).isEqualTo("PK_HIVE");
+        assertThat(hive.foreignKeys()).extracting(ForeignKey::name).containsExactly("FK_STANDS");
+        assertThat(hive.indexes()).extracting(Table.TableIndex::name).containsExactly("IX_STANDS");
+        assertThat(hive.column("COL")).isPresent();
+        commit(robot, "#pinned-column", "");
+        assertThat(workspace.schema().table(hive.qualified()).orElseThrow().column("colour"))
+                .isPresent();
+    }
+
+    @Test
+    void a_domain_is_called_by_its_name_where_an_attribute_is_corrected(FxRobot robot) {
+        drawTwo(robot);
+        rule(robot, "The domain tint holds text 12.");
+        Id colour = entity("Hive").body().attribute("colour").orElseThrow().id();
+        robot.interact(() -> workspace.choose(colour));
+        WaitForAsyncUtils.waitForFxEvents();
+        commit(robot, "#attribute-type", "domain tint");
+
+        assertThat(workspace
+                        .design()
+                        .typeOf(entity("Hive").body().attribute(colour).orElseThrow()))
+                .hasToString("text 12");
+        assertThat(robot.lookup("#attribute-type").queryAs(TextField.class).getText())
+                .isEqualTo("domain tint");
     }
 
     @Test

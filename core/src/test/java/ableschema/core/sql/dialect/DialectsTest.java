@@ -130,6 +130,14 @@ class DialectsTest {
             {at} <= '18:00'                    ¦ at <= '18:00:00' ¦ at <= '18:00:00' ¦ at <= '18:00:00' ¦ at <= '18:00:00'
             {a} in ('x\\y', 'it''s')           ¦ a in ('x\\\\y', 'it''s') ¦ a in ('x\\y', 'it''s') ¦ a in (N'x\\y', N'it''s') ¦ a in ('x\\y', 'it''s')
             {a} = 'lower(x) || y'              ¦ a = 'lower(x) || y' ¦ a = 'lower(x) || y' ¦ a = N'lower(x) || y' ¦ a = 'lower(x) || y'
+            substring(other({a}, {b}) from 2) = 'x' ¦ substring(other(a, b), 2) = 'x' ¦ substr(other(a, b), 2) = 'x' ¦ substring(other(a, b), 2, len(other(a, b) + N'.')) = N'x' ¦ substr(other(a, b), 2) = 'x'
+            {open} in (true, false)            ¦ open in (TRUE, FALSE) ¦ open in (TRUE, FALSE) ¦ [open] in (1, 0) ¦ open in (1, 0)
+            {day} in ('2027-04-01', '2027-05-01') ¦ day in ('2027-04-01', '2027-05-01') ¦ day in ('2027-04-01', '2027-05-01') ¦ day in ('2027-04-01', '2027-05-01') ¦ day in (DATE '2027-04-01', DATE '2027-05-01')
+            {n} in (-1, 2)                     ¦ n in (-1, 2) ¦ n in (-1, 2) ¦ n in (-1, 2) ¦ n in (-1, 2)
+            ({a} || 'x') = 'y'                 ¦ (concat(a, 'x')) = 'y' ¦ (a || 'x') = 'y' ¦ (a + N'x') = N'y' ¦ (a || 'x') = 'y'
+            {day} <= current_date              ¦ day <= current_date ¦ day <= current_date ¦ day <= cast(sysdatetime() as date) ¦ day <= trunc(sysdate)
+            {at} < current_timestamp           ¦ at < current_time ¦ at < current_time ¦ at < cast(sysdatetime() as time(0)) ¦ at < to_char(sysdate, 'HH24:MI:SS')
+            {a} = 'x' and ({b} = 'y'           ¦ a = 'x' and (b = 'y') ¦ a = 'x' and (b = 'y') ¦ a = N'x' and (b = N'y') ¦ a = 'x' and (b = 'y')
             other({a}, lower({b})) = 1         ¦ other(a, lower(b)) = 1 ¦ other(a, lower(b)) = 1 ¦ other(a, lower(b)) = 1 ¦ other(a, lower(b)) = 1
             """,
             quoteCharacter = '~')
@@ -168,6 +176,9 @@ class DialectsTest {
             time   | current_date      | none | none | none
             whole  | 'lots'            | none | none | none
             text 9 | new_uuid()        | none | none | none
+            text 36 | new_uuid()       | gen_random_uuid() | (uuid()) | newid()
+            text 35 | new_uuid()       | none | none | none
+            decimal 4,1 | current_date | none | none | none
             text   | lower('A')        | lower('A') | (lower('A')) | lower(N'A')
             """,
             quoteCharacter = '~')
@@ -183,10 +194,20 @@ class DialectsTest {
 
     @ParameterizedTest
     @CsvSource({
-        "postgresql, order, \"order\"", "mysql, order, `order`", "sqlserver, order, [order]",
-                "oracle, level, \"level\"",
-        "mysql, a`b, `a``b`", "sqlserver, a]b, [a]]b]", "h2, Mixed, \"Mixed\"", "standard, plain_1, plain_1",
-        "postgresql, _, \"_\"", "postgresql, 1a, \"1a\"", "mariadb, 🐝x, `u1f41dx`"
+        "postgresql, order, \"order\"",
+        "mysql, order, `order`",
+        "sqlserver, order, [order]",
+        "oracle, level, \"level\"",
+        "mysql, a`b, `a``b`",
+        "sqlserver, a]b, [a]]b]",
+        "h2, Mixed, \"Mixed\"",
+        "standard, plain_1, plain_1",
+        "postgresql, az_09, az_09",
+        "postgresql, a@, \"a@\"",
+        "postgresql, a`, \"a`\"",
+        "postgresql, _, \"_\"",
+        "postgresql, 1a, \"1a\"",
+        "mariadb, 🐝x, `u1f41dx`"
     })
     void names_are_quoted_by_need_in_each_manner(String dialect, String name, String quoted) {
         assertThat(named(dialect).quoted(name)).isEqualTo(quoted);
@@ -279,6 +300,41 @@ class DialectsTest {
         assertThat(dialect.own(Map.of("other.engine", "x", dialect.name() + ".type", "y")))
                 .isEqualTo(Map.of("type", "y"));
         assertThat(dialect.understands(NONE)).isTrue();
+    }
+
+    @Test
+    void a_choice_that_is_not_there_is_refused_with_what_there_is() {
+        Dialects.requireChoice("sqlite.types", "strict");
+        assertThatThrownBy(() -> Dialects.requireChoice("sqlite.types", "firm"))
+                .hasMessage("'firm' is none of checks, strict, loose, which 'sqlite.types' can be");
+        assertThatThrownBy(() -> Dialects.requireChoice("mysql.types", "strict"))
+                .hasMessage("no dialect has a choice 'mysql.types'");
+        assertThatThrownBy(() -> Dialects.requireOption("engine", "x"))
+                .hasMessageContaining("names no dialect")
+                .hasMessageContaining("postgresql, mysql, mariadb");
+        assertThat(Dialects.H2.choosing(Map.of("sqlite.types", "strict"))).isSameAs(Dialects.H2);
+        assertThat(Dialects.SQLITE.choosing(Map.of())).isSameAs(Dialects.SQLITE);
+    }
+
+    @Test
+    void a_moment_is_within_what_its_type_holds_or_not() {
+        TypeForm anywhere = Dialects.MYSQL.form(DataType.Simple.MOMENT_ANYWHERE);
+
+        assertThat(anywhere.isUnlimited()).isFalse();
+        assertThat(anywhere.holds("2038-01-19 03:14:07")).isTrue();
+        assertThat(anywhere.holds("2038-01-19 03:14:08")).isFalse();
+        assertThat(anywhere.holds("1970-01-01 00:00:00")).isFalse();
+        assertThat(Dialects.POSTGRESQL.form(DataType.Simple.MOMENT_ANYWHERE).holds("2038-01-19 03:14:08"))
+                .isTrue();
+    }
+
+    @Test
+    void a_domain_is_called_by_its_name_with_its_namespace() {
+        assertThat(Dialects.POSTGRESQL.type(new DataType.InDomain("zip"))).isEqualTo("zip");
+        assertThat(Dialects.POSTGRESQL.type(new DataType.InDomain("shop.order")))
+                .isEqualTo("shop.\"order\"");
+        assertThat(Dialects.POSTGRESQL.reserves("Order")).isTrue();
+        assertThat(Dialects.POSTGRESQL.reserves("hive")).isFalse();
     }
 
     @Test
