@@ -15,8 +15,10 @@ import ableschema.desktop.controls.Fields;
 import ableschema.desktop.workspace.Workspace;
 import java.util.function.Consumer;
 import java.util.function.UnaryOperator;
+import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.GridPane;
+import javafx.scene.layout.Region;
 
 /** What a table and its constraints are called in the database: an empty field follows the rules, a filled one holds fast. */
 final class PhysicalNames extends GridPane {
@@ -107,7 +109,9 @@ final class PhysicalNames extends GridPane {
     private void line(String label, String id, String pinned, String byRule, Consumer<String> changed) {
         TextField field = Fields.text(id, pinned, byRule, changed);
         field.setPrefColumnCount(22);
-        addRow(getRowCount(), Controls.text(label, "note"), field);
+        Label name = Controls.text(label, "note");
+        name.setMinWidth(Region.USE_PREF_SIZE);
+        addRow(getRowCount(), name, field);
     }
 
     boolean isEmpty() {
