@@ -32,6 +32,7 @@ import picocli.CommandLine.UnmatchedArgumentException;
             SqlCommand.class,
             TablesCommand.class,
             NormalizeCommand.class,
+            ReviewCommand.class,
             WordsCommand.class,
             DrawCommand.class
         })

@@ -87,27 +87,27 @@ final class TablesCommand implements Callable<Integer> {
         json.put(
                 "primaryKey",
                 table.primaryKey()
-                        .map(key -> ordered("name", key.name(), "columns", key.columns()))
+                        .map(key -> Json.ordered("name", key.name(), "columns", key.columns()))
                         .orElse(null));
         json.put("foreignKeys", list(table.foreignKeys(), this::foreignKey));
-        json.put("uniques", list(table.uniques(), u -> ordered("name", u.name(), "columns", u.columns())));
+        json.put("uniques", list(table.uniques(), u -> Json.ordered("name", u.name(), "columns", u.columns())));
         json.put(
                 "checks",
                 list(
                         table.checks(),
-                        c -> ordered(
+                        c -> Json.ordered(
                                 "name", c.name(), "expression", c.expression().written(name -> name))));
         json.put(
                 "indexes",
                 list(
                         table.indexes(),
-                        i -> ordered("name", i.name(), "columns", i.columnNames(), "unique", i.unique())));
+                        i -> Json.ordered("name", i.name(), "columns", i.columnNames(), "unique", i.unique())));
         return json;
     }
 
     private Object column(Table table, Column column) {
         Expression<String> defaultValue = column.defaultValue();
-        return ordered(
+        return Json.ordered(
                 "name",
                 column.name(),
                 "type",
@@ -118,18 +118,18 @@ final class TablesCommand implements Callable<Integer> {
                 defaultValue.isPresent() ? defaultValue.written(name -> name) : null,
                 "identity",
                 column.identity()
-                        .map(counted -> ordered("start", counted.start(), "step", counted.step()))
+                        .map(counted -> Json.ordered("start", counted.start(), "step", counted.step()))
                         .orElse(null));
     }
 
     private Object foreignKey(ForeignKey key) {
-        return ordered(
+        return Json.ordered(
                 "name",
                 key.name(),
                 "columns",
                 key.columns(),
                 "references",
-                ordered("table", key.target().toString(), "columns", key.targetColumns()),
+                Json.ordered("table", key.target().toString(), "columns", key.targetColumns()),
                 "onDelete",
                 action(key.onDelete()),
                 "onUpdate",
@@ -138,13 +138,5 @@ final class TablesCommand implements Callable<Integer> {
 
     private static String action(ReferenceAction action) {
         return action.sql().toLowerCase(Locale.ROOT);
-    }
-
-    private static Map<String, @Nullable Object> ordered(@Nullable Object... namesAndValues) {
-        var map = new LinkedHashMap<String, @Nullable Object>();
-        for (int i = 0; i < namesAndValues.length; i += 2) {
-            map.put(String.valueOf(namesAndValues[i]), namesAndValues[i + 1]);
-        }
-        return map;
     }
 }

@@ -9,11 +9,15 @@ import ableschema.core.design.Row;
 import ableschema.core.document.Document;
 import ableschema.core.document.Edit;
 import ableschema.core.edit.ChangeBody;
+import ableschema.core.edit.ChangeRules;
 import ableschema.core.mapping.Gap;
+import ableschema.core.review.Review;
+import ableschema.core.review.Subject;
 import ableschema.core.rows.RowEntry;
 import ableschema.core.rows.RowTable;
 import ableschema.core.schema.Schema;
 import ableschema.core.schema.Table;
+import ableschema.core.sql.dialect.Dialect;
 import ableschema.core.words.RuleLine;
 import ableschema.core.words.Understanding;
 import java.util.List;
@@ -115,5 +119,15 @@ public final class DesignFixture {
     /** What the design says and its tables do not have. */
     public List<String> gaps() {
         return document.mapping().gaps().stream().map(Gap::text).toList();
+    }
+
+    /** All that there is to say about the design. */
+    public Review review() {
+        return Review.of(Subject.of(document, document.mapping()));
+    }
+
+    /** The same design, written for another dialect. */
+    public DesignFixture writtenFor(Dialect dialect) {
+        return with(new ChangeRules(document.rules().withDialect(dialect.name()), "dialect"));
     }
 }

@@ -10,12 +10,13 @@ import java.util.Locale;
 import java.util.function.Predicate;
 
 /** The type that values seem to have, and what in them says so. */
-record TypeSuggestion(DataType type, String reason) {
+public record TypeSuggestion(DataType type, String reason) {
 
     private static final List<String> EXACT = List.of("date", "time", "moment", "moment anywhere", "uuid");
     private static final int[] LENGTHS = {10, 20, 40, 60, 80, 120, 200, 500, 1000, 4000};
 
-    static TypeSuggestion of(String name, List<String> values) {
+    /** Looks at all values; a name may tell years from other numbers. */
+    public static TypeSuggestion of(String name, List<String> values) {
         if (values.isEmpty()) {
             return new TypeSuggestion(DataTypes.UNDECIDED, "no row has a value for it");
         }

@@ -11,16 +11,23 @@ import java.util.Optional;
  * What is kept with a design beside its meaning: the brief, why choices were made, and what was said of its sentences.
  *
  * @param reasons why a thing is as it is, by what the reason is for
+ * @param setAside findings that are to be said no more, as long as the same is found
  * @param plurals plurals that the rules of English do not give, by the singular
  */
-public record Notes(Brief brief, Map<Topic, String> reasons, List<Judgement> judgements, Map<String, String> plurals) {
+public record Notes(
+        Brief brief,
+        Map<Topic, String> reasons,
+        List<Judgement> judgements,
+        Map<String, String> plurals,
+        List<SetAside> setAside) {
 
-    public static final Notes NONE = new Notes(Brief.EMPTY, Map.of(), List.of(), Map.of());
+    public static final Notes NONE = new Notes(Brief.EMPTY, Map.of(), List.of(), Map.of(), List.of());
 
     public Notes {
         reasons = Collections.unmodifiableMap(new LinkedHashMap<>(reasons));
         judgements = List.copyOf(judgements);
         plurals = Collections.unmodifiableMap(new LinkedHashMap<>(plurals));
+        setAside = List.copyOf(setAside);
     }
 
     /** Why something is as it is; empty where nobody said. */
@@ -36,7 +43,7 @@ public record Notes(Brief brief, Map<Topic, String> reasons, List<Judgement> jud
     }
 
     public Notes with(Brief brief) {
-        return new Notes(brief, reasons, judgements, plurals);
+        return new Notes(brief, reasons, judgements, plurals, setAside);
     }
 
     /** Returns these notes with a reason; an empty one takes it away. */
@@ -47,24 +54,28 @@ public record Notes(Brief brief, Map<Topic, String> reasons, List<Judgement> jud
         } else {
             changed.put(topic, reason);
         }
-        return new Notes(brief, changed, judgements, plurals);
+        return new Notes(brief, changed, judgements, plurals, setAside);
     }
 
     /** Returns these notes with a judgement in place of what was said of that sentence before. */
     public Notes with(Judgement judgement) {
         Notes rest = withoutJudgement(judgement.about(), judgement.sentence());
-        return new Notes(brief, reasons, Lists.plus(rest.judgements, judgement), plurals);
+        return new Notes(brief, reasons, Lists.plus(rest.judgements, judgement), plurals, setAside);
     }
 
     public Notes withoutJudgement(Id about, String sentence) {
         var kept = new ArrayList<>(judgements);
         kept.removeIf(j -> j.about().equals(about) && j.sentence().equals(sentence));
-        return new Notes(brief, reasons, kept, plurals);
+        return new Notes(brief, reasons, kept, plurals, setAside);
     }
 
     public Notes withPlural(String singular, String plural) {
         var changed = new LinkedHashMap<>(plurals);
         changed.put(singular, plural);
-        return new Notes(brief, reasons, judgements, changed);
+        return new Notes(brief, reasons, judgements, changed, setAside);
+    }
+
+    public Notes withSetAside(List<SetAside> setAside) {
+        return new Notes(brief, reasons, judgements, plurals, setAside);
     }
 }

@@ -6,6 +6,7 @@ import ableschema.core.types.DataType;
 import ableschema.core.types.TypedValue;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.function.Function;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -142,5 +143,23 @@ public record Expression<R>(List<Piece<R>> pieces, String dialect) {
                         ? "{" + column.ref() + "}"
                         : ((Text<R>) piece).text().replace("{", "{{").replace("}", "}}"))
                 .collect(joining());
+    }
+
+    /** The value that this is, where it is a literal of standard SQL and no more: {@code 'white'}, {@code -5}, {@code true}. */
+    public Optional<String> literal() {
+        List<Token<R>> tokens = Token.of(this).stream()
+                .filter(token -> token.kind() != Token.Kind.SPACE)
+                .toList();
+        boolean negative =
+                tokens.size() == 2 && tokens.get(0).is("-") && tokens.get(1).kind() == Token.Kind.NUMBER;
+        if (negative) {
+            return Optional.of("-" + tokens.get(1).text());
+        }
+        boolean literal = tokens.size() == 1
+                && (tokens.get(0).kind() == Token.Kind.STRING
+                        || tokens.get(0).kind() == Token.Kind.NUMBER
+                        || tokens.get(0).is("true")
+                        || tokens.get(0).is("false"));
+        return literal && isStandard() ? Optional.of(tokens.get(0).value()) : Optional.empty();
     }
 }

@@ -1,34 +1,48 @@
 package ableschema.core.finding;
 
-/** What can be found, with the sentence that says it; words in braces are facts of the finding. */
-public enum Rule {
-    VALUE_UNFIT(Severity.MUST_MEND, "{table}, row {row}: {column} does not fit its type {type}, as {reason}."),
-    VALUE_MISSING(Severity.MUST_MEND, "{table}, row {row}: {column} is empty, but every {table} must have one."),
-    KEY_REPEATED(Severity.MUST_MEND, "{table}, row {row}: {column} {value} is the key of row {other} already."),
-    UNIQUE_REPEATED(
-            Severity.MUST_MEND,
-            "{table}, row {row}: {column} {value} stands in row {other} already, and no two rows may share it."),
-    PARENT_MISSING(
-            Severity.MUST_MEND, "{table}, row {row}: it refers to {parent} {value}, and there is no such {parent}."),
-    CHECK_FAILED(Severity.MUST_MEND, "{table}, row {row}: {column} is {value}, but it must be {rule}."),
-    NOT_IN_TABLES(Severity.ADVICE, "{text}."),
-    NOT_IN_DIALECT(Severity.ADVICE, "Not in {dialect}: {ability}. {remedy}."),
-    EVENT_WITHOUT_MOMENT(Severity.OPEN, "{entity} is an event, but no attribute says when it happened."),
-    EVENT_WITHOUT_PARTICIPANT(Severity.OPEN, "{entity} is an event, but nothing says who or what took part in it.");
+import static java.util.Objects.requireNonNull;
 
-    private final Severity severity;
-    private final String sentence;
+/**
+ * Something that can be found in a design: what it is, why it matters, how much, and in which step of the work it is mended.
+ * What finds it lives beside the knowledge that this takes, and is listed in {@code ableschema.core.review.Rules}.
+ *
+ * @param id       as commands and files call it, such as {@code no-key}
+ * @param title    the fault in a few words, for a list by rule
+ * @param why      one sentence: what goes wrong
+ * @param sentence the finding in a sentence; words in braces are names and facts of the finding
+ * @param counted  what stands behind a number of such findings, such as "to choose"
+ */
+public record Rule(String id, String title, String why, Severity severity, Step step, String sentence, String counted) {
 
-    Rule(Severity severity, String sentence) {
-        this.severity = severity;
-        this.sentence = sentence;
+    public Rule {
+        requireNonNull(severity, "severity");
+        requireNonNull(step, "step");
+        if (!id.matches("[a-z]+(?:-[a-z]+)*")) {
+            throw new IllegalArgumentException("a rule is called as in no-key, not '" + id + "'");
+        }
     }
 
-    public Severity severity() {
-        return severity;
+    /** A fault that is to be mended before definitions are run. */
+    public static Rule mustMend(Step step, String id, String title, String sentence, String why) {
+        return new Rule(id, title, why, Severity.MUST_MEND, step, sentence, "to mend");
     }
 
-    String sentence() {
-        return sentence;
+    /** Something that is mostly better otherwise. */
+    public static Rule advice(Step step, String id, String title, String sentence, String why) {
+        return new Rule(id, title, why, Severity.ADVICE, step, sentence, "to look at");
+    }
+
+    /** Something that only the designer, or whoever knows the business, can say. */
+    public static Rule open(Step step, String id, String title, String sentence, String why) {
+        return new Rule(id, title, why, Severity.OPEN, step, sentence, "open");
+    }
+
+    public Rule counted(String counted) {
+        return new Rule(id, title, why, severity, step, sentence, counted);
+    }
+
+    @Override
+    public String toString() {
+        return id;
     }
 }

@@ -72,6 +72,21 @@ public final class KeyCandidates {
         return new KeyCandidates(design, entity, ids).candidates(named);
     }
 
+    /** Makes these parts the key; the key that was stays unique. */
+    public static Edit choosing(Design design, Entity entity, List<KeyPart> parts, IdSource ids) {
+        return new KeyCandidates(design, entity, ids).choose(parts);
+    }
+
+    /** Makes a number, counted by the database, the key. */
+    public static Edit numbered(Design design, Entity entity, IdSource ids) {
+        return new KeyCandidates(design, entity, ids).counted().choice();
+    }
+
+    /** Makes a UUID, made by the database, the key. */
+    public static Edit withUuid(Design design, Entity entity, IdSource ids) {
+        return new KeyCandidates(design, entity, ids).uuid().choice();
+    }
+
     private List<KeyCandidate> candidates(List<KeyPart> named) {
         var candidates = new ArrayList<KeyCandidate>();
         for (List<KeyPart> parts : toCompare(named)) {

@@ -8,7 +8,6 @@ import ableschema.core.design.Entity;
 import ableschema.core.design.Relationship;
 import ableschema.core.design.Row;
 import ableschema.core.expression.Expression;
-import ableschema.core.expression.Token;
 import ableschema.core.schema.Identity;
 import ableschema.core.types.DataType;
 import java.math.BigInteger;
@@ -22,11 +21,11 @@ import java.util.UUID;
  * Gives sample rows what the database would fill in by itself where it can be known beforehand: numbers, constant defaults, and
  * new uuids, so that rows which refer to them can be written.
  */
-final class FilledRows {
+public final class FilledRows {
 
     private FilledRows() {}
 
-    static Design of(Design design) {
+    public static Design of(Design design) {
         List<Entity> entities = design.entities().stream()
                 .map(e -> e.withBody(filled(design, e.body())))
                 .toList();
@@ -58,7 +57,7 @@ final class FilledRows {
     }
 
     private static Optional<String> filling(Design design, Attribute attribute, Row row) {
-        Optional<String> own = constant(attribute.defaultValue());
+        Optional<String> own = attribute.defaultValue().literal();
         if (own.isPresent()) {
             return own;
         }
@@ -69,29 +68,12 @@ final class FilledRows {
         }
         return attribute.filling().isPresent()
                 ? Optional.empty()
-                : design.domain(attribute.type()).flatMap(domain -> constant(domain.defaultValue()));
+                : design.domain(attribute.type())
+                        .flatMap(domain -> domain.defaultValue().literal());
     }
 
     private static boolean isNewUuid(Expression<ColumnRef> expression) {
         return expression.toString().strip().equalsIgnoreCase("new_uuid()");
-    }
-
-    /** The value of a default that is a literal. */
-    private static <R> Optional<String> constant(Expression<R> expression) {
-        List<Token<R>> tokens = Token.of(expression).stream()
-                .filter(token -> token.kind() != Token.Kind.SPACE)
-                .toList();
-        boolean negative =
-                tokens.size() == 2 && tokens.get(0).is("-") && tokens.get(1).kind() == Token.Kind.NUMBER;
-        if (negative) {
-            return Optional.of("-" + tokens.get(1).text());
-        }
-        boolean literal = tokens.size() == 1
-                && (tokens.get(0).kind() == Token.Kind.STRING
-                        || tokens.get(0).kind() == Token.Kind.NUMBER
-                        || tokens.get(0).is("true")
-                        || tokens.get(0).is("false"));
-        return literal && expression.isStandard() ? Optional.of(tokens.get(0).value()) : Optional.empty();
     }
 
     /** Rows without a number get the next ones, in their order. */

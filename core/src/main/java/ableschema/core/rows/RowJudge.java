@@ -27,13 +27,16 @@ import ableschema.core.types.DataType;
 import ableschema.core.types.TypedValue;
 import java.util.ArrayList;
 import java.util.HashMap;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 
 /** Holds the sample rows of one entity or many-to-many against every rule of the design. */
 public final class RowJudge {
+
+    /** What things are called, and no fact of the row. */
+    private static final Set<String> NAMES = Set.of("column", "parent", "other");
 
     private final Design design;
     private final Id owner;
@@ -84,7 +87,7 @@ public final class RowJudge {
         TypedValue.of(design.typeOf(attribute), value)
                 .problem()
                 .ifPresent(reason -> find(
-                        Rule.VALUE_UNFIT,
+                        RowRules.VALUE_UNFIT,
                         row,
                         List.of(attribute.ref()),
                         Map.of(
@@ -104,7 +107,7 @@ public final class RowJudge {
                 && domain.check().isPresent()
                 && Evaluation.of(domain.check(), any -> operand).equals(Optional.of(Truth.FALSE))) {
             find(
-                    Rule.CHECK_FAILED,
+                    RowRules.CHECK_FAILED,
                     row,
                     List.of(attribute.ref()),
                     Map.of(
@@ -125,7 +128,7 @@ public final class RowJudge {
                         .isPresent();
         boolean needed = !attribute.optional() || keys.of(owner).contains(attribute.ref());
         if (needed && !filledIn) {
-            find(Rule.VALUE_MISSING, row, List.of(attribute.ref()), Map.of("column", attribute.name()));
+            find(RowRules.VALUE_MISSING, row, List.of(attribute.ref()), Map.of("column", attribute.name()));
         }
     }
 
@@ -135,11 +138,11 @@ public final class RowJudge {
         Optional<Row.Reference> reference = row.reference(end);
         if (reference.isEmpty()) {
             if (!design.isOptional(end) || isInKey(end)) {
-                find(Rule.VALUE_MISSING, row, List.of(part), Map.of("column", parent));
+                find(RowRules.VALUE_MISSING, row, List.of(part), Map.of("column", parent));
             }
         } else if (values.parent(row, end).isEmpty()) {
             String raw = reference.get() instanceof Row.RawKey given ? String.join(" / ", given.values()) : "a row";
-            find(Rule.PARENT_MISSING, row, List.of(part), Map.of("parent", parent, "value", raw));
+            find(RowRules.PARENT_MISSING, row, List.of(part), Map.of("parent", parent, "value", raw));
         } else {
             judgeShared(row, end, part, parent);
             judgeAlternateKey(row, end, part, parent);
@@ -156,7 +159,7 @@ public final class RowJudge {
                             .filter(each -> each.optional() && !each.filling().isPresent())
                             .isPresent();
             if (must && optional && values.value(row, column).isEmpty()) {
-                find(Rule.VALUE_MISSING, row, List.of(part), Map.of("column", named(column)));
+                find(RowRules.VALUE_MISSING, row, List.of(part), Map.of("column", named(column)));
             }
         }
     }
@@ -169,7 +172,7 @@ public final class RowJudge {
             String wanted = referred.flatMap(each -> values.value(each, target)).orElse("");
             if (!keys.resolved(column).equals(column) && !canonical(row, column).equals(canonical(column, wanted))) {
                 find(
-                        Rule.PARENT_MISSING,
+                        RowRules.PARENT_MISSING,
                         row,
                         List.of(part),
                         Map.of("parent", parent, "value", canonical(row, column)));
@@ -195,7 +198,7 @@ public final class RowJudge {
                 .equals(Optional.of(Truth.FALSE))) {
             List<ColumnRef> columns = check.expression().columns().distinct().toList();
             find(
-                    Rule.CHECK_FAILED,
+                    RowRules.CHECK_FAILED,
                     row,
                     parts(columns),
                     Map.of(
@@ -227,7 +230,7 @@ public final class RowJudge {
                 .map(text -> TypedValue.of(type, text))
                 .filter(value -> value.fits() && !condition.holdsFor(type, value.canonical()))
                 .ifPresent(value -> find(
-                        Rule.CHECK_FAILED,
+                        RowRules.CHECK_FAILED,
                         row,
                         List.of(condition.column()),
                         Map.of(
@@ -241,21 +244,21 @@ public final class RowJudge {
 
     private void judgeTogether() {
         List<ColumnRef> key = keys.of(owner);
-        judgeRepeated(key, Rule.KEY_REPEATED);
+        judgeRepeated(key, RowRules.KEY_REPEATED);
         for (Unique unique : body.uniques()) {
-            judgeRepeated(keys.columns(owner, unique.parts()), Rule.UNIQUE_REPEATED);
+            judgeRepeated(keys.columns(owner, unique.parts()), RowRules.UNIQUE_REPEATED);
         }
         body.indexes().stream()
                 .filter(Index::unique)
                 .map(index -> index.parts().stream().map(Index.Part::column).toList())
                 .filter(columns -> !columns.equals(key))
-                .forEach(columns -> judgeRepeated(columns, Rule.UNIQUE_REPEATED));
+                .forEach(columns -> judgeRepeated(columns, RowRules.UNIQUE_REPEATED));
         for (EndRef end : references) {
             if (design.relationship(end.relationship())
                             .filter(r -> r.isOneToOne())
                             .isPresent()
                     && !keys.referring(end).equals(key)) {
-                judgeRepeated(keys.referring(end), Rule.UNIQUE_REPEATED);
+                judgeRepeated(keys.referring(end), RowRules.UNIQUE_REPEATED);
             }
         }
     }
@@ -319,9 +322,14 @@ public final class RowJudge {
     }
 
     private void find(Rule rule, Row row, List<KeyPart> parts, Map<String, String> facts) {
-        var all = new LinkedHashMap<>(facts);
-        all.put("table", label);
-        all.put("row", String.valueOf(body.rows().indexOf(row) + 1));
-        findings.add(new Finding(rule, new Place(owner, Optional.of(row.id()), parts), all, Optional.empty()));
+        Finding finding = Finding.of(rule, new Place(owner, Optional.of(row.id()), parts))
+                .naming("table", label)
+                .naming("row", String.valueOf(body.rows().indexOf(row) + 1));
+        for (Map.Entry<String, String> each : facts.entrySet()) {
+            finding = NAMES.contains(each.getKey())
+                    ? finding.naming(each.getKey(), each.getValue())
+                    : finding.stating(each.getKey(), each.getValue());
+        }
+        findings.add(finding);
     }
 }

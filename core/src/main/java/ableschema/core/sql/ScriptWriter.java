@@ -2,7 +2,6 @@ package ableschema.core.sql;
 
 import static java.util.stream.Collectors.groupingBy;
 
-import ableschema.core.schema.Column;
 import ableschema.core.schema.DomainType;
 import ableschema.core.schema.ForeignKey;
 import ableschema.core.schema.Part;
@@ -13,16 +12,12 @@ import ableschema.core.schema.TableName;
 import ableschema.core.sql.dialect.Ability;
 import ableschema.core.sql.dialect.Dialect;
 import ableschema.core.sql.dialect.Shortfall;
-import ableschema.core.sql.dialect.Traits.TextComparison;
-import ableschema.core.types.DataType;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.TreeSet;
 import java.util.function.Predicate;
-import java.util.stream.Stream;
 
 /**
  * Writes the definitions of a whole schema, complete and in an order that works: settings, one transaction where the database
@@ -86,10 +81,11 @@ public final class ScriptWriter {
     private void write(List<RowData> rows) {
         for (Table table : schema.tables()) {
             writers.put(
-                    table.qualified(), new TableWriter(dialect, schema, table, names, key -> isDeferred(table, key)));
+                    table.qualified(),
+                    new TableWriter(dialect, schema, table, names, key -> order.isDeferred(table, key)));
         }
         boolean whole = dialect.can(Ability.TRANSACTIONAL_DEFINITIONS);
-        writeWholeShortfalls();
+        Shortfalls.ofScript(schema, dialect).forEach(this::say);
         dialect.settings().forEach(setting -> statement(Statement.Kind.SETTING, setting));
         if (whole) {
             statement(Statement.Kind.BEGIN, dialect.begin());
@@ -97,7 +93,7 @@ public final class ScriptWriter {
         writeNamespaces();
         writeDomains();
         writeTables();
-        List<Statement> inserts = new RowWriter(dialect, schema, order, writers, this::isDeferred).statements(rows);
+        List<Statement> inserts = new RowWriter(dialect, schema, order, writers, order::isDeferred).statements(rows);
         if (!inserts.isEmpty() && !whole) {
             statement(Statement.Kind.BEGIN, dialect.begin());
         }
@@ -111,64 +107,17 @@ public final class ScriptWriter {
         statements.add(new SqlWriter().line(sql).closed(kind));
     }
 
-    /** Whether a foreign key is checked at the end: rows must refer to each other in a circle, or to themselves. */
-    private boolean isDeferred(Table table, ForeignKey key) {
-        boolean circle = order.isLater(key) || key.target().equals(table.qualified());
-        return circle && !TableOrder.isOptional(table, key);
-    }
-
-    private void shortfall(Ability ability, Part place, String instead) {
-        say(new Shortfall(dialect.label(), ability, place, instead));
-    }
-
     private void say(Shortfall shortfall) {
         shortfalls.add(shortfall);
         statements.add(SqlWriter.comment(shortfall.text(), shortfall.place()));
     }
 
-    /** What holds of the whole script, said once at its head. */
-    private void writeWholeShortfalls() {
-        if (!dialect.can(Ability.TRANSACTIONAL_DEFINITIONS)) {
-            shortfall(
-                    Ability.TRANSACTIONAL_DEFINITIONS,
-                    Part.WHOLE,
-                    "where a statement is refused, those before it stay");
-        }
-        if (!dialect.can(Ability.HELD_TYPES)) {
-            shortfall(
-                    Ability.HELD_TYPES, Part.WHOLE, "as chosen, any value goes into any column, and longer texts too");
-        }
-        boolean keyedText = schema.tables().stream()
-                .anyMatch(table -> keyed(table).anyMatch(name -> table.column(name)
-                        .map(Column::type)
-                        .filter(type -> schema.resolved(type) instanceof DataType.Text)
-                        .isPresent()));
-        if (dialect.traits().comparison() != TextComparison.EXACT && keyedText) {
-            shortfall(
-                    Ability.EXACT_TEXT,
-                    Part.WHOLE,
-                    "texts that differ only in letter case"
-                            + (dialect.traits().comparison() == TextComparison.NO_CASE ? "" : " or accents")
-                            + " are the same to keys, unless the database compares otherwise");
-        }
-    }
-
-    private static Stream<String> keyed(Table table) {
-        return Stream.concat(
-                table.primaryKey().stream().flatMap(key -> key.columns().stream()),
-                table.uniques().stream().flatMap(unique -> unique.columns().stream()));
-    }
-
     private void writeNamespaces() {
-        var namespaces = new TreeSet<String>();
-        schema.tables().forEach(table -> namespaces.add(table.namespace()));
-        schema.domains().forEach(domain -> namespaces.add(domain.name().namespace()));
-        namespaces.remove("");
-        for (String namespace : namespaces) {
+        for (String namespace : Shortfalls.namespaces(schema)) {
             if (dialect.can(Ability.NAMESPACES)) {
                 statement(Statement.Kind.NAMESPACE, dialect.namespace(namespace));
             } else {
-                shortfall(Ability.NAMESPACES, Part.WHOLE, "the tables of " + namespace + " stand beside the others");
+                say(Shortfalls.ofNamespace(namespace, dialect));
             }
         }
     }
@@ -181,10 +130,7 @@ public final class ScriptWriter {
                         .line(dialect.domain(domain, names.of(domain.name())))
                         .closed(Statement.Kind.DOMAIN));
             } else {
-                shortfall(
-                        Ability.DOMAINS,
-                        domain.part(),
-                        "what it holds, its check and its default stand with each column of it");
+                say(Shortfalls.ofDomain(domain, dialect));
             }
         }
     }
@@ -196,12 +142,9 @@ public final class ScriptWriter {
             TableWriter writer = writer(table);
             writer.remark().ifPresent(statements::add);
             remarkOn(table.part());
-            boolean deferring = dialect.can(Ability.DEFERRED_CONSTRAINTS);
-            List<ForeignKey> undeferred = deferring
-                    ? List.of()
-                    : table.foreignKeys().stream()
-                            .filter(key -> isDeferred(table, key))
-                            .toList();
+            List<ForeignKey> undeferred = table.foreignKeys().stream()
+                    .filter(key -> !dialect.can(Ability.DEFERRED_CONSTRAINTS) && order.isDeferred(table, key))
+                    .toList();
             writer.shortfalls().found(undeferred).forEach(this::say);
             statements.add(writer.create(inside));
         }

@@ -42,6 +42,12 @@ record TableOrder(List<Table> tables, Set<ForeignKey> later) {
         return later.contains(key);
     }
 
+    /** Whether a foreign key is checked at the end: rows must refer to each other in a circle, or to themselves. */
+    boolean isDeferred(Table table, ForeignKey key) {
+        boolean circle = isLater(key) || key.target().equals(table.qualified());
+        return circle && !isOptional(table, key);
+    }
+
     private static final class Ordering {
         private final List<Table> given;
         private final Map<TableName, Integer> places = new HashMap<>();

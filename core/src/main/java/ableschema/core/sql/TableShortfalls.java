@@ -228,12 +228,16 @@ final class TableShortfalls {
             add(found, Ability.CHECK_CHANGED_REFERENCES, part, "that it is whole or empty is left to the application");
         }
         if (undeferred) {
-            add(
-                    found,
-                    Ability.DEFERRED_CONSTRAINTS,
-                    part,
-                    "rows that must refer to each other in a circle go in only while it is not there");
+            found.add(undeferred(table, key, dialect));
         }
+    }
+
+    static Shortfall undeferred(Table table, ForeignKey key, Dialect dialect) {
+        return new Shortfall(
+                dialect.label(),
+                Ability.DEFERRED_CONSTRAINTS,
+                table.part(Kind.FOREIGN_KEY, key.name()),
+                "rows that must refer to each other in a circle go in only while it is not there");
     }
 
     private static Ability ability(ReferenceAction action, boolean onUpdate) {

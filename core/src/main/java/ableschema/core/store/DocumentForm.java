@@ -9,6 +9,7 @@ import ableschema.core.design.Judgement;
 import ableschema.core.design.Notes;
 import ableschema.core.design.Question;
 import ableschema.core.design.Relationship;
+import ableschema.core.design.SetAside;
 import ableschema.core.design.Topic;
 import ableschema.core.document.Detail;
 import ableschema.core.document.Diagram;
@@ -108,7 +109,8 @@ final class DocumentForm {
                     Form.object(plural -> plural.others(Form.TEXT, List.of(), each -> each)),
                     Map.of(),
                     Notes::plurals);
-            return new Notes(brief, reasons, judgements, plurals);
+            List<SetAside> setAside = notes.list("setAside", setAside(), Notes::setAside);
+            return new Notes(brief, reasons, judgements, plurals, setAside);
         });
     }
 
@@ -159,6 +161,20 @@ final class DocumentForm {
                         Judgement.Verdict.CONFIRMED,
                         Judgement::verdict),
                 judgement.text("remark", Judgement::remark)));
+    }
+
+    /** What it was about may be gone, and is kept until the designer drops it. */
+    private static Form<SetAside> setAside() {
+        return Form.object(aside -> new SetAside(
+                aside.required("rule", Form.TEXT, SetAside::rule),
+                aside.required("about", Form.text(Id::parse), SetAside::owner),
+                aside.list("parts", Form.TEXT, SetAside::parts),
+                aside.optional(
+                        "facts",
+                        Form.object(facts -> facts.others(Form.TEXT, List.of(), each -> each)),
+                        Map.of(),
+                        SetAside::facts),
+                aside.required("because", Form.TEXT, SetAside::reason)));
     }
 
     private Form<Diagram> diagram() {

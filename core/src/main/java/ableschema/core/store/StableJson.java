@@ -21,6 +21,7 @@ final class StableJson {
             "rows",
             "questions",
             "judgements",
+            "setAside",
             "starters",
             "entities",
             "relationships",

@@ -130,6 +130,13 @@ public sealed interface DataType {
             return visitor.whole(this);
         }
 
+        /** The largest value in the width that the largest expected chooses: what is expected is a rule for none. */
+        public long widest() {
+            return largest == 0 || largest > Short.MAX_VALUE
+                    ? largest > Integer.MAX_VALUE ? Long.MAX_VALUE : Integer.MAX_VALUE
+                    : Short.MAX_VALUE;
+        }
+
         @Override
         public boolean isNumeric() {
             return true;

@@ -120,7 +120,7 @@ public record TypedValue(String canonical, Optional<String> problem) {
         @Override
         public TypedValue whole(DataType.Whole type) {
             long value = Long.parseLong(text.strip());
-            long largest = type.largest() == 0 ? Integer.MAX_VALUE : type.largest();
+            long largest = type.widest();
             return value > largest || value < -largest
                     ? misfit(text, "'" + text + "' is beyond " + largest)
                     : fitting(Long.toString(value));

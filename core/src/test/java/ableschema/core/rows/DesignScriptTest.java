@@ -15,9 +15,6 @@ import ableschema.core.design.Pins;
 import ableschema.core.design.Row;
 import ableschema.core.edit.ChangeBody;
 import ableschema.core.expression.Expression;
-import ableschema.core.finding.Finding;
-import ableschema.core.finding.Place;
-import ableschema.core.review.ScriptFindings;
 import ableschema.core.sql.dialect.Dialect;
 import ableschema.core.sql.dialect.Dialects;
 import java.util.ArrayList;
@@ -201,38 +198,5 @@ class DesignScriptTest {
 
         assertThat(leftOut(rows, Dialects.MYSQL)).hasSize(2).allMatch(line -> line.contains("must be"));
         assertThat(lines(rows, Dialects.MYSQL, "VALUES")).hasSize(2).contains("VALUES (4, 6.0, 6.0);");
-    }
-
-    @Test
-    void what_is_not_in_a_script_is_found_at_its_thing() {
-        DesignFixture made = design(
-                "Each valve has no: counted 100 by -10 (key).",
-                "Each seal has no: whole (key), size: whole (at least 1).",
-                "Each valve needs at least one seal; each seal fits exactly one valve.");
-
-        List<Finding> findings = ScriptFindings.of(
-                made.document().mapping(),
-                DesignScript.definitions(made.document().mapping(), Dialects.SQLITE));
-
-        assertThat(findings)
-                .extracting(Finding::text)
-                .anyMatch(text -> text.startsWith("Not in SQLite: ") && text.contains("valve.no"))
-                .allMatch(text -> text.endsWith(".") && !text.endsWith(".."));
-        assertThat(findings)
-                .filteredOn(finding -> finding.text().contains("valve.no"))
-                .extracting(Finding::place)
-                .extracting(Place::owner)
-                .contains(made.attribute("Valve", "no").id());
-        DesignFixture unique = design("Each valve has no: whole (key), serial: text 9 (optional; unique).");
-        assertThat(ScriptFindings.of(
-                        unique.document().mapping(),
-                        DesignScript.definitions(unique.document().mapping(), Dialects.SQL_SERVER)))
-                .filteredOn(finding -> finding.text().contains("_unique"))
-                .extracting(Finding::place)
-                .containsExactly(Place.of(unique.entity("Valve").id()));
-        assertThat(ScriptFindings.of(
-                        made.document().mapping(),
-                        DesignScript.definitions(made.document().mapping(), Dialects.POSTGRESQL)))
-                .noneMatch(finding -> finding.text().contains("valve.no"));
     }
 }

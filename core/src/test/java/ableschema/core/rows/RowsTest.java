@@ -70,7 +70,7 @@ class RowsTest {
         assertThat(judged(bad))
                 .containsExactlyInAnyOrder(
                         "Hive, row 1: it refers to Apiary AV-77, and there is no such Apiary.",
-                        "Hive, row 2: strength does not fit its type whole 10, as '11' is beyond 10.",
+                        "Hive, row 2: strength is 11, but it must be between 1 and 10.",
                         "Hive, row 2: set up on does not fit its type date, as '2027-02-30' is not a date such as 2027-04-12.",
                         "Hive, row 2: calm does not fit its type yes/no, as 'perhaps' is neither yes nor no.",
                         "Hive, row 3: strength is empty, but every Hive must have one.",

@@ -4,6 +4,7 @@ import ableschema.core.design.Id;
 import ableschema.core.document.Detail;
 import ableschema.core.document.Document;
 import ableschema.core.edit.ChangeRules;
+import ableschema.core.finding.Step;
 import ableschema.desktop.actions.Actions;
 import ableschema.desktop.brief.BriefBench;
 import ableschema.desktop.find.FindView;
@@ -17,7 +18,6 @@ import ableschema.desktop.rows.RowsGrid;
 import ableschema.desktop.rule.RuleLineView;
 import ableschema.desktop.sheet.SheetView;
 import ableschema.desktop.sql.SqlBench;
-import ableschema.desktop.workspace.Step;
 import ableschema.desktop.workspace.Workspace;
 import ableschema.diagram.picture.View;
 import java.util.EnumMap;
@@ -52,6 +52,7 @@ public final class MainWindow {
     private final Actions actions = new Actions();
     private final StackPane layers = new StackPane();
     private final RecoveryBar recovery;
+    private final Map<Step, Node> benches = new EnumMap<>(Step.class);
     private final Scene scene;
 
     public MainWindow(Stage stage, Workspace workspace) {
@@ -127,8 +128,8 @@ public final class MainWindow {
     private BorderPane parts() {
         var root = new BorderPane();
         root.getStyleClass().add("window");
-        root.setLeft(new RouteView(workspace));
         root.setCenter(middle());
+        root.setLeft(new RouteView(workspace, benches.keySet()));
         root.setRight(new GlossView(workspace));
         root.setBottom(new VBox(recovery, new RuleLineView(workspace)));
         return root;
@@ -137,7 +138,6 @@ public final class MainWindow {
     private Node middle() {
         var drawing = new VBox(header, sheet, rows);
         VBox.setVgrow(sheet, Priority.ALWAYS);
-        Map<Step, Node> benches = new EnumMap<>(Step.class);
         benches.put(Step.BRIEF, new BriefBench(workspace));
         benches.put(Step.DRAW, drawing);
         benches.put(Step.KEYS, new KeysBench(workspace));
@@ -163,8 +163,10 @@ public final class MainWindow {
         actions.add("save as another file", "Shortcut+Shift+S", files::chooseAndSave);
         actions.add("open a design", "Shortcut+O", files::chooseAndOpen);
         actions.add("begin a new design", "Shortcut+N", files::begin);
-        for (Step step : Step.values()) {
-            actions.add("go to " + step.label(), "Shortcut+" + (step.ordinal() + 1), () -> workspace
+        int number = 0;
+        for (Step step : benches.keySet()) {
+            number++;
+            actions.add("go to " + step.label(), "Shortcut+" + number, () -> workspace
                     .stepProperty()
                     .set(step));
         }

@@ -7,9 +7,9 @@ import ableschema.core.design.Entity;
 import ableschema.core.design.Id;
 import ableschema.core.design.Question;
 import ableschema.core.finding.Finding;
+import ableschema.core.finding.Step;
 import ableschema.desktop.controls.Controls;
 import ableschema.desktop.controls.Fields;
-import ableschema.desktop.workspace.Step;
 import ableschema.desktop.workspace.Workspace;
 import java.util.HashSet;
 import java.util.List;
@@ -150,7 +150,10 @@ public final class BriefBench extends VBox {
     }
 
     private void buildAsked() {
-        List<Finding> findings = EventRules.findings(workspace.design());
+        List<Finding> findings = workspace.review().open().stream()
+                .filter(each ->
+                        each.rule() == EventRules.WITHOUT_MOMENT || each.rule() == EventRules.WITHOUT_PARTICIPANT)
+                .toList();
         asked.getChildren().clear();
         if (!findings.isEmpty()) {
             asked.getChildren().add(Controls.text("To be asked of events", "bench-title"));

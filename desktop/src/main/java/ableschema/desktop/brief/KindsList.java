@@ -2,8 +2,8 @@ package ableschema.desktop.brief;
 
 import ableschema.core.design.Entity;
 import ableschema.core.design.EntityKind;
+import ableschema.core.finding.Step;
 import ableschema.desktop.controls.Controls;
-import ableschema.desktop.workspace.Step;
 import ableschema.desktop.workspace.Workspace;
 import java.util.LinkedHashMap;
 import java.util.List;

@@ -1,16 +1,12 @@
 package ableschema.desktop.route;
 
-import ableschema.core.brief.Answer;
-import ableschema.core.brief.EventRules;
-import ableschema.core.design.ColumnRef;
-import ableschema.core.design.Entity;
-import ableschema.core.design.Question;
-import ableschema.core.normalization.EntityTheory;
-import ableschema.core.theory.NormalForm;
-import ableschema.desktop.workspace.Step;
+import ableschema.core.finding.Finding;
+import ableschema.core.finding.Severity;
+import ableschema.core.finding.Step;
+import ableschema.core.review.Review;
 import ableschema.desktop.workspace.Workspace;
+import java.util.Collection;
 import java.util.EnumMap;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -32,9 +28,9 @@ public final class RouteView extends VBox {
     private final Workspace workspace;
     private final Label file = new Label();
     private final Map<Step, StepButton> buttons = new EnumMap<>(Step.class);
-    private Map<Entity, NormalForm> formsKnown = new HashMap<>();
 
-    public RouteView(Workspace workspace) {
+    /** @param steps those that there is a place for in the window */
+    public RouteView(Workspace workspace, Collection<Step> steps) {
         this.workspace = workspace;
         getStyleClass().add("route");
         var name = new Label("Able Schema");
@@ -42,7 +38,7 @@ public final class RouteView extends VBox {
         file.getStyleClass().add("note");
         file.setId("file-name");
         getChildren().addAll(name, file);
-        for (Step step : Step.values()) {
+        for (Step step : steps) {
             var button = new StepButton(step);
             buttons.put(step, button);
             getChildren().add(button);
@@ -108,71 +104,41 @@ public final class RouteView extends VBox {
 
     private void count() {
         nameFile();
-        countBrief();
-        int entities = workspace.design().entities().size();
-        int untyped = (int) workspace.schema().tables().stream()
-                .flatMap(t -> t.columns().stream()
-                        .filter(c -> c.isUndecided() && workspace.trace().ref(t, c) instanceof ColumnRef.Own))
-                .count();
-        say(Step.DRAW, untyped, untyped > 0 ? untyped + " untyped" : plural(entities, "entity", "entities"));
-        int keyless = (int) workspace.design().entities().stream()
-                .filter(e -> e.body().key().isEmpty())
-                .count();
-        say(Step.KEYS, keyless, keyless > 0 ? keyless + " to choose" : "all chosen");
-        int below = belowThird();
-        say(Step.FORMS, below, below > 0 ? below + " below 3NF" : "none below 3NF");
-        int undecided = workspace.mapping().undecided().size();
-        say(
-                Step.SQL,
-                undecided,
-                undecided > 0 ? undecided + " undecided" : workspace.dialect().label());
+        Review review = workspace.review();
+        buttons.forEach((step, button) -> {
+            List<Finding> open = step == Step.REVIEW ? review.of(Severity.MUST_MEND) : review.of(step);
+            button.say(open.size(), open.isEmpty() ? calm(step) : counted(open));
+        });
     }
 
-    /** Questions that nothing answers, and events that lack their moment or who took part. */
-    private void countBrief() {
-        List<Question> questions = workspace.design().notes().brief().questions();
-        int open = (int) questions.stream()
-                .filter(question -> !Answer.of(question, workspace.mapping(), workspace.dialect())
-                        .isJoined())
-                .count();
-        int asked = EventRules.findings(workspace.design()).size();
-        String text = open > 0
-                ? plural(open, "question open", "questions open")
-                : asked > 0
-                        ? plural(asked, "event asked", "events asked")
-                        : plural(questions.size(), "question", "questions");
-        say(Step.BRIEF, open + asked, text);
+    /** What a step says of itself where nothing is open in it. */
+    private String calm(Step step) {
+        return switch (step) {
+            case BRIEF -> plural(workspace.design().notes().brief().questions().size(), "question", "questions");
+            case DRAW -> plural(workspace.design().entities().size(), "entity", "entities");
+            case KEYS -> "all chosen";
+            case FORMS -> "none below 3NF";
+            case REVIEW -> "nothing to mend";
+            case ROWS -> plural(rows(), "row", "rows");
+            case SQL -> workspace.dialect().label();
+            case CHANGES -> "nothing to compare";
+        };
     }
 
-    private void say(Step step, int open, String text) {
-        StepButton button = buttons.get(step);
-        if (button != null) {
-            button.say(open, text);
-        }
+    private int rows() {
+        return workspace.design().entities().stream()
+                .mapToInt(each -> each.body().rows().size())
+                .sum();
+    }
+
+    /** "3 to choose": the rule that is broken first, and how often; with others it is "5 to look at". */
+    private static String counted(List<Finding> open) {
+        List<String> words =
+                open.stream().map(each -> each.rule().counted()).distinct().toList();
+        return open.size() + " " + (words.size() == 1 ? words.get(0) : "to look at");
     }
 
     private static String plural(int count, String one, String many) {
         return count + " " + (count == 1 ? one : many);
-    }
-
-    /** Entities without stated dependencies are left out; forms are worked out again only for entities that changed. */
-    private int belowThird() {
-        var forms = new HashMap<Entity, NormalForm>();
-        for (Entity entity : workspace.design().entities()) {
-            if (!entity.body().dependencies().isEmpty()) {
-                NormalForm known = formsKnown.get(entity);
-                forms.put(
-                        entity,
-                        known != null
-                                ? known
-                                : EntityTheory.of(workspace.design(), entity)
-                                        .analysis()
-                                        .normalForm());
-            }
-        }
-        formsKnown = forms;
-        return (int) forms.values().stream()
-                .filter(form -> form.compareTo(NormalForm.THIRD) < 0)
-                .count();
     }
 }

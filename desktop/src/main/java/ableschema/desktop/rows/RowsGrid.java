@@ -7,10 +7,10 @@ import ableschema.core.design.KeyPart;
 import ableschema.core.design.Lists;
 import ableschema.core.design.Row;
 import ableschema.core.finding.Finding;
+import ableschema.core.finding.Severity;
+import ableschema.core.finding.Step;
 import ableschema.core.rows.RowEntry;
-import ableschema.core.rows.RowJudge;
 import ableschema.core.rows.RowTable;
-import ableschema.core.rows.RowValues;
 import ableschema.core.store.FileProblem;
 import ableschema.desktop.controls.Controls;
 import ableschema.desktop.workspace.Workspace;
@@ -159,7 +159,9 @@ public final class RowsGrid extends VBox {
         setVisible(owner.isPresent());
         setManaged(owner.isPresent());
         owner.ifPresent(id -> {
-            findings = RowJudge.judge(workspace.design(), id, new RowValues(workspace.design()));
+            findings = workspace.review().about(id).stream()
+                    .filter(each -> each.step() == Step.ROWS && each.severity() == Severity.MUST_MEND)
+                    .toList();
             title.setText((open ? "▾  " : "▸  ") + "Rows of " + label(id) + "  " + rows(id).size()
                     + (findings.isEmpty() ? "" : ", " + brokenRows() + " break a rule"));
             if (open) {

@@ -1,10 +1,10 @@
 package ableschema.desktop.rule;
 
+import ableschema.core.finding.Step;
 import ableschema.core.words.Completion;
 import ableschema.core.words.RuleLine;
 import ableschema.core.words.Understanding;
 import ableschema.desktop.controls.Controls;
-import ableschema.desktop.workspace.Step;
 import ableschema.desktop.workspace.Workspace;
 import ableschema.desktop.workspace.Workspace.Notice;
 import java.util.List;

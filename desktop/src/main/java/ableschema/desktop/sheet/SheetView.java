@@ -6,6 +6,7 @@ import ableschema.core.design.Relationship;
 import ableschema.core.design.Side;
 import ableschema.core.document.Detail;
 import ableschema.core.document.Document;
+import ableschema.core.review.Rules;
 import ableschema.desktop.actions.Actions;
 import ableschema.desktop.workspace.Workspace;
 import ableschema.diagram.geometry.Area;
@@ -157,7 +158,11 @@ public final class SheetView extends Pane {
         });
         gone.forEach(id -> cards.getChildren().remove(nodes.remove(id)));
         light();
-        signs.show(workspace.design());
+        signs.show(
+                workspace.design(),
+                workspace.review().open().stream()
+                        .filter(each -> each.rule() == Rules.SENTENCE_WRONG)
+                        .toList());
         if (another && !picture.cards().isEmpty() && getWidth() > 200) {
             fit();
         }

@@ -2,9 +2,8 @@ package ableschema.desktop.sheet;
 
 import ableschema.core.design.Design;
 import ableschema.core.design.Id;
-import ableschema.core.design.Judgement;
-import ableschema.core.words.DesignText;
-import ableschema.core.words.Sentence;
+import ableschema.core.finding.Finding;
+import java.util.List;
 import java.util.Optional;
 import javafx.geometry.Point2D;
 import javafx.scene.Group;
@@ -20,24 +19,12 @@ final class WrongSigns extends Group {
         this.sheet = sheet;
     }
 
-    void show(Design design) {
+    /** @param findings those of sentences that were said to be wrong, which they are until they are reworded */
+    void show(Design design, List<Finding> findings) {
         getChildren().clear();
-        design.notes().judgements().stream()
-                .filter(WrongSigns::isWrong)
-                .filter(judgement -> isStillSaid(judgement, design))
-                .flatMap(judgement -> place(design, judgement.about()).stream())
+        findings.stream()
+                .flatMap(finding -> place(design, finding.place().owner()).stream())
                 .forEach(place -> getChildren().add(sign(place)));
-    }
-
-    /** A sentence that has been reworded since is another. */
-    private static boolean isStillSaid(Judgement judgement, Design design) {
-        return DesignText.about(design, judgement.about()).stream()
-                .map(Sentence::text)
-                .anyMatch(judgement.sentence()::equals);
-    }
-
-    private static boolean isWrong(Judgement judgement) {
-        return judgement.verdict() == Judgement.Verdict.WRONG;
     }
 
     private Optional<Point2D> place(Design design, Id about) {

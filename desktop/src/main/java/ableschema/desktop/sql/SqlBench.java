@@ -4,7 +4,7 @@ import static ableschema.desktop.controls.Controls.button;
 
 import ableschema.core.document.HouseRules;
 import ableschema.core.edit.ChangeRules;
-import ableschema.core.review.ScriptFindings;
+import ableschema.core.finding.Step;
 import ableschema.core.rows.DesignScript;
 import ableschema.core.sql.Line;
 import ableschema.core.sql.Script;
@@ -14,7 +14,6 @@ import ableschema.core.store.FileProblem;
 import ableschema.desktop.controls.Choice;
 import ableschema.desktop.controls.Controls;
 import ableschema.desktop.gloss.SqlLines;
-import ableschema.desktop.workspace.Step;
 import ableschema.desktop.workspace.Workspace;
 import ableschema.engine.BuiltInEngine;
 import ableschema.engine.ScriptRun;
@@ -137,7 +136,7 @@ public final class SqlBench extends VBox {
                 ? DesignScript.withRows(workspace.mapping(), workspace.dialect())
                 : DesignScript.definitions(workspace.mapping(), workspace.dialect());
         script = Optional.of(written);
-        shortfalls.show(ScriptFindings.of(workspace.mapping(), written));
+        shortfalls.show(workspace.review().of(Step.SQL));
         List<Line> lines = written.lines().toList();
         text.show(lines, workspace.trace(), workspace.chosenProperty().get(), Set.of());
         var pane = text.scrolled();

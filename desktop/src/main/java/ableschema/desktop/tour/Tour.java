@@ -2,10 +2,10 @@ package ableschema.desktop.tour;
 
 import ableschema.core.design.Entity;
 import ableschema.core.document.Document;
+import ableschema.core.finding.Step;
 import ableschema.core.store.FileProblem;
 import ableschema.core.store.SafeFile;
 import ableschema.desktop.app.MainWindow;
-import ableschema.desktop.workspace.Step;
 import ableschema.desktop.workspace.Workspace;
 import ableschema.diagram.picture.View;
 import java.nio.file.Path;

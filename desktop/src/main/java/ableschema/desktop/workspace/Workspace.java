@@ -11,8 +11,11 @@ import ableschema.core.document.Position;
 import ableschema.core.edit.Compound;
 import ableschema.core.edit.Edits;
 import ableschema.core.edit.MoveCards;
+import ableschema.core.finding.Step;
 import ableschema.core.mapping.Mapping;
 import ableschema.core.mapping.Trace;
+import ableschema.core.review.Review;
+import ableschema.core.review.Subject;
 import ableschema.core.schema.Schema;
 import ableschema.core.sql.dialect.Dialect;
 import ableschema.core.store.FileProblem;
@@ -44,6 +47,7 @@ public final class Workspace {
     private final Background background = new Background();
     private final ReadOnlyObjectWrapper<Document> document;
     private Mapping mapping;
+    private Review review;
     private final ObjectProperty<Optional<Id>> chosen = new SimpleObjectProperty<>(Optional.empty());
     private final ReadOnlyObjectWrapper<Set<Id>> group = new ReadOnlyObjectWrapper<>(Set.of());
     private final BooleanProperty dark = new SimpleBooleanProperty();
@@ -66,6 +70,7 @@ public final class Workspace {
         this.document = new ReadOnlyObjectWrapper<>(placed);
         this.mapping = placed.mapping(Mapping.NONE);
         this.before = mapping;
+        this.review = Review.of(Subject.of(placed, mapping));
     }
 
     /** Something said to the designer at the foot of the window. */
@@ -136,6 +141,11 @@ public final class Workspace {
         return mapping.trace();
     }
 
+    /** All that there is to say about the document. */
+    public Review review() {
+        return review;
+    }
+
     /** The tables before the last edit, to show what it changed. */
     public Mapping mappingBefore() {
         return before;
@@ -196,6 +206,7 @@ public final class Workspace {
         if (meaning) {
             before = mapping;
             mapping = next.mapping(mapping);
+            review = review.after(Subject.of(next, mapping));
         }
         if (chosen.get().filter(id -> !next.design().knows(id)).isPresent()) {
             chosen.set(Optional.empty());

@@ -1,12 +1,15 @@
-package ableschema.desktop.workspace;
+package ableschema.core.finding;
 
-/** A step of the route that exists. */
+/** A step of the route from what must be known to what a database holds; what there is to say belongs to one of them. */
 public enum Step {
     BRIEF("Brief"),
     DRAW("Draw"),
     KEYS("Keys"),
     FORMS("Normal forms"),
-    SQL("SQL");
+    REVIEW("Review"),
+    ROWS("Rows"),
+    SQL("SQL"),
+    CHANGES("Changes");
 
     private final String label;
 

@@ -1,0 +1,58 @@
+package ableschema.core.review;
+
+import ableschema.core.finding.Rule;
+import ableschema.core.words.Spelling;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+
+/** All rules, each listed once by what finds it; a new rule is a class and a line here. */
+public final class Rules {
+
+    /** Also shown as a sign on the sheet. */
+    public static final Rule SENTENCE_WRONG = SentenceFinder.WRONG;
+
+    static final List<Finder> FINDERS = List.of(
+            new BriefFinder(),
+            new EventFinder(),
+            new SentenceFinder(),
+            new UndecidedFinder(),
+            new RelationshipFinder(),
+            new RelatednessFinder(),
+            new ContentFinder(),
+            new RepeatedFinder(),
+            new UnlikeTypesFinder(),
+            new KeyFinder(),
+            new ActionFinder(),
+            new DefaultFinder(),
+            new FormFinder(),
+            new RowFinder(),
+            new NameFinder(),
+            new TableNamesFinder(),
+            new IndexFinder(),
+            new ApplicationFinder(),
+            new GapFinder(),
+            new ShortfallFinder(),
+            new WholeShortfallFinder());
+
+    private static final List<Rule> ALL =
+            FINDERS.stream().flatMap(finder -> finder.rules().stream()).toList();
+
+    private Rules() {}
+
+    public static List<Rule> all() {
+        return ALL;
+    }
+
+    public static Optional<Rule> named(String id) {
+        return ALL.stream().filter(rule -> rule.id().equals(id)).findFirst();
+    }
+
+    /** The id that a misspelt one was most likely meant to be. */
+    public static String nearest(String id) {
+        return ALL.stream()
+                .map(Rule::id)
+                .min(Comparator.comparing(each -> Spelling.distance(each, id)))
+                .orElseThrow(); // there are rules
+    }
+}

@@ -1,0 +1,109 @@
+package ableschema.core.sql;
+
+import ableschema.core.schema.Column;
+import ableschema.core.schema.DomainType;
+import ableschema.core.schema.ForeignKey;
+import ableschema.core.schema.Part;
+import ableschema.core.schema.Schema;
+import ableschema.core.schema.Table;
+import ableschema.core.sql.dialect.Ability;
+import ableschema.core.sql.dialect.Dialect;
+import ableschema.core.sql.dialect.Shortfall;
+import ableschema.core.sql.dialect.Traits.TextComparison;
+import ableschema.core.types.DataType;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.stream.Stream;
+
+/** What a dialect cannot say of a schema, without writing the script that says it. */
+public final class Shortfalls {
+
+    private Shortfalls() {}
+
+    /** Those of one table; that its references cannot wait for the end of a transaction is told by the whole. */
+    public static List<Shortfall> of(Table table, Schema schema, Dialect dialect) {
+        return new TableShortfalls(dialect, schema, table).found(List.of());
+    }
+
+    /** Those of the whole: of the script, its namespaces and named types, and of references that run in a circle. */
+    public static List<Shortfall> ofWhole(Schema schema, Dialect dialect) {
+        var found = new ArrayList<>(ofScript(schema, dialect));
+        if (!dialect.can(Ability.NAMESPACES)) {
+            namespaces(schema).forEach(each -> found.add(ofNamespace(each, dialect)));
+        }
+        if (!dialect.can(Ability.DOMAINS)) {
+            schema.domains().forEach(each -> found.add(ofDomain(each, dialect)));
+        }
+        if (!dialect.can(Ability.DEFERRED_CONSTRAINTS)) {
+            TableOrder order = TableOrder.of(schema);
+            for (Table table : order.tables()) {
+                for (ForeignKey key : table.foreignKeys()) {
+                    if (order.isDeferred(table, key)) {
+                        found.add(TableShortfalls.undeferred(table, key, dialect));
+                    }
+                }
+            }
+        }
+        return found;
+    }
+
+    /** What holds of the whole script, said once at its head. */
+    static List<Shortfall> ofScript(Schema schema, Dialect dialect) {
+        var found = new ArrayList<Shortfall>();
+        if (!dialect.can(Ability.TRANSACTIONAL_DEFINITIONS)) {
+            found.add(whole(
+                    Ability.TRANSACTIONAL_DEFINITIONS, "where a statement is refused, those before it stay", dialect));
+        }
+        if (!dialect.can(Ability.HELD_TYPES)) {
+            found.add(whole(
+                    Ability.HELD_TYPES, "as chosen, any value goes into any column, and longer texts too", dialect));
+        }
+        boolean keyedText = schema.tables().stream()
+                .anyMatch(table -> keyed(table).anyMatch(name -> table.column(name)
+                        .map(Column::type)
+                        .filter(type -> schema.resolved(type) instanceof DataType.Text)
+                        .isPresent()));
+        TextComparison comparison = dialect.traits().comparison();
+        if (comparison != TextComparison.EXACT && keyedText) {
+            found.add(whole(
+                    Ability.EXACT_TEXT,
+                    "texts that differ only in letter case"
+                            + (comparison == TextComparison.NO_CASE ? "" : " or accents")
+                            + " are the same to keys, unless the database compares otherwise",
+                    dialect));
+        }
+        return found;
+    }
+
+    private static Stream<String> keyed(Table table) {
+        return Stream.concat(
+                table.primaryKey().stream().flatMap(key -> key.columns().stream()),
+                table.uniques().stream().flatMap(unique -> unique.columns().stream()));
+    }
+
+    static Set<String> namespaces(Schema schema) {
+        var namespaces = new TreeSet<String>();
+        schema.tables().forEach(table -> namespaces.add(table.namespace()));
+        schema.domains().forEach(domain -> namespaces.add(domain.name().namespace()));
+        namespaces.remove("");
+        return namespaces;
+    }
+
+    static Shortfall ofNamespace(String namespace, Dialect dialect) {
+        return whole(Ability.NAMESPACES, "the tables of " + namespace + " stand beside the others", dialect);
+    }
+
+    static Shortfall ofDomain(DomainType domain, Dialect dialect) {
+        return new Shortfall(
+                dialect.label(),
+                Ability.DOMAINS,
+                domain.part(),
+                "what it holds, its check and its default stand with each column of it");
+    }
+
+    private static Shortfall whole(Ability ability, String instead, Dialect dialect) {
+        return new Shortfall(dialect.label(), ability, Part.WHOLE, instead);
+    }
+}
