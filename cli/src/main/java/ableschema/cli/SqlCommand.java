@@ -40,6 +40,9 @@ final class SqlCommand implements Callable<Integer> {
     @Option(names = "--rows", description = "Adds the sample rows as INSERT statements.")
     private boolean rows;
 
+    @Option(names = "--partial", description = "Writes what is decided, and says at its place what is not.")
+    private boolean partial;
+
     @Mixin
     private Output output = new Output();
 
@@ -51,13 +54,13 @@ final class SqlCommand implements Callable<Integer> {
         Document document = DocumentFile.read(file);
         Mapping mapping = document.mapping();
         List<String> undecided = mapping.undecided();
-        if (!undecided.isEmpty()) {
-            undecided.forEach(each -> spec.commandLine().getErr().println("undecided: " + each));
+        undecided.forEach(each -> spec.commandLine().getErr().println("undecided: " + each));
+        if (!undecided.isEmpty() && !partial) {
             return Exit.ERRORS;
         }
         Dialect chosen = dialect.choosing(document.rules().choices());
         Script script = rows ? DesignScript.withRows(mapping, chosen) : DesignScript.definitions(mapping, chosen);
         output.write(file, script.text());
-        return Exit.DONE;
+        return undecided.isEmpty() ? Exit.DONE : Exit.ERRORS;
     }
 }

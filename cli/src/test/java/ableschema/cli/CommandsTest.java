@@ -83,6 +83,11 @@ class CommandsTest {
         assertThat(run.out()).isEmpty();
         assertThat(run.err()).isEqualTo("undecided: Hive: colour has no type yet\n");
         assertThat(out).doesNotExist();
+        Run partial = able("sql", open.toString(), "--dialect", "h2", "--partial", "-o", out.toString());
+        assertThat(partial.exit()).isEqualTo(1);
+        assertThat(partial.err()).isEqualTo(run.err());
+        assertThat(Files.readString(out))
+                .contains("-- The table hive is left out, as none of its columns has a type yet.");
         assertThat(able("tables", open.toString(), "--json")
                         .json()
                         .at("/tables/0/columns/0/type")

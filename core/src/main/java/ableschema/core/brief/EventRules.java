@@ -28,14 +28,14 @@ public final class EventRules {
                     "Event without a moment",
                     "{entity} is an event, but no attribute says when it happened.",
                     "An event happens at some time; without it, events cannot be put in order or told apart.")
-            .counted("events asked");
+            .counted("event asked|events asked");
     public static final Rule WITHOUT_PARTICIPANT = Rule.open(
                     Step.BRIEF,
                     "event-without-participant",
                     "Event without a participant",
                     "{entity} is an event, but nothing says who or what took part in it.",
                     "An event happens to someone or something; without it, nobody can ask what happened to whom.")
-            .counted("events asked");
+            .counted("event asked|events asked");
 
     private EventRules() {}
 

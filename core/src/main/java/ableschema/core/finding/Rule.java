@@ -10,7 +10,8 @@ import static java.util.Objects.requireNonNull;
  * @param title    the fault in a few words, for a list by rule
  * @param why      one sentence: what goes wrong
  * @param sentence the finding in a sentence; words in braces are names and facts of the finding
- * @param counted  what stands behind a number of such findings, such as "to choose"
+ * @param counted  what stands behind a number of such findings, such as "to choose"; of one and of several, where
+ *                 these differ, with a stroke between
  */
 public record Rule(String id, String title, String why, Severity severity, Step step, String sentence, String counted) {
 
@@ -39,6 +40,12 @@ public record Rule(String id, String title, String why, Severity severity, Step 
 
     public Rule counted(String counted) {
         return new Rule(id, title, why, severity, step, sentence, counted);
+    }
+
+    /** What stands behind a number of such findings. */
+    public String counted(int number) {
+        int stroke = counted.indexOf('|');
+        return stroke < 0 ? counted : number == 1 ? counted.substring(0, stroke) : counted.substring(stroke + 1);
     }
 
     @Override

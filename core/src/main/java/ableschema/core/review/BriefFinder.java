@@ -19,7 +19,7 @@ final class BriefFinder implements Finder.OfWhole {
                     "Question that nothing answers",
                     "“{question}” is not answered yet.",
                     "The design is there to answer these questions; what answers this one is to be named, or drawn.")
-            .counted("questions open");
+            .counted("question open|questions open");
 
     @Override
     public List<Rule> rules() {

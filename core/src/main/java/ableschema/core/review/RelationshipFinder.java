@@ -30,7 +30,7 @@ final class RelationshipFinder implements Finder.OfEach {
                     "How many {many} may one {one} have?",
                     "One direction says little of the other: if one {one} may have only one, or must have one, the tables"
                             + " differ.")
-            .counted("directions unsaid");
+            .counted("direction unsaid|directions unsaid");
 
     @Override
     public List<Rule> rules() {

@@ -13,6 +13,7 @@ import ableschema.core.finding.Step;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
@@ -132,6 +133,7 @@ public final class Review {
                 one.find(subject, entity.id(), findings::add);
             }
         }
+        findings.sort(Comparator.comparing(Finding::severity)); // what must be mended stands first
         return new Kept(lookedAt, List.copyOf(findings));
     }
 
@@ -157,6 +159,7 @@ public final class Review {
                 }
             }
         }
+        findings.sort(Comparator.comparing(Finding::severity)); // what must be mended stands first
         return new Kept(lookedAt, List.copyOf(findings));
     }
 

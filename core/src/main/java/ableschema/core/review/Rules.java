@@ -12,6 +12,10 @@ public final class Rules {
     /** Also shown as a sign on the sheet. */
     public static final Rule SENTENCE_WRONG = SentenceFinder.WRONG;
 
+    /** What they find keeps definitions from being written. */
+    public static final List<Rule> UNDECIDED =
+            List.of(UndecidedFinder.NO_ATTRIBUTES, UndecidedFinder.UNTYPED, KeyFinder.NO_KEY);
+
     static final List<Finder> FINDERS = List.of(
             new BriefFinder(),
             new EventFinder(),

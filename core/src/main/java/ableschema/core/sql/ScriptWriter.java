@@ -86,6 +86,7 @@ public final class ScriptWriter {
         }
         boolean whole = dialect.can(Ability.TRANSACTIONAL_DEFINITIONS);
         Shortfalls.ofScript(schema, dialect).forEach(this::say);
+        remarkOn(Part.WHOLE);
         dialect.settings().forEach(setting -> statement(Statement.Kind.SETTING, setting));
         if (whole) {
             statement(Statement.Kind.BEGIN, dialect.begin());

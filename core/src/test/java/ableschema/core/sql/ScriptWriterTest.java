@@ -19,6 +19,7 @@ import ableschema.core.edit.Edits;
 import ableschema.core.edit.PutRelationship;
 import ableschema.core.expression.Expression;
 import ableschema.core.rows.DesignScript;
+import ableschema.core.schema.Decided;
 import ableschema.core.schema.Schema;
 import ableschema.core.sql.dialect.Dialect;
 import ableschema.core.sql.dialect.Dialects;
@@ -237,13 +238,38 @@ class ScriptWriterTest {
     void an_undecided_schema_is_not_written_but_its_tables_are_shown() {
         DesignFixture open = design("Each hive has colour.");
 
-        assertThatThrownBy(() -> script(open, Dialects.H2)).hasMessageContaining("not decided in hive");
+        assertThatThrownBy(() -> ScriptWriter.definitions(open.schema(), List.of(), Dialects.H2))
+                .hasMessageContaining("not decided in hive");
         assertThat(open.document().mapping().undecided()).containsExactly("Hive: colour has no type yet");
         Schema schema = open.document().mapping().schema();
         assertThat(ScriptWriter.of(schema.tables().get(0), schema, Dialects.H2)
                         .get(0)
                         .text())
                 .contains("colour undecided");
+    }
+
+    @Test
+    void what_is_decided_is_written_and_what_is_not_is_said_at_its_place() {
+        DesignFixture open = design(
+                "Each hive has code: text 6 (key), colour, size: whole (at least 1).",
+                "Each frame has no (key), depth: whole.",
+                "Each frame hangs in exactly one hive; each hive holds any number of frames.",
+                "Each peg has no: whole (key).",
+                "Each peg holds exactly one frame; each frame is held by any number of pegs.",
+                "Each smoker has maker.");
+        String script = script(open, Dialects.POSTGRESQL);
+
+        assertThat(script)
+                .contains("-- The table smoker is left out, as none of its columns has a type yet.")
+                .contains(
+                        "-- The column colour is left out, as it has no type yet.\nCREATE TABLE hive (\n  code varchar(6)")
+                .contains(
+                        "-- The column no is left out, as it has no type yet.\n-- The primary key frame_key is left out with it.")
+                .contains("-- The foreign key peg_holds_frame is left out")
+                .contains("CONSTRAINT frame_hangs_in_hive\n    FOREIGN KEY (hive_code)")
+                .doesNotContain("REFERENCES frame", "undecided");
+        Schema decided = HIVES.schema();
+        assertThat(Decided.of(decided).schema()).isSameAs(decided);
     }
 
     @Test

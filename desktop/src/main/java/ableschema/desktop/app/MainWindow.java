@@ -13,6 +13,7 @@ import ableschema.desktop.forms.FormsBench;
 import ableschema.desktop.gloss.GlossView;
 import ableschema.desktop.keys.KeysBench;
 import ableschema.desktop.marks.FxFonts;
+import ableschema.desktop.review.ReviewBench;
 import ableschema.desktop.route.RouteView;
 import ableschema.desktop.rows.RowsGrid;
 import ableschema.desktop.rule.RuleLineView;
@@ -142,6 +143,7 @@ public final class MainWindow {
         benches.put(Step.DRAW, drawing);
         benches.put(Step.KEYS, new KeysBench(workspace));
         benches.put(Step.FORMS, new FormsBench(workspace));
+        benches.put(Step.REVIEW, new ReviewBench(workspace));
         benches.put(Step.SQL, new SqlBench(workspace));
         var middle = new StackPane();
         middle.getChildren().addAll(benches.values());

@@ -106,9 +106,17 @@ public final class RouteView extends VBox {
         nameFile();
         Review review = workspace.review();
         buttons.forEach((step, button) -> {
-            List<Finding> open = step == Step.REVIEW ? review.of(Severity.MUST_MEND) : review.of(step);
-            button.say(open.size(), open.isEmpty() ? calm(step) : counted(open));
+            List<Finding> open = step == Step.REVIEW ? review.of(Severity.MUST_MEND) : open(review, step);
+            String words = step == Step.REVIEW ? open.size() + " to mend" : counted(open);
+            button.say(open.size(), open.isEmpty() ? calm(step) : words);
         });
+    }
+
+    /** What is left to do in a step; advice is no work, but for normal forms, which are nothing else. */
+    private static List<Finding> open(Review review, Step step) {
+        return review.of(step).stream()
+                .filter(each -> each.severity() != Severity.ADVICE || step == Step.FORMS)
+                .toList();
     }
 
     /** What a step says of itself where nothing is open in it. */
@@ -120,7 +128,10 @@ public final class RouteView extends VBox {
             case FORMS -> "none below 3NF";
             case REVIEW -> "nothing to mend";
             case ROWS -> plural(rows(), "row", "rows");
-            case SQL -> workspace.dialect().label();
+            case SQL ->
+                workspace.mapping().undecided().isEmpty()
+                        ? workspace.dialect().label()
+                        : workspace.mapping().undecided().size() + " undecided";
             case CHANGES -> "nothing to compare";
         };
     }
@@ -131,10 +142,12 @@ public final class RouteView extends VBox {
                 .sum();
     }
 
-    /** "3 to choose": the rule that is broken first, and how often; with others it is "5 to look at". */
+    /** "3 to choose" where all are of one sort; of several sorts "5 to look at". */
     private static String counted(List<Finding> open) {
-        List<String> words =
-                open.stream().map(each -> each.rule().counted()).distinct().toList();
+        List<String> words = open.stream()
+                .map(each -> each.rule().counted(open.size()))
+                .distinct()
+                .toList();
         return open.size() + " " + (words.size() == 1 ? words.get(0) : "to look at");
     }
 

@@ -9,7 +9,7 @@ import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 
-/** What the chosen dialect cannot say, in one line that opens into a list; each entry leads to its thing. */
+/** What is open in the script and what the dialect cannot say, in one line that opens into a list; each entry leads to its thing. */
 final class ShortfallList extends VBox {
 
     private static final double HIGHEST = 150;
@@ -52,8 +52,7 @@ final class ShortfallList extends VBox {
     private void arrange() {
         int count = list.getChildren().size();
         String sign = open ? " \u25be" : " \u25b8";
-        title.setText((count == 1 ? "1 thing" : count + " things") + " that cannot be said in " + workspace.dialect()
-                + ", and what stands instead" + sign);
+        title.setText((count == 1 ? "1 thing" : count + " things") + " to know before it is run" + sign);
         getChildren().setAll(title);
         if (open) {
             getChildren().add(scrolled);

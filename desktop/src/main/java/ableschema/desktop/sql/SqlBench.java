@@ -4,7 +4,9 @@ import static ableschema.desktop.controls.Controls.button;
 
 import ableschema.core.document.HouseRules;
 import ableschema.core.edit.ChangeRules;
+import ableschema.core.finding.Finding;
 import ableschema.core.finding.Step;
+import ableschema.core.review.Rules;
 import ableschema.core.rows.DesignScript;
 import ableschema.core.sql.Line;
 import ableschema.core.sql.Script;
@@ -22,6 +24,7 @@ import java.sql.Connection;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Stream;
 import javafx.collections.FXCollections;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
@@ -124,19 +127,12 @@ public final class SqlBench extends VBox {
         showChoices(workspace.dialect());
         shortfalls.show(List.of());
         verdict.setText("");
-        List<String> undecided = workspace.mapping().undecided();
-        if (!undecided.isEmpty()) {
-            script = Optional.empty();
-            var list = new VBox(6, new Label("The SQL is written when this is decided:"));
-            undecided.forEach(each -> list.getChildren().add(new Label("·  " + each)));
-            place.getChildren().setAll(list);
-            return;
-        }
         Script written = rows.isSelected()
                 ? DesignScript.withRows(workspace.mapping(), workspace.dialect())
                 : DesignScript.definitions(workspace.mapping(), workspace.dialect());
         script = Optional.of(written);
-        shortfalls.show(workspace.review().of(Step.SQL));
+        shortfalls.show(Stream.concat(undecided(), workspace.review().of(Step.SQL).stream())
+                .toList());
         List<Line> lines = written.lines().toList();
         text.show(lines, workspace.trace(), workspace.chosenProperty().get(), Set.of());
         var pane = text.scrolled();
@@ -153,6 +149,11 @@ public final class SqlBench extends VBox {
                 return;
             }
         }
+    }
+
+    /** What keeps a part of the script from being written. */
+    private Stream<Finding> undecided() {
+        return workspace.review().open().stream().filter(each -> Rules.UNDECIDED.contains(each.rule()));
     }
 
     private void tryIt() {

@@ -284,12 +284,16 @@ class WindowTest extends WindowFixture {
     }
 
     @Test
-    void what_is_undecided_holds_back_only_the_script(FxRobot robot) {
-        rule(robot, "Each hive has colour.");
+    void what_is_undecided_holds_back_only_itself(FxRobot robot) {
+        rule(robot, "Each hive has code: text 6 (key), colour.");
         robot.interact(() -> workspace.stepProperty().set(Step.SQL));
         WaitForAsyncUtils.waitForFxEvents();
 
-        assertThat(robot.lookup("·  Hive: colour has no type yet").tryQuery()).isPresent();
+        assertThat(sql(robot, "#script"))
+                .contains("CREATE TABLE hive (", "-- The column colour is left out, as it has no type yet.");
+        assertThat(text(robot, "#shortfalls-title")).startsWith("1 thing to know before it is run");
+        robot.clickOn("#shortfalls-title");
+        assertThat(robot.lookup("Hive: colour has no type yet.").tryQuery()).isPresent();
         assertThat(sql(robot, "#gloss-sql")).contains("colour undecided");
     }
 }
