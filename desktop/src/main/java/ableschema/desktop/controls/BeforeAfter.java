@@ -10,8 +10,8 @@ import java.util.List;
 import java.util.Optional;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
-import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 
@@ -19,8 +19,11 @@ import javafx.scene.layout.VBox;
 public final class BeforeAfter extends VBox {
 
     private static final int MOST_TABLES = 4;
-    private static final int MOST_COLUMNS = 9;
+    private static final int MOST_COLUMNS = 6;
     private static final int MOST_LINES = 40;
+    private static final double GAP = 16;
+    /** Narrower than this, what comes after stands below. */
+    private static final double BESIDE = 360;
     /** How many unchanged lines stand around the changed ones. */
     private static final int AROUND = 1;
 
@@ -41,9 +44,15 @@ public final class BeforeAfter extends VBox {
             each.after()
                     .ifPresent(table -> after.getChildren().add(card(each, table, each.before(), "comes", dialect)));
         }
-        var sides = new HBox(16, before, after);
-        HBox.setHgrow(before, Priority.ALWAYS);
-        HBox.setHgrow(after, Priority.ALWAYS);
+        setMinWidth(0); // it follows the width that there is
+        var sides = new FlowPane(GAP, 8, before, after);
+        for (VBox side : List.of(before, after)) {
+            side.prefWidthProperty()
+                    .bind(widthProperty()
+                            .map(width -> width.doubleValue() < BESIDE
+                                    ? width.doubleValue()
+                                    : Math.floor((width.doubleValue() - GAP) / 2) - 1));
+        }
         getChildren().add(sides);
         if (outcome.tables().size() > MOST_TABLES) {
             getChildren().add(Controls.text("and " + (outcome.tables().size() - MOST_TABLES) + " more tables", "note"));
@@ -59,8 +68,6 @@ public final class BeforeAfter extends VBox {
 
     private static VBox side(String title, String style) {
         var side = new VBox(6, Controls.text(title, style));
-        side.setPrefWidth(200);
-        side.setMinWidth(120);
         return side;
     }
 

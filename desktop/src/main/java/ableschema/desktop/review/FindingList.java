@@ -138,11 +138,14 @@ final class FindingList extends ListView<Entry> {
 
         private static Node heading(Entry.Heading heading) {
             Label name = Controls.text(heading.label(), "finding-heading");
-            name.setMinWidth(0);
+            name.setWrapText(true);
+            name.setMinHeight(Region.USE_PREF_SIZE);
+            HBox.setHgrow(name, Priority.ALWAYS);
+            name.setMaxWidth(Double.MAX_VALUE);
             String count = heading.count() + (heading.count() == 1 ? " finding" : " findings");
             Label counted = Controls.text(count, "note");
             counted.setMinWidth(Region.USE_PREF_SIZE);
-            var line = new HBox(8, name, Controls.space(), counted);
+            var line = new HBox(8, name, counted);
             line.getStyleClass().add("section-line");
             return line;
         }

@@ -22,18 +22,22 @@ import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Hyperlink;
 import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 
 /** One finding: why, where, before and after, and the ways on: mend it, set it aside with a reason, go to the next. */
 final class FindingView extends VBox {
 
-    private static final double WAYS_WIDTH = 600;
-
     private final Workspace workspace;
     private final Runnable next;
+    private final VBox body = new VBox(10);
+    /** The ways on, in view whatever stands above them. */
+    private final FlowPane ways = new FlowPane(10, 6);
+
     private Optional<Finding> shown = Optional.empty();
     private Optional<Remedy> remedy = Optional.empty();
     private String given = "";
@@ -43,13 +47,20 @@ final class FindingView extends VBox {
         this.workspace = workspace;
         this.next = next;
         setId("finding");
-        getStyleClass().add("finding");
+        body.getStyleClass().add("finding");
+        var scroll = new ScrollPane(body);
+        scroll.setFitToWidth(true);
+        scroll.setMinWidth(0);
+        scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+        VBox.setVgrow(scroll, Priority.ALWAYS);
+        getChildren().addAll(scroll, ways);
     }
 
     void showNothing(String said) {
         shown = Optional.empty();
         remedy = Optional.empty();
-        getChildren().setAll(Controls.text(said, "hint"));
+        body.getChildren().setAll(Controls.text(said, "hint"));
+        ways.getChildren().clear();
     }
 
     /** Shows a finding; of the same one again, the remedy that was picked stays. */
@@ -70,25 +81,25 @@ final class FindingView extends VBox {
     }
 
     private void build(Finding finding) {
-        getChildren().clear();
+        body.getChildren().clear();
         Label title = Controls.text(finding.rule().title(), "bench-title");
         title.setId("finding-title");
         title.setWrapText(true);
         title.setMinHeight(Region.USE_PREF_SIZE);
         var text = new TermText(finding.text() + " " + finding.rule().why(), terms(finding));
         text.setId("finding-why");
-        getChildren().addAll(title, text, where(finding));
+        body.getChildren().addAll(title, text, where(finding));
         if (finding.remedies().isEmpty()) {
-            getChildren()
+            body.getChildren()
                     .add(Controls.text(
                             "There is no remedy to press here: it is mended in the step "
                                     + finding.step().label() + ", or set aside.",
                             "note"));
         } else {
-            getChildren().add(remedies(finding));
+            body.getChildren().add(remedies(finding));
             outcome(finding);
         }
-        getChildren().add(ways(finding));
+        showWays(finding);
     }
 
     private Terms terms(Finding finding) {
@@ -99,8 +110,7 @@ final class FindingView extends VBox {
     /** Its place, which leads to the sheet. */
     private Node where(Finding finding) {
         PlaceText place = PlaceText.of(finding.place(), workspace.design(), workspace.mapping());
-        String words = finding.evidence().isEmpty() ? "" : finding.evidence() + ".";
-        var evidence = Controls.text(words, "note");
+        var evidence = Controls.text(sentence(finding.evidence()), "note");
         evidence.setWrapText(true);
         evidence.setMinHeight(Region.USE_PREF_SIZE);
         Id owner = finding.place().owner();
@@ -116,10 +126,16 @@ final class FindingView extends VBox {
         return finding.evidence().isEmpty() ? link : new VBox(2, evidence, link);
     }
 
+    private static String sentence(String words) {
+        String end = words.isEmpty() || words.endsWith(".") ? "" : ".";
+        return words.isEmpty() ? "" : Character.toUpperCase(words.charAt(0)) + words.substring(1) + end;
+    }
+
     private Node remedies(Finding finding) {
         var line = new FlowPane(10, 4);
         line.setAlignment(Pos.CENTER_LEFT);
         line.setId("remedies");
+        line.setMinWidth(0);
         line.getChildren().add(Controls.text("Remedy", "section"));
         Choice choice = Choice.of(
                 remedy.map(Remedy::title).orElse(""),
@@ -131,7 +147,7 @@ final class FindingView extends VBox {
         remedy.filter(each -> !each.asks().isEmpty()).ifPresent(each -> {
             var field = new TextField(given);
             field.setId("remedy-given");
-            field.setPrefColumnCount(16);
+            field.setPrefColumnCount(12);
             field.setOnAction(event -> adjust(finding, field.getText().strip()));
             field.focusedProperty().addListener((o, before, focused) -> {
                 if (!focused && !field.getText().strip().equals(given)) {
@@ -162,7 +178,7 @@ final class FindingView extends VBox {
 
     private void outcome(Finding finding) {
         Outcome outcome = Outcome.of(edit(finding), workspace.document(), workspace.mapping());
-        getChildren().add(new BeforeAfter(outcome, workspace.dialect()));
+        body.getChildren().add(new BeforeAfter(outcome, workspace.dialect()));
     }
 
     private Edit edit(Finding finding) {
@@ -170,27 +186,27 @@ final class FindingView extends VBox {
         return picked.making().edit(workspace.design(), workspace.ids(), given);
     }
 
-    private Node ways(Finding finding) {
+    private void showWays(Finding finding) {
         var reason = new TextField();
         reason.setId("set-aside");
         reason.setPromptText("set aside, because …");
-        reason.setPrefColumnCount(22);
+        reason.setPrefColumnCount(14);
         reason.setOnAction(event -> setAside(finding, reason.getText().strip()));
-        var line = new FlowPane(10, 6, reason, Controls.button("next-finding", "Next", next));
-        line.setAlignment(Pos.CENTER_LEFT);
-        line.setPrefWrapLength(WAYS_WIDTH);
+        ways.setAlignment(Pos.CENTER_LEFT);
+        ways.setMinWidth(0);
+        ways.setMinHeight(Region.USE_PREF_SIZE);
+        ways.getChildren().setAll(reason, Controls.button("next-finding", "Next", next));
         if (!finding.remedies().isEmpty()) {
             Button mend = Controls.button("mend", "Mend it ↵", this::mend);
             mend.getStyleClass().add("main-action");
-            line.getChildren().add(mend);
+            ways.getChildren().add(mend);
             List<Finding> alike = alike(finding);
             if (alike.size() > 1) {
-                line.getChildren()
+                ways.getChildren()
                         .add(Controls.button(
                                 "mend-all", "Mend all " + alike.size() + " of these", () -> mendAll(alike)));
             }
         }
-        return line;
     }
 
     /** All findings of the rule that the picked remedy could mend as it stands. */
@@ -239,14 +255,11 @@ final class FindingView extends VBox {
         text.setWrapText(true);
         Label because = Controls.text("Set aside, because: " + entry.aside().reason(), "note");
         because.setWrapText(true);
-        getChildren()
-                .setAll(
-                        Controls.text(title, "bench-title"),
-                        text,
-                        because,
-                        Controls.button(
-                                "take-back",
-                                entry.finding().isPresent() ? "Take back" : "Drop it",
-                                () -> workspace.apply(ReviewEdits.takeBack(workspace.design(), entry.aside()))));
+        body.getChildren().setAll(Controls.text(title, "bench-title"), text, because);
+        ways.getChildren()
+                .setAll(Controls.button(
+                        "take-back",
+                        entry.finding().isPresent() ? "Take back" : "Drop it",
+                        () -> workspace.apply(ReviewEdits.takeBack(workspace.design(), entry.aside()))));
     }
 }

@@ -23,11 +23,11 @@ import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
-import javafx.scene.control.ScrollPane;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 
 /** What speaks against the design: the findings at the left, the chosen one with its remedy at the right. */
@@ -55,19 +55,17 @@ public final class ReviewBench extends VBox {
         this.finding = new FindingView(workspace, () -> next());
         summary.setId("review-summary");
         filters.setAlignment(Pos.CENTER_LEFT);
-        list.setPrefWidth(LIST_WIDTH);
-        list.setMinWidth(220);
+        list.prefWidthProperty().bind(widthProperty().map(width -> Math.min(LIST_WIDTH, width.doubleValue() * 0.4)));
+        list.setMinWidth(Region.USE_PREF_SIZE);
         list.addEventFilter(KeyEvent.KEY_PRESSED, event -> {
             if (event.getCode() == KeyCode.ENTER) {
                 finding.mend();
                 event.consume();
             }
         });
-        var detail = new ScrollPane(finding);
-        detail.setFitToWidth(true);
-        detail.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
-        HBox.setHgrow(detail, Priority.ALWAYS);
-        var parts = new HBox(16, list, detail);
+        HBox.setHgrow(finding, Priority.ALWAYS);
+        finding.setMinWidth(0);
+        var parts = new HBox(16, list, finding);
         VBox.setVgrow(parts, Priority.ALWAYS);
         getChildren().addAll(header(), summary, filters, parts);
         workspace.onMeaning(this::showIfInView);

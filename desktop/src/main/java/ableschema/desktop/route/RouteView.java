@@ -108,7 +108,12 @@ public final class RouteView extends VBox {
         buttons.forEach((step, button) -> {
             List<Finding> open = step == Step.REVIEW ? review.of(Severity.MUST_MEND) : open(review, step);
             String words = step == Step.REVIEW ? open.size() + " to mend" : counted(open);
-            button.say(open.size(), open.isEmpty() ? calm(step) : words);
+            int undecided = workspace.mapping().undecided().size();
+            if (step == Step.SQL && undecided > 0) {
+                button.say(undecided, undecided + " undecided");
+            } else {
+                button.say(open.size(), open.isEmpty() ? calm(step) : words);
+            }
         });
     }
 
@@ -128,10 +133,7 @@ public final class RouteView extends VBox {
             case FORMS -> "none below 3NF";
             case REVIEW -> "nothing to mend";
             case ROWS -> plural(rows(), "row", "rows");
-            case SQL ->
-                workspace.mapping().undecided().isEmpty()
-                        ? workspace.dialect().label()
-                        : workspace.mapping().undecided().size() + " undecided";
+            case SQL -> workspace.dialect().label();
             case CHANGES -> "nothing to compare";
         };
     }
