@@ -8,7 +8,6 @@ import ableschema.core.finding.Finding;
 import ableschema.core.finding.Place;
 import ableschema.core.finding.Rule;
 import ableschema.core.finding.Step;
-import ableschema.core.words.Sentences;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Consumer;
@@ -46,7 +45,7 @@ final class ApplicationFinder implements Finder.OfEach {
                                         relationship.id(),
                                         Optional.empty(),
                                         List.of(new KeyPart.WholeReference(relationship.ref(counted)))))
-                        .naming("sentence", new Sentences(subject.design()).reading(relationship, counted.other()))
+                        .naming("sentence", subject.sentences().reading(relationship, counted.other()))
                         .stating("number", cardinality.toString()));
             }
         }

@@ -43,18 +43,18 @@ final class RelationshipFinder implements Finder.OfEach {
             return;
         }
         Side referenced = relationship.referencedSide().orElse(Side.FIRST);
-        Design design = subject.design();
-        String sentence = new Sentences(design).of(relationship);
-        boolean confirmed = subject.document()
-                .design()
-                .notes()
-                .judgement(relationship.id(), sentence)
-                .filter(each -> each.verdict() == Verdict.CONFIRMED)
-                .isPresent();
-        if (!relationship.end(referenced).verb().isEmpty() || confirmed) {
+        if (!relationship.end(referenced).verb().isEmpty()) {
             return;
         }
-        var nouns = new Nouns(design);
+        Design design = subject.design();
+        String sentence = subject.sentences().of(relationship);
+        boolean confirmed = subject.judgementsOf(relationship.id()).stream()
+                .anyMatch(each ->
+                        each.verdict() == Verdict.CONFIRMED && each.sentence().equals(sentence));
+        if (confirmed) {
+            return;
+        }
+        Nouns nouns = subject.nouns();
         found.accept(Finding.of(REVERSE_UNSAID, Place.of(relationship.id()))
                 .naming("one", nouns.one(design.at(relationship.end(referenced))))
                 .naming("many", nouns.many(design.at(relationship.end(referenced.other()))))

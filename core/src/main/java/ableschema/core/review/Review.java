@@ -1,8 +1,5 @@
 package ableschema.core.review;
 
-import ableschema.core.design.Body;
-import ableschema.core.design.Design;
-import ableschema.core.design.EndRef;
 import ableschema.core.design.Entity;
 import ableschema.core.design.Id;
 import ableschema.core.design.Relationship;
@@ -10,18 +7,13 @@ import ableschema.core.design.SetAside;
 import ableschema.core.finding.Finding;
 import ableschema.core.finding.Severity;
 import ableschema.core.finding.Step;
-import java.util.ArrayDeque;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.Comparator;
 import java.util.HashMap;
-import java.util.HashSet;
 import java.util.LinkedHashMap;
-import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 
 /**
  * All that there is to say about a document. After a change only those things are looked at anew of which something that
@@ -35,7 +27,7 @@ public final class Review {
 
     private final Optional<Subject> subject;
     private final List<Object> everywhere;
-    private final Map<Id, Kept> kept;
+    private final Map<Id, List<Finding>> kept;
     private final List<Finding> found;
     private final List<Finding> open;
     private final Map<Finding, SetAside> aside;
@@ -43,7 +35,7 @@ public final class Review {
     private Review(
             Optional<Subject> subject,
             List<Object> everywhere,
-            Map<Id, Kept> kept,
+            Map<Id, List<Finding>> kept,
             List<Finding> found,
             List<Finding> open,
             Map<Finding, SetAside> aside) {
@@ -55,39 +47,31 @@ public final class Review {
         this.aside = aside;
     }
 
-    /** The findings of one thing, and the instances that they were found in. */
-    private record Kept(Object[] lookedAt, List<Finding> findings) {
-        boolean isOf(Object[] instances) {
-            if (instances.length != lookedAt.length) {
-                return false;
-            }
-            for (int i = 0; i < instances.length; i++) {
-                if (instances[i] != lookedAt[i]) {
-                    return false;
-                }
-            }
-            return true;
-        }
-    }
-
     public static Review of(Subject subject) {
         return NONE.after(subject);
     }
 
     /** Reviews a document after a change. */
     public Review after(Subject next) {
-        Design design = next.design();
         List<Object> common = everywhere(next);
-        Map<Id, Kept> before = common.equals(everywhere) ? kept : Map.of();
-        Map<Id, Kept> now = new HashMap<>();
-        var all = new ArrayList<Finding>();
-        for (Entity each : design.entities()) {
-            now.put(each.id(), look(next, each, Optional.ofNullable(before.get(each.id()))));
-            all.addAll(now.get(each.id()).findings());
+        boolean comparable = subject.isPresent() && common.equals(everywhere);
+        Map<Id, List<Finding>> before = new HashMap<>(comparable ? kept : Map.of());
+        if (comparable) {
+            before.keySet().removeAll(Changes.between(subject.get(), next));
         }
-        for (Relationship each : design.relationships()) {
-            now.put(each.id(), look(next, each, Optional.ofNullable(before.get(each.id()))));
-            all.addAll(now.get(each.id()).findings());
+        Map<Id, List<Finding>> now = new HashMap<>();
+        var all = new ArrayList<Finding>();
+        for (Entity each : next.design().entities()) {
+            List<Finding> known = before.get(each.id());
+            List<Finding> its = known == null ? look(next, each) : known;
+            now.put(each.id(), its);
+            all.addAll(its);
+        }
+        for (Relationship each : next.design().relationships()) {
+            List<Finding> known = before.get(each.id());
+            List<Finding> its = known == null ? look(next, each) : known;
+            now.put(each.id(), its);
+            all.addAll(its);
         }
         for (Finder each : Rules.FINDERS) {
             if (each instanceof Finder.OfWhole whole) {
@@ -116,16 +100,7 @@ public final class Review {
                 subject.design().notes().plurals());
     }
 
-    private static Kept look(Subject subject, Entity entity, Optional<Kept> before) {
-        var instances = new ArrayList<Object>();
-        instances.add(entity);
-        subject.table(entity.id()).ifPresent(instances::add);
-        instances.addAll(subject.relationshipsOf(entity.id()));
-        instances.addAll(referred(subject, entity.id()));
-        Object[] lookedAt = instances.toArray();
-        if (before.filter(each -> each.isOf(lookedAt)).isPresent()) {
-            return before.get();
-        }
+    private static List<Finding> look(Subject subject, Entity entity) {
         var findings = new ArrayList<Finding>();
         for (Finder each : Rules.FINDERS) {
             if (each instanceof Finder.OfEach one) {
@@ -133,23 +108,10 @@ public final class Review {
                 one.find(subject, entity.id(), findings::add);
             }
         }
-        findings.sort(Comparator.comparing(Finding::severity)); // what must be mended stands first
-        return new Kept(lookedAt, List.copyOf(findings));
+        return sorted(findings);
     }
 
-    private static Kept look(Subject subject, Relationship relationship, Optional<Kept> before) {
-        var instances = new ArrayList<Object>(Arrays.asList(
-                relationship,
-                subject.design().at(relationship.first()),
-                subject.design().at(relationship.second())));
-        subject.table(relationship.referencing().orElse(relationship.id())).ifPresent(instances::add);
-        if (relationship.isManyToMany()) {
-            instances.addAll(referred(subject, relationship.id()));
-        }
-        Object[] lookedAt = instances.toArray();
-        if (before.filter(each -> each.isOf(lookedAt)).isPresent()) {
-            return before.get();
-        }
+    private static List<Finding> look(Subject subject, Relationship relationship) {
         var findings = new ArrayList<Finding>();
         for (Finder each : Rules.FINDERS) {
             if (each instanceof Finder.OfEach one) {
@@ -159,28 +121,13 @@ public final class Review {
                 }
             }
         }
-        findings.sort(Comparator.comparing(Finding::severity)); // what must be mended stands first
-        return new Kept(lookedAt, List.copyOf(findings));
+        return sorted(findings);
     }
 
-    /** What something refers to; with rows, all that these refer to in turn, as their keys may be made of it. */
-    private static Set<Object> referred(Subject subject, Id owner) {
-        Design design = subject.design();
-        boolean rows = !design.body(owner).orElse(Body.EMPTY).rows().isEmpty();
-        var referred = new LinkedHashSet<Object>();
-        var seen = new HashSet<Id>(Set.of(owner));
-        var open = new ArrayDeque<Id>(List.of(owner));
-        while (!open.isEmpty()) {
-            for (EndRef end : design.referencesOf(open.remove())) {
-                Entity target = design.target(end).orElseThrow(); // references are those of the design
-                referred.add(target);
-                design.relationship(end.relationship()).ifPresent(referred::add);
-                if (rows && seen.add(target.id())) {
-                    open.add(target.id());
-                }
-            }
-        }
-        return referred;
+    /** What must be mended stands first. */
+    private static List<Finding> sorted(List<Finding> findings) {
+        findings.sort(Comparator.comparing(Finding::severity));
+        return List.copyOf(findings);
     }
 
     /** All findings in the order of the design, what concerns the whole behind; those that are set aside among them. */

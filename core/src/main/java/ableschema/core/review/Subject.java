@@ -2,6 +2,7 @@ package ableschema.core.review;
 
 import ableschema.core.design.Design;
 import ableschema.core.design.Id;
+import ableschema.core.design.Judgement;
 import ableschema.core.design.Relationship;
 import ableschema.core.document.Document;
 import ableschema.core.mapping.Mapping;
@@ -11,6 +12,8 @@ import ableschema.core.rows.RowValues;
 import ableschema.core.schema.Schema;
 import ableschema.core.schema.Table;
 import ableschema.core.sql.dialect.Dialect;
+import ableschema.core.words.Nouns;
+import ableschema.core.words.Sentences;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -26,6 +29,9 @@ public final class Subject {
     private final Mapping mapping;
     private final Dialect dialect;
     private final Map<Id, List<Relationship>> touching = new HashMap<>();
+    private final Map<Id, List<Judgement>> judgements = new HashMap<>();
+    private Optional<Sentences> sentences = Optional.empty();
+    private Optional<Nouns> nouns = Optional.empty();
     private Optional<Design> filled = Optional.empty();
     private Optional<RowValues> values = Optional.empty();
 
@@ -34,6 +40,9 @@ public final class Subject {
         this.design = document.design().inScope();
         this.mapping = mapping;
         this.dialect = document.dialect();
+        for (Judgement each : document.design().notes().judgements()) {
+            judgements.computeIfAbsent(each.about(), id -> new ArrayList<>()).add(each);
+        }
         for (Relationship each : design.relationships()) {
             touching.computeIfAbsent(each.first().entity(), id -> new ArrayList<>())
                     .add(each);
@@ -87,6 +96,25 @@ public final class Subject {
     /** The relationships of an entity; found at once, unlike by asking the design. */
     public List<Relationship> relationshipsOf(Id entity) {
         return touching.getOrDefault(entity, List.of());
+    }
+
+    /** What was said of the sentences of a thing. */
+    List<Judgement> judgementsOf(Id about) {
+        return judgements.getOrDefault(about, List.of());
+    }
+
+    Sentences sentences() {
+        if (sentences.isEmpty()) {
+            sentences = Optional.of(new Sentences(design));
+        }
+        return sentences.get();
+    }
+
+    Nouns nouns() {
+        if (nouns.isEmpty()) {
+            nouns = Optional.of(new Nouns(design));
+        }
+        return nouns.get();
     }
 
     /** The design with its sample rows as a database would complete them. */

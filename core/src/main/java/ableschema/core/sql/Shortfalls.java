@@ -60,13 +60,8 @@ public final class Shortfalls {
             found.add(whole(
                     Ability.HELD_TYPES, "as chosen, any value goes into any column, and longer texts too", dialect));
         }
-        boolean keyedText = schema.tables().stream()
-                .anyMatch(table -> keyed(table).anyMatch(name -> table.column(name)
-                        .map(Column::type)
-                        .filter(type -> schema.resolved(type) instanceof DataType.Text)
-                        .isPresent()));
         TextComparison comparison = dialect.traits().comparison();
-        if (comparison != TextComparison.EXACT && keyedText) {
+        if (comparison != TextComparison.EXACT && hasKeyedText(schema)) {
             found.add(whole(
                     Ability.EXACT_TEXT,
                     "texts that differ only in letter case"
@@ -75,6 +70,13 @@ public final class Shortfalls {
                     dialect));
         }
         return found;
+    }
+
+    private static boolean hasKeyedText(Schema schema) {
+        return schema.tables().stream().anyMatch(table -> keyed(table).anyMatch(name -> table.column(name)
+                .map(Column::type)
+                .filter(type -> schema.resolved(type) instanceof DataType.Text)
+                .isPresent()));
     }
 
     private static Stream<String> keyed(Table table) {

@@ -49,6 +49,14 @@ class ReviewTest {
                 made -> made.with("Each engine has no: text 4 (key)."),
                 made -> made.with(
                         "Each valve sits beside any number of seals; each seal sits beside any number of valves."),
+                made -> made.with("Each cap has no: whole (key).", "Each cap shuts exactly one valve."),
+                made -> made.with(f -> f.review().open().stream()
+                        .filter(each -> each.rule() == RelationshipFinder.REVERSE_UNSAID)
+                        .findFirst()
+                        .orElseThrow()
+                        .remedies()
+                        .get(0)
+                        .edit(f.design(), f.ids())),
                 made -> made.writtenFor(Dialects.SQLITE),
                 made -> made.with("Each seal has no: counted 5 by 3 (key)."),
                 made -> made.with(f -> new Edits(f.design(), f.ids()).setParked(f.entity("Engine"), true)),
