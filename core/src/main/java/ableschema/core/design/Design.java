@@ -29,9 +29,9 @@ public final class Design {
     private final List<Domain> domains;
     private final Notes notes;
     private final Map<Id, Entity> entityById = new HashMap<>();
-    private final Map<Id, Relationship> relationshipById = new HashMap<>();
-    private final Map<Id, Id> ownerOfAttribute = new HashMap<>();
-    private final Map<Id, List<EndRef>> references = new HashMap<>();
+    private final Map<Id, Relationship> relationshipById;
+    private final Map<Id, Id> ownerOfAttribute;
+    private final Map<Id, List<EndRef>> references;
 
     /** @param before a design whose ids are known to be used once; only what is new against it is looked at */
     private Design(
@@ -45,12 +45,49 @@ public final class Design {
         this.relationships = List.copyOf(relationships);
         this.domains = List.copyOf(domains);
         this.entities.forEach(entity -> entityById.put(entity.id(), entity));
+        Optional<Design> alike = before.filter(this::hasSameThings);
+        if (alike.isPresent()) { // most edits change what is said of a thing, and no thing
+            this.relationshipById = alike.get().relationshipById;
+            this.ownerOfAttribute = alike.get().ownerOfAttribute;
+            this.references = alike.get().references;
+            new UsedIds(this).requireFreshOnce(alike.get());
+            return;
+        }
+        this.relationshipById = new HashMap<>();
+        this.ownerOfAttribute = new HashMap<>();
+        this.references = new HashMap<>();
         this.relationships.forEach(each -> relationshipById.put(each.id(), each));
         this.entities.forEach(entity -> registerAttributes(entity.id(), entity.body()));
         this.relationships.forEach(each -> registerAttributes(each.id(), each.body()));
         new UsedIds(this).requireOnce(before);
         this.relationships.forEach(this::requireEnds);
         this.relationships.forEach(this::registerReferences);
+    }
+
+    /** Whether another design has the same relationships, and entities and attributes of the same ids at the same places. */
+    private boolean hasSameThings(Design other) {
+        if (relationships != other.relationships || entities.size() != other.entities.size()) {
+            return false;
+        }
+        for (int i = 0; i < entities.size(); i++) {
+            Entity one = entities.get(i);
+            Entity two = other.entities.get(i);
+            boolean same = one == two
+                    || one.id().equals(two.id())
+                            && hasSameIds(one.body().attributes(), two.body().attributes());
+            if (!same) {
+                return false;
+            }
+        }
+        return true;
+    }
+
+    private static boolean hasSameIds(List<Attribute> one, List<Attribute> other) {
+        boolean same = one.size() == other.size();
+        for (int i = 0; same && i < one.size(); i++) {
+            same = one.get(i).id().equals(other.get(i).id());
+        }
+        return same;
     }
 
     /**

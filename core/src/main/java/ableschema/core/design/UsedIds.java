@@ -23,11 +23,21 @@ final class UsedIds {
     void requireOnce(Optional<Design> before) {
         var owners = new HashSet<Id>();
         owners(design).forEach(id -> add(owners, id));
-        Set<Id> fresh = before.map(this::fresh).orElse(Set.of());
-        if (before.isEmpty() || !fresh.isEmpty()) {
+        if (before.isPresent()) {
+            requireFreshOnce(before.get());
+        } else {
             var seen = new HashSet<Id>();
-            each(before.isEmpty() ? EnumSet.allOf(IdKind.class) : kinds(fresh), id -> {
-                if (before.isEmpty() || fresh.contains(id)) {
+            each(EnumSet.allOf(IdKind.class), id -> add(seen, id));
+        }
+    }
+
+    /** The same for a design that has the same entities and relationships as one before. */
+    void requireFreshOnce(Design before) {
+        Set<Id> fresh = fresh(before);
+        if (!fresh.isEmpty()) {
+            var seen = new HashSet<Id>();
+            each(kinds(fresh), id -> {
+                if (fresh.contains(id)) {
                     add(seen, id);
                 }
             });

@@ -21,11 +21,13 @@ import ableschema.core.edit.SubtypeEdits;
 import ableschema.core.types.ReferenceAction;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 
 /**
  * Says a whole design, and counts what words cannot say. The sentences, read one after the other into an empty design,
@@ -40,13 +42,14 @@ public final class DesignText {
     private final List<Sentence> said = new ArrayList<>();
     private final Map<String, Integer> notSaid = new LinkedHashMap<>();
     /** The design with only those relationships that have words, so that no key is said through another. */
-    private Design sayable;
+    private Optional<Design> sayable = Optional.empty();
+
+    private final Set<Id> leftOut = new HashSet<>();
 
     private final List<Relationship> readBefore = new ArrayList<>();
 
     private DesignText(Design design) {
         this.design = design;
-        this.sayable = design;
         this.sentences = new Sentences(design);
         this.nouns = new Nouns(design);
         this.owners = new Owners(design, nouns);
@@ -127,7 +130,6 @@ public final class DesignText {
         design.domains().forEach(this::sayDomain);
         design.entities().forEach(this::sayEntity);
         design.relationships().forEach(this::sayRelationship);
-        sayable = Design.of(design.entities(), sayable.relationships()).withDomains(design.domains());
         design.entities().forEach(entity -> sayBody(entity.id(), entity.body()));
         design.relationships().forEach(r -> sayBody(r.id(), r.body()));
         count("question", design.notes().brief().questions().size());
@@ -210,7 +212,23 @@ public final class DesignText {
 
     private void leaveOut(Relationship r, String sort) {
         count(sort, 1);
-        sayable = sayable.withoutRelationship(r.id());
+        leftOut.add(r.id());
+        sayable = Optional.empty();
+    }
+
+    private Design sayable() {
+        if (sayable.isEmpty()) {
+            sayable = Optional.of(
+                    leftOut.isEmpty()
+                            ? design
+                            : Design.of(
+                                            design.entities(),
+                                            design.relationships().stream()
+                                                    .filter(r -> !leftOut.contains(r.id()))
+                                                    .toList())
+                                    .withDomains(design.domains()));
+        }
+        return sayable.get();
     }
 
     private boolean isUsualSubtype(Relationship r) {
@@ -271,7 +289,7 @@ public final class DesignText {
     }
 
     private void sayKeys(Id owner, Body body, String called, AttributeWords words) {
-        var names = new PartNames(sayable, owner);
+        var names = new PartNames(sayable(), owner);
         if (!body.key().isEmpty() && !words.saysKey()) {
             names.listed(body.key())
                     .ifPresentOrElse(
@@ -299,7 +317,7 @@ public final class DesignText {
     }
 
     private void sayDependency(Id owner, String called, Dependency dependency) {
-        var names = new PartNames(sayable, owner);
+        var names = new PartNames(sayable(), owner);
         Optional<String> from = names.withCommas(dependency.from());
         Optional<String> to = names.withCommas(dependency.to());
         if (from.isPresent() && to.isPresent()) {

@@ -105,10 +105,10 @@ public final class RouteView extends VBox {
     private void count() {
         nameFile();
         Review review = workspace.review();
+        int undecided = workspace.mapping().undecided().size();
         buttons.forEach((step, button) -> {
             List<Finding> open = step == Step.REVIEW ? review.of(Severity.MUST_MEND) : open(review, step);
             String words = step == Step.REVIEW ? open.size() + " to mend" : counted(open);
-            int undecided = workspace.mapping().undecided().size();
             if (step == Step.SQL && undecided > 0) {
                 button.say(undecided, undecided + " undecided");
             } else {
