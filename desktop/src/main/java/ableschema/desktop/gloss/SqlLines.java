@@ -5,6 +5,7 @@ import ableschema.core.mapping.Mapping;
 import ableschema.core.mapping.Trace;
 import ableschema.core.sql.Line;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
@@ -18,6 +19,8 @@ import org.fxmisc.richtext.StyleClassedTextArea;
 
 /** Lines of SQL that can be copied: those of the chosen thing are marked, and a click on a line chooses its thing. */
 public final class SqlLines extends StyleClassedTextArea {
+
+    private static final String OF_CHOSEN = "of-chosen";
 
     private List<Line> lines = List.of();
     private Trace trace = Mapping.NONE.trace();
@@ -68,7 +71,7 @@ public final class SqlLines extends StyleClassedTextArea {
             var styles = new ArrayList<String>();
             Line line = shown.get(i);
             if (chosen.filter(thing -> trace.leads(line.parts(), thing)).isPresent()) {
-                styles.add("of-chosen");
+                styles.add(OF_CHOSEN);
             }
             if (!before.isEmpty() && !before.contains(bare(line.text()))) {
                 styles.add("changed");
@@ -77,6 +80,27 @@ public final class SqlLines extends StyleClassedTextArea {
         }
         moveTo(0);
         requestFollowCaret();
+    }
+
+    /** Marks the lines of another thing; returns the place of the first, or -1 where it has none. */
+    public int mark(Optional<Id> chosen) {
+        int first = -1;
+        for (int i = 0; i < lines.size(); i++) {
+            Line line = lines.get(i);
+            boolean its =
+                    chosen.filter(thing -> trace.leads(line.parts(), thing)).isPresent();
+            Collection<String> styles = getParagraph(i).getParagraphStyle();
+            if (its != styles.contains(OF_CHOSEN)) {
+                var changed = new ArrayList<>(styles);
+                changed.remove(OF_CHOSEN);
+                if (its) {
+                    changed.add(OF_CHOSEN);
+                }
+                setParagraphStyle(i, changed);
+            }
+            first = its && first < 0 ? i : first;
+        }
+        return first;
     }
 
     /** The texts of lines, to compare later ones with; a comma more or less is no change. */

@@ -8,7 +8,6 @@ import ableschema.core.finding.Finding;
 import ableschema.core.finding.Step;
 import ableschema.core.review.Rules;
 import ableschema.core.rows.DesignScript;
-import ableschema.core.sql.Line;
 import ableschema.core.sql.Script;
 import ableschema.core.sql.dialect.Dialect;
 import ableschema.core.sql.dialect.Dialects;
@@ -21,7 +20,6 @@ import ableschema.engine.BuiltInEngine;
 import ableschema.engine.ScriptRun;
 import java.io.File;
 import java.sql.Connection;
-import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
@@ -44,7 +42,6 @@ public final class SqlBench extends VBox {
     private final Workspace workspace;
     private final ComboBox<Dialect> dialects = new ComboBox<>(FXCollections.observableArrayList(Dialects.ALL));
     private final CheckBox rows = new CheckBox("with sample rows");
-    private final VBox place = new VBox();
     private final SqlLines text;
     private final HBox choices = new HBox(6);
     private final ShortfallList shortfalls;
@@ -58,13 +55,14 @@ public final class SqlBench extends VBox {
         getStyleClass().add("bench");
         setId("sql-bench");
         text.setId("script");
-        VBox.setVgrow(place, Priority.ALWAYS);
         verdict.setId("sql-verdict");
         verdict.getStyleClass().add("note");
         verdict.setWrapText(true);
-        getChildren().addAll(header(), shortfalls, place, verdict);
+        var pane = text.scrolled();
+        VBox.setVgrow(pane, Priority.ALWAYS);
+        getChildren().addAll(header(), shortfalls, pane, verdict);
         workspace.onMeaning(this::showIfInView);
-        workspace.chosenProperty().addListener((o, before, now) -> showIfInView());
+        workspace.chosenProperty().addListener((o, before, now) -> markIfInView());
         workspace.stepProperty().addListener((o, before, now) -> showIfInView());
         showIfInView();
     }
@@ -125,7 +123,6 @@ public final class SqlBench extends VBox {
     private void show() {
         dialects.setValue(Dialects.named(workspace.dialect().name()).orElse(Dialects.STANDARD));
         showChoices(workspace.dialect());
-        shortfalls.show(List.of());
         verdict.setText("");
         Script written = rows.isSelected()
                 ? DesignScript.withRows(workspace.mapping(), workspace.dialect())
@@ -133,21 +130,21 @@ public final class SqlBench extends VBox {
         script = Optional.of(written);
         shortfalls.show(Stream.concat(undecided(), workspace.review().of(Step.SQL).stream())
                 .toList());
-        List<Line> lines = written.lines().toList();
-        text.show(lines, workspace.trace(), workspace.chosenProperty().get(), Set.of());
-        var pane = text.scrolled();
-        VBox.setVgrow(pane, Priority.ALWAYS);
-        place.getChildren().setAll(pane);
-        for (int i = 0; i < lines.size(); i++) {
-            int line = i;
-            if (workspace
-                    .chosenProperty()
-                    .get()
-                    .filter(id -> workspace.trace().leads(lines.get(line).parts(), id))
-                    .isPresent()) {
-                text.showParagraphAtTop(Math.max(0, i - 2));
-                return;
-            }
+        text.show(written.lines().toList(), workspace.trace(), Optional.empty(), Set.of());
+        mark();
+    }
+
+    private void markIfInView() {
+        if (workspace.stepProperty().get() == Step.SQL) {
+            mark();
+        }
+    }
+
+    /** Marks what is chosen in the script that is there, and brings its first line into view. */
+    private void mark() {
+        int first = text.mark(workspace.chosenProperty().get());
+        if (first >= 0) {
+            text.showParagraphAtTop(Math.max(0, first - 2));
         }
     }
 

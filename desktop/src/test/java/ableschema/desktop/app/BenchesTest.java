@@ -8,12 +8,14 @@ import ableschema.core.rows.RowJudge;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.concurrent.atomic.AtomicInteger;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.input.Clipboard;
 import javafx.scene.input.KeyCode;
 import javafx.stage.Stage;
+import org.fxmisc.richtext.StyleClassedTextArea;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.testfx.api.FxRobot;
@@ -158,6 +160,25 @@ class BenchesTest extends WindowFixture {
         robot.clickOn("#dialect").clickOn("PostgreSQL");
         WaitForAsyncUtils.waitForFxEvents();
         assertThat(robot.lookup("#shortfalls").query().isVisible()).isFalse();
+    }
+
+    @Test
+    void choosing_a_thing_marks_its_lines_in_the_script_that_is_there(FxRobot robot) {
+        openDemo(robot, "alder-valley");
+        robot.clickOn("#step-sql");
+        WaitForAsyncUtils.waitForFxEvents();
+        StyleClassedTextArea script = robot.lookup("#script").queryAs(StyleClassedTextArea.class);
+        var changes = new AtomicInteger();
+        script.plainTextChanges().subscribe(change -> changes.incrementAndGet());
+        choose(robot, "Hive");
+        WaitForAsyncUtils.waitForFxEvents();
+        int hive = script.getText().lines().toList().indexOf("CREATE TABLE hive (");
+
+        assertThat(changes).as("nothing is written anew").hasValue(0);
+        assertThat(script.getParagraph(hive).getParagraphStyle()).contains("of-chosen");
+        choose(robot, "Keeper");
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(script.getParagraph(hive).getParagraphStyle()).doesNotContain("of-chosen");
     }
 
     @Test
