@@ -115,6 +115,9 @@ public final class Tour {
         choose("Field log");
         go(Step.FORMS);
         look("normal-forms");
+        go(Step.REVIEW);
+        look("review");
+        go(Step.FORMS);
         hands.press("#take-apart");
         go(Step.DRAW);
         hands.act(workspace::chooseNothing);
