@@ -46,13 +46,13 @@ final class ContentFinder implements Finder.OfEach {
             "Whoever reads the table, or a copy of it, has the secret; of a password only a salted hash is kept.");
 
     private static final Pattern AMOUNT = words(
-            "amount|price|cost|fee|total|sum|balance|salary|wage|tax|discount|payment|deposit"
+            "amount|price|cost|fee|rent|total|sum|balance|salary|wage|tax|discount|payment|deposit"
                     + "|budget|debit|credit|weight|mass|length|width|height|depth|volume|area|quantity|distance|dose|kg|g|mg|m|cm|mm|km|l|ml");
     private static final Pattern SECRETS =
             words("password|passwd|pwd|passphrase|passcode|pin|secret|api key|token|cvv|cvc");
     private static final Pattern HASHED = words("hash|hashed|digest|salt|encrypted");
     private static final Pattern DAY =
-            Pattern.compile("(?i)(?:.* )?(?:date|day|birthday|datetime|timestamp)|date of .*");
+            Pattern.compile("(?i)(?:.* )?(?:date|day|birthday|born|datetime|timestamp)|date of .*");
     private static final Pattern CODE =
             words("code|no|number|nr|id|phone|telephone|tel|fax|zip|post|postcode|account|isbn|version");
     private static final Pattern LIST = Pattern.compile("[^,;|]{1,30}(?:[,;|][^,;|]{1,30})+");

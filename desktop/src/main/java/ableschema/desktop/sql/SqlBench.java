@@ -23,6 +23,7 @@ import java.sql.Connection;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
+import javafx.application.Platform;
 import javafx.collections.FXCollections;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
@@ -144,7 +145,9 @@ public final class SqlBench extends VBox {
     private void mark() {
         int first = text.mark(workspace.chosenProperty().get());
         if (first >= 0) {
-            text.showParagraphAtTop(Math.max(0, first - 2));
+            // what was written just now has its lines laid out first
+            Platform.runLater(() -> text.showParagraphAtTop(
+                    Math.min(Math.max(0, first - 2), text.getParagraphs().size() - 1)));
         }
     }
 
