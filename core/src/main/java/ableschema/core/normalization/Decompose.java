@@ -46,7 +46,7 @@ public record Decompose(Proposal proposal) implements Edit {
     @Override
     public String name() {
         List<String> names = proposal.parts().stream().map(Part::name).toList();
-        return "take " + proposal.theory().entity().name() + " apart into " + String.join(", ", names);
+        return "decompose " + proposal.theory().entity().name() + " into " + String.join(", ", names);
     }
 
     @Override

@@ -110,7 +110,7 @@ class DecomposeTest {
         history.apply(new Decompose(proposal(document, "Field log", NormalForm.THIRD)));
 
         assertThat(history.undoable().orElseThrow())
-                .isEqualTo("take Field log apart into Hive, Apiary, Keeper, Field log");
+                .isEqualTo("decompose Field log into Hive, Apiary, Keeper, Field log");
         history.undo();
         assertThat(history.present()).isSameAs(document);
     }

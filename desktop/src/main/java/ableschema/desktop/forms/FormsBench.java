@@ -269,8 +269,8 @@ public final class FormsBench extends ScrollPane {
             show();
         })));
         var hint = text("names can be changed here before they are made", "note");
-        var apply = new Button("Take it apart ↵");
-        apply.setId("take-apart");
+        var apply = new Button("Decompose it ↵");
+        apply.setId("decompose");
         apply.getStyleClass().add("main-action");
         apply.setDefaultButton(true);
         apply.setOnAction(event -> proposal.ifPresent(wanted -> {

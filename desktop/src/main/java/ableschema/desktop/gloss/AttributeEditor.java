@@ -28,11 +28,11 @@ final class AttributeEditor extends GridPane {
         this.workspace = workspace;
         this.attribute = attribute;
         getStyleClass().add("attribute-editor");
-        line("called", Fields.text("attribute-name", attribute.name(), "name", this::rename));
-        line("holds", Fields.text("attribute-type", typeText(), "text 40, date, decimal 6,2 …", this::retype));
-        line("must be", Fields.text("attribute-rule", ruleText(), "between 1 and 10, one of a, b …", this::setRule));
+        line("name", Fields.text("attribute-name", attribute.name(), "name", this::rename));
+        line("type", Fields.text("attribute-type", typeText(), "text 40, date, decimal 6,2 …", this::retype));
+        line("check", Fields.text("attribute-rule", ruleText(), "between 1 and 10, one of a, b …", this::setRule));
         line(
-                "else",
+                "default",
                 Fields.text("attribute-default", defaultText(), "the value where none is given", this::setDefault));
         line(
                 "column",
@@ -41,14 +41,14 @@ final class AttributeEditor extends GridPane {
                         attribute.pins().name(),
                         "a name of its own in the database",
                         typed -> change(attribute.withPins(attribute.pins().withName(typed)))));
-        line("note", Fields.text("attribute-note", attribute.comment(), "what people should know", this::annotate));
-        add(new FlowPane(10, 4, optional(), unique(), searched()), 0, getRowCount(), 2, 1);
+        line("comment", Fields.text("attribute-note", attribute.comment(), "what people should know", this::annotate));
+        add(new FlowPane(10, 4, required(), unique(), indexed()), 0, getRowCount(), 2, 1);
     }
 
     private void line(String label, Node field) {
         var name = new Label(label);
         name.getStyleClass().add("note");
-        name.setMinWidth(52);
+        name.setMinWidth(60);
         addRow(getRowCount(), name, field);
         if (field instanceof TextField text) {
             text.setPrefColumnCount(22);
@@ -129,18 +129,19 @@ final class AttributeEditor extends GridPane {
         change(attribute.withComment(text));
     }
 
-    private CheckBox optional() {
-        var box = new CheckBox("may be empty");
-        box.setId("attribute-optional");
-        box.setSelected(attribute.optional());
+    private CheckBox required() {
+        var box = new CheckBox("required");
+        box.setId("attribute-required");
+        box.setTooltip(new Tooltip("each row must have a value there: NOT NULL"));
+        box.setSelected(!attribute.optional());
         box.setDisable(body().key().contains(attribute.ref()));
-        box.setOnAction(event -> change(attribute.withOptional(box.isSelected())));
+        box.setOnAction(event -> change(attribute.withOptional(!box.isSelected())));
         return box;
     }
 
-    private CheckBox searched() {
-        var box = new CheckBox("searched");
-        box.setId("attribute-searched");
+    private CheckBox indexed() {
+        var box = new CheckBox("indexed");
+        box.setId("attribute-indexed");
         box.setTooltip(new Tooltip("often searched or sorted by: it gets an index"));
         box.setSelected(body().indexes().stream().anyMatch(index -> index.isOnlyOn(attribute)));
         box.setOnAction(event -> workspace.apply(workspace.edits().setSearched(attribute, box.isSelected())));
@@ -148,8 +149,9 @@ final class AttributeEditor extends GridPane {
     }
 
     private CheckBox unique() {
-        var box = new CheckBox("no two alike");
+        var box = new CheckBox("unique");
         box.setId("attribute-unique");
+        box.setTooltip(new Tooltip("no two rows have the same value there"));
         box.setSelected(body().isUnique(attribute));
         box.setOnAction(event -> workspace.apply(workspace.edits().setUnique(attribute, box.isSelected())));
         return box;

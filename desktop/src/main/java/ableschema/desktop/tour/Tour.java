@@ -118,7 +118,7 @@ public final class Tour {
         go(Step.REVIEW);
         look("review");
         go(Step.FORMS);
-        hands.press("#take-apart");
+        hands.press("#decompose");
         go(Step.DRAW);
         hands.act(workspace::chooseNothing);
         hands.act(() -> window.sheet().fit());

@@ -99,7 +99,7 @@ class BenchesTest extends WindowFixture {
         });
         robot.interact(() -> robot.lookup("#rule-line").query().requestFocus());
         WaitForAsyncUtils.waitForFxEvents();
-        robot.clickOn("#take-apart");
+        robot.clickOn("#decompose");
         WaitForAsyncUtils.waitForFxEvents();
 
         assertThat(workspace.design().entities())

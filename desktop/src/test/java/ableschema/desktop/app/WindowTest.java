@@ -215,7 +215,7 @@ class WindowTest extends WindowFixture {
         assertThat(text(robot, "#forms-proof"))
                 .contains("nothing lost when joined")
                 .contains("all dependencies kept");
-        robot.clickOn("#take-apart");
+        robot.clickOn("#decompose");
         assertThat(workspace.design().entities()).extracting(Entity::name).containsExactly("Hive", "Apiary", "Log");
         assertThat(workspace.design().relationships()).hasSize(2);
         robot.interact(workspace::undo);
@@ -249,7 +249,7 @@ class WindowTest extends WindowFixture {
         robot.clickOn("#attribute-default");
         enter(robot, "white");
         WaitForAsyncUtils.waitForFxEvents();
-        robot.clickOn("#attribute-optional");
+        robot.clickOn("#attribute-required");
         WaitForAsyncUtils.waitForFxEvents();
         assertThat(sql(robot, "#gloss-sql")).contains("DEFAULT 'white' NOT NULL");
         robot.clickOn("#attribute-type");
