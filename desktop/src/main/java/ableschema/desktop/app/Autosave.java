@@ -55,7 +55,7 @@ public final class Autosave {
                 pause.playFromStart();
             }
         });
-        workspace.noticeProperty().addListener((o, before, now) -> {
+        workspace.notices().noticeProperty().addListener((o, before, now) -> {
             if (workspace.isSaved()) {
                 pause.stop();
                 forget();

@@ -29,11 +29,11 @@ public final class FileActions {
     public boolean open(Path file) {
         try {
             workspace.open(DocumentFile.read(file), Optional.of(file));
-            workspace.say("opened " + file.getFileName());
+            workspace.notices().say("opened " + file.getFileName());
             opened.run();
             return true;
         } catch (FileProblem e) {
-            workspace.complain(String.valueOf(e.getMessage()));
+            workspace.notices().complain(String.valueOf(e.getMessage()));
             return false;
         }
     }
@@ -83,7 +83,7 @@ public final class FileActions {
             workspace.saved(file);
             return true;
         } catch (FileProblem e) {
-            workspace.complain(String.valueOf(e.getMessage()));
+            workspace.notices().complain(String.valueOf(e.getMessage()));
             return false;
         }
     }

@@ -194,13 +194,14 @@ public final class MainWindow {
                 .darkProperty()
                 .set(!workspace.darkProperty().get()));
         actions.add("set the chosen entity aside for now", () -> workspace
+                .selection()
                 .chosenEntity()
                 .ifPresent(entity -> workspace.apply(workspace.edits().setParked(entity, true))));
         actions.add("write reasons into the comments of the SQL, or no longer", () -> {
             var rules = workspace.document().rules();
             workspace.apply(new ChangeRules(rules.withReasonsInSql(!rules.reasonsInSql()), "reasons in the SQL"));
         });
-        actions.add("stop what is being worked out", workspace.background()::stop);
+        actions.add("stop what is being worked out", workspace.jobs()::stopAll);
         sheet.list(actions);
     }
 
@@ -218,9 +219,9 @@ public final class MainWindow {
     /** Chooses a thing and brings it into the middle of the sheet. */
     public void goTo(Id thing) {
         workspace.stepProperty().set(Step.DRAW);
-        workspace.focusProperty().set(Optional.empty());
-        workspace.choose(thing);
-        Id owner = workspace.chosenOwner().orElse(thing);
+        workspace.selection().focusProperty().set(Optional.empty());
+        workspace.selection().choose(thing);
+        Id owner = workspace.selection().chosenOwner().orElse(thing);
         Document document = workspace.document();
         if (!document.diagram().shows(document.design(), owner)) {
             document.diagrams().stream()

@@ -58,7 +58,9 @@ final class SheetHeader extends HBox {
         getChildren().addAll(gap(), pictures);
         Button notation = button("notation", "", this::nextNotation);
         Button all = button(
-                "show-all", "show all again", () -> workspace.focusProperty().set(Optional.empty()));
+                "show-all",
+                "show all again",
+                () -> workspace.selection().focusProperty().set(Optional.empty()));
         var zoom = new Label();
         zoom.getStyleClass().add("note");
         getChildren()
@@ -73,14 +75,14 @@ final class SheetHeader extends HBox {
         lights.add(() -> notation.setText(words(workspace.document().diagram().notation())));
         lights.add(() -> zoom.setText(Math.round(sheet.zoom() * 100) + " %"));
         lights.add(() -> {
-            boolean focused = workspace.focusProperty().get().isPresent();
+            boolean focused = workspace.selection().focusProperty().get().isPresent();
             all.setVisible(focused);
             all.setManaged(focused);
         });
         lights.add(this::listPictures);
         workspace.documentProperty().addListener((o, before, now) -> light());
         workspace.viewProperty().addListener((o, before, now) -> light());
-        workspace.focusProperty().addListener((o, before, now) -> light());
+        workspace.selection().focusProperty().addListener((o, before, now) -> light());
         sheet.onZoom(this::light);
         light();
     }
@@ -164,13 +166,13 @@ final class SheetHeader extends HBox {
 
     /** The chosen entities; with none there is a message. */
     private List<Id> chosen() {
-        Set<Id> group = workspace.groupProperty().get();
+        Set<Id> group = workspace.selection().groupProperty().get();
         List<Id> entities = workspace.design().entities().stream()
                 .map(Entity::id)
                 .filter(group::contains)
                 .toList();
         if (entities.isEmpty()) {
-            workspace.complain("choose the entities first: Shift and drag, or Ctrl and click");
+            workspace.notices().complain("choose the entities first: Shift and drag, or Ctrl and click");
         }
         return entities;
     }
@@ -232,20 +234,22 @@ final class SheetHeader extends HBox {
     /** Places all cards anew but the pinned ones; while several are chosen, those stay where they are too. */
     void tidy() {
         var document = workspace.document();
-        Set<Id> group = workspace.groupProperty().get();
+        Set<Id> group = workspace.selection().groupProperty().get();
         Set<Id> kept = new HashSet<>(document.diagram().pinned());
         if (group.size() > 1) {
             kept.addAll(group);
         }
         workspace
-                .background()
+                .jobs()
                 .run(
                         "placing the cards",
-                        () -> AutoLayout.keeping(document, kept),
+                        progress -> AutoLayout.keeping(document, kept),
+                        () -> workspace.design() == document.design(),
                         positions -> {
                             workspace.apply(new MoveCards(positions, "tidy up"));
                             sheet.fit();
                         },
-                        failure -> workspace.complain("the cards could not be placed: " + failure.getMessage()));
+                        failure ->
+                                workspace.notices().complain("the cards could not be placed: " + failure.getMessage()));
     }
 }

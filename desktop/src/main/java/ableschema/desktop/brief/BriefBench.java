@@ -162,7 +162,7 @@ public final class BriefBench extends VBox {
             var line = Controls.text(finding.text(), "neither");
             line.setWrapText(true);
             Controls.pressable(line, () -> {
-                workspace.choose(finding.place().owner());
+                workspace.selection().choose(finding.place().owner());
                 workspace.stepProperty().set(Step.DRAW);
             });
             asked.getChildren().add(line);

@@ -72,7 +72,7 @@ final class KindsList extends VBox {
         for (Entity entity : entities) {
             Label each = Controls.text(entity.name(), "answer");
             Controls.pressable(each, () -> {
-                workspace.choose(entity.id());
+                workspace.selection().choose(entity.id());
                 workspace.stepProperty().set(Step.DRAW);
             });
             names.getChildren().add(each);

@@ -119,9 +119,9 @@ final class SentencesList extends VBox {
         if (file != null) {
             try {
                 workspace.export(file.toPath(), exported());
-                workspace.say("wrote " + file.getName());
+                workspace.notices().say("wrote " + file.getName());
             } catch (FileProblem e) {
-                workspace.complain(String.valueOf(e.getMessage()));
+                workspace.notices().complain(String.valueOf(e.getMessage()));
             }
         }
     }
@@ -139,7 +139,7 @@ final class SentencesList extends VBox {
             Optional<Judgement> judgement = notes().judgement(said.about(), said.text());
             TextArea text = SentenceField.of(workspace, said, LINE_WIDTH, Integer.MAX_VALUE);
             HBox.setHgrow(text, Priority.ALWAYS);
-            text.setOnMousePressed(event -> workspace.choose(said.about()));
+            text.setOnMousePressed(event -> workspace.selection().choose(said.about()));
             var row = new HBox(
                     8,
                     text,

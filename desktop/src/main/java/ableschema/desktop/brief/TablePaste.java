@@ -70,19 +70,21 @@ final class TablePaste extends VBox {
     private void make() {
         String called = name.getText().strip();
         if (called.isEmpty()) {
-            workspace.complain("say what one row of the sheet is, such as Visit; the entity takes that name");
+            workspace.notices().complain("say what one row of the sheet is, such as Visit; the entity takes that name");
             name.requestFocus();
         } else if (workspace.design().entity(called).isPresent()) {
-            workspace.complain("there is an entity called " + called + " already; give this one another name");
+            workspace
+                    .notices()
+                    .complain("there is an entity called " + called + " already; give this one another name");
         } else {
             try {
                 var entity = Headings.of(cells.getText()).entity(called, workspace.ids());
                 workspace.apply(new AddEntity(entity, Optional.empty()));
-                workspace.choose(entity.id());
+                workspace.selection().choose(entity.id());
                 cells.clear();
                 name.clear();
             } catch (IllegalArgumentException e) {
-                workspace.complain(String.valueOf(e.getMessage()));
+                workspace.notices().complain(String.valueOf(e.getMessage()));
             }
         }
     }

@@ -57,7 +57,7 @@ public final class FormsBench extends ScrollPane {
         setFitToWidth(true);
         workspace.onMeaning(this::afresh);
         workspace.stepProperty().addListener((o, before, now) -> afresh());
-        workspace.chosenProperty().addListener((o, before, now) -> afresh());
+        workspace.selection().chosenProperty().addListener((o, before, now) -> afresh());
         widthProperty().addListener((o, before, now) -> showIfInView());
     }
 
@@ -75,6 +75,7 @@ public final class FormsBench extends ScrollPane {
     private void show() {
         content.getChildren().clear();
         workspace
+                .selection()
                 .chosenEntity()
                 .or(() -> workspace.design().entities().stream()
                         .filter(e -> !e.body().dependencies().isEmpty())
@@ -275,7 +276,7 @@ public final class FormsBench extends ScrollPane {
         apply.setDefaultButton(true);
         apply.setOnAction(event -> proposal.ifPresent(wanted -> {
             workspace.apply(new Decompose(wanted));
-            workspace.choose(theory.entity().id());
+            workspace.selection().choose(theory.entity().id());
         }));
         var between = Controls.space();
         var foot = new HBox(hint, between, apply);

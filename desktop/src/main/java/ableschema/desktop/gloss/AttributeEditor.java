@@ -90,7 +90,7 @@ final class AttributeEditor extends GridPane {
 
     private void rename(String name) {
         if (name.isEmpty()) {
-            workspace.complain("an attribute needs a name; " + attribute.name() + " keeps its own");
+            workspace.notices().complain("an attribute needs a name; " + attribute.name() + " keeps its own");
         } else {
             change(attribute.withName(name));
         }
@@ -100,7 +100,7 @@ final class AttributeEditor extends GridPane {
         try {
             change(attribute.withType(words().read(text)));
         } catch (IllegalArgumentException e) {
-            workspace.complain(String.valueOf(e.getMessage()));
+            workspace.notices().complain(String.valueOf(e.getMessage()));
         }
     }
 
@@ -109,7 +109,7 @@ final class AttributeEditor extends GridPane {
             Optional<Condition> rule = ConditionText.read(attribute, text);
             workspace.apply(workspace.edits().setCondition(attribute, rule));
         } catch (IllegalArgumentException e) {
-            workspace.complain(String.valueOf(e.getMessage()));
+            workspace.notices().complain(String.valueOf(e.getMessage()));
         }
     }
 
@@ -121,7 +121,7 @@ final class AttributeEditor extends GridPane {
         try {
             change(attribute.withDefault(ConditionText.plainDefault(attribute, text)));
         } catch (IllegalArgumentException e) {
-            workspace.complain(String.valueOf(e.getMessage()));
+            workspace.notices().complain(String.valueOf(e.getMessage()));
         }
     }
 

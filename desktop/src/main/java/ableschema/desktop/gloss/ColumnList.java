@@ -56,9 +56,14 @@ final class ColumnList extends VBox {
         grid.getStyleClass().add("column-row");
         grid.setId("column-" + column.name());
         Id origin = workspace.trace().origin(table, column);
-        boolean chosen = workspace.chosenProperty().get().filter(origin::equals).isPresent();
+        boolean chosen = workspace
+                .selection()
+                .chosenProperty()
+                .get()
+                .filter(origin::equals)
+                .isPresent();
         grid.pseudoClassStateChanged(CHOSEN, chosen);
-        Controls.pressable(grid, () -> workspace.choose(origin));
+        Controls.pressable(grid, () -> workspace.selection().choose(origin));
         return grid;
     }
 

@@ -56,7 +56,7 @@ public final class GlossView extends VBox {
 
     public GlossView(Workspace workspace) {
         this.workspace = workspace;
-        this.sql = new SqlLines(workspace::choose);
+        this.sql = new SqlLines(workspace.selection()::choose);
         sql.setId("gloss-sql");
         setId("gloss");
         getStyleClass().add("gloss");
@@ -67,7 +67,7 @@ public final class GlossView extends VBox {
         VBox.setVgrow(scroll, Priority.ALWAYS);
         getChildren().add(scroll);
         workspace.onMeaning(this::later);
-        workspace.chosenProperty().addListener((o, before, now) -> {
+        workspace.selection().chosenProperty().addListener((o, before, now) -> {
             allSentences = false;
             later();
         });
@@ -106,8 +106,9 @@ public final class GlossView extends VBox {
 
     private void show() {
         Design design = workspace.design();
-        Optional<Entity> entity = workspace.chosenEntity();
-        Optional<Relationship> relationship = workspace.chosenOwner().flatMap(design::relationship);
+        Optional<Entity> entity = workspace.selection().chosenEntity();
+        Optional<Relationship> relationship =
+                workspace.selection().chosenOwner().flatMap(design::relationship);
         if (entity.isPresent()) {
             show(entity.get());
         } else if (relationship.isPresent()) {
@@ -208,7 +209,7 @@ public final class GlossView extends VBox {
         label.setWrapText(true);
         label.setMinHeight(Region.USE_PREF_SIZE);
         label.getStyleClass().add("sentence");
-        Controls.pressable(label, () -> workspace.choose(thing));
+        Controls.pressable(label, () -> workspace.selection().choose(thing));
         return label;
     }
 
@@ -240,6 +241,7 @@ public final class GlossView extends VBox {
             add(new ColumnList(workspace, table));
         }
         workspace
+                .selection()
                 .chosenProperty()
                 .get()
                 .flatMap(workspace.design()::attribute)
@@ -260,7 +262,11 @@ public final class GlossView extends VBox {
                 .tableOf(owner)
                 .map(earlier -> SqlLines.texts(lines(before.schema(), earlier)))
                 .orElse(Set.of());
-        sql.show(lines, workspace.trace(), workspace.chosenProperty().get().filter(id -> !id.equals(owner)), known);
+        sql.show(
+                lines,
+                workspace.trace(),
+                workspace.selection().chosenProperty().get().filter(id -> !id.equals(owner)),
+                known);
         var pane = sql.scrolled();
         pane.setPrefHeight(Math.min(420, 24 + lines.size() * 16.5));
         pane.setMinHeight(120);

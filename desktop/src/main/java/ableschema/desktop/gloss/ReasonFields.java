@@ -25,6 +25,7 @@ final class ReasonFields extends VBox {
             add("reason-key", Topic.keyOf(owner), "why this is its key");
         }
         workspace
+                .selection()
                 .chosenProperty()
                 .get()
                 .flatMap(workspace.design()::attribute)

@@ -37,8 +37,9 @@ final class ReferenceList extends VBox {
         Label line = Controls.text(text, "type-note");
         line.setWrapText(true);
         line.setMinHeight(Region.USE_PREF_SIZE);
-        Controls.pressable(
-                line, () -> workspace.choose(workspace.trace().end(table, key).relationship()));
+        Controls.pressable(line, () -> workspace
+                .selection()
+                .choose(workspace.trace().end(table, key).relationship()));
         getChildren().add(line);
     }
 }

@@ -97,7 +97,7 @@ final class RelationshipEditor extends VBox {
             if (reading instanceof Understanding.Understood understood) {
                 workspace.apply(understood.edit());
             } else if (reading instanceof Understanding.NotUnderstood not) {
-                workspace.complain(not.problem());
+                workspace.notices().complain(not.problem());
             }
         }));
     }

@@ -49,7 +49,7 @@ public final class KeysBench extends ScrollPane {
         setFitToWidth(true);
         workspace.onMeaning(this::showIfInView);
         workspace.stepProperty().addListener((o, before, now) -> showIfInView());
-        workspace.chosenProperty().addListener((o, before, now) -> {
+        workspace.selection().chosenProperty().addListener((o, before, now) -> {
             picked = Optional.empty();
             named = List.of();
             showIfInView();
@@ -64,8 +64,11 @@ public final class KeysBench extends ScrollPane {
     }
 
     private Optional<Entity> entity() {
-        return workspace.chosenEntity().or(() -> keyless().findFirst()).or(() -> workspace.design().entities().stream()
-                .findFirst());
+        return workspace
+                .selection()
+                .chosenEntity()
+                .or(() -> keyless().findFirst())
+                .or(() -> workspace.design().entities().stream().findFirst());
     }
 
     private Stream<Entity> keyless() {
@@ -113,8 +116,10 @@ public final class KeysBench extends ScrollPane {
         button.setAccessibleText(by < 0 ? "entity before" : "next entity");
         button.setOnAction(event -> entity().ifPresent(current -> {
             List<Entity> all = workspace.design().entities();
-            workspace.choose(all.get(Math.floorMod(all.indexOf(current) + by, all.size()))
-                    .id());
+            workspace
+                    .selection()
+                    .choose(all.get(Math.floorMod(all.indexOf(current) + by, all.size()))
+                            .id());
         }));
         return button;
     }
@@ -150,14 +155,14 @@ public final class KeysBench extends ScrollPane {
         field.setOnAction(event -> {
             try {
                 List<KeyPart> parts = new PartNames(workspace.design(), entity.id()).read(field.getText());
-                workspace.choose(entity.id());
+                workspace.selection().choose(entity.id());
                 var sentences = new Sentences(workspace.design());
                 named = parts;
                 picked = Optional.of(
                         String.join(" + ", parts.stream().map(sentences::called).toList()));
                 show();
             } catch (IllegalArgumentException e) {
-                workspace.complain(String.valueOf(e.getMessage()));
+                workspace.notices().complain(String.valueOf(e.getMessage()));
             }
         });
         return new HBox(field);
@@ -230,7 +235,7 @@ public final class KeysBench extends ScrollPane {
         make.setDisable(shown.current());
         make.setOnAction(event -> {
             picked = Optional.empty();
-            workspace.choose(entity.id());
+            workspace.selection().choose(entity.id());
             workspace.apply(shown.choice());
         });
         var line = new HBox(make);

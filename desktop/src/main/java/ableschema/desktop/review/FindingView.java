@@ -121,7 +121,7 @@ final class FindingView extends VBox {
         link.setId("show-on-sheet");
         link.setOnAction(event -> {
             workspace.stepProperty().set(Step.DRAW);
-            workspace.choose(owner);
+            workspace.selection().choose(owner);
         });
         return finding.evidence().isEmpty() ? link : new VBox(2, evidence, link);
     }
@@ -169,7 +169,9 @@ final class FindingView extends VBox {
 
     private void adjust(Finding finding, String text) {
         if (text.isEmpty()) {
-            workspace.complain("the remedy needs a " + remedy.map(Remedy::asks).orElse("text") + " to go on");
+            workspace
+                    .notices()
+                    .complain("the remedy needs a " + remedy.map(Remedy::asks).orElse("text") + " to go on");
         } else {
             given = text;
             build(finding);
@@ -229,13 +231,13 @@ final class FindingView extends VBox {
         shown.filter(each -> !each.remedies().isEmpty()).ifPresent(each -> {
             Edit edit = edit(each);
             workspace.apply(edit);
-            workspace.say("mended: " + edit.name());
+            workspace.notices().say("mended: " + edit.name());
         });
     }
 
     private void setAside(Finding finding, String reason) {
         if (reason.isEmpty()) {
-            workspace.complain("say why this is as it should be, so that the next reader knows");
+            workspace.notices().complain("say why this is as it should be, so that the next reader knows");
         } else {
             workspace.apply(ReviewEdits.setAside(workspace.design(), finding, reason));
         }

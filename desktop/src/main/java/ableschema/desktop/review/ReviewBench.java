@@ -201,7 +201,7 @@ public final class ReviewBench extends VBox {
     private void choose(Entry entry) {
         if (entry instanceof Entry.Open open) {
             finding.show(open.finding());
-            workspace.choose(open.finding().place().owner());
+            workspace.selection().choose(open.finding().place().owner());
         } else if (entry instanceof Entry.Aside aside) {
             finding.show(aside);
         }

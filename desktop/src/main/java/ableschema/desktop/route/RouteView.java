@@ -55,7 +55,7 @@ public final class RouteView extends VBox {
         workspace.onMeaning(this::count);
         workspace.documentProperty().addListener((o, before, now) -> nameFile());
         workspace.stepProperty().addListener((o, before, now) -> light());
-        workspace.noticeProperty().addListener((o, before, now) -> nameFile());
+        workspace.notices().noticeProperty().addListener((o, before, now) -> nameFile());
         count();
         light();
     }

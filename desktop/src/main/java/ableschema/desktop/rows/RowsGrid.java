@@ -64,7 +64,7 @@ public final class RowsGrid extends VBox {
         judgement.setId("rows-judgement");
         getChildren().addAll(header(), table, judgement);
         workspace.onMeaning(this::show);
-        workspace.chosenProperty().addListener((o, before, now) -> show());
+        workspace.selection().chosenProperty().addListener((o, before, now) -> show());
         title.selectedProperty().addListener((o, before, now) -> show());
         show();
     }
@@ -137,7 +137,7 @@ public final class RowsGrid extends VBox {
     }
 
     private Optional<Id> owner() {
-        return workspace.chosenOwner().filter(id -> workspace
+        return workspace.selection().chosenOwner().filter(id -> workspace
                 .design()
                 .relationship(id)
                 .map(r -> r.isManyToMany())
@@ -299,7 +299,9 @@ public final class RowsGrid extends VBox {
         try {
             read(Files.readString(file), false, "read " + file.getFileName() + " into ");
         } catch (IOException e) {
-            workspace.complain(String.valueOf(FileProblem.reading(file, e).getMessage()));
+            workspace
+                    .notices()
+                    .complain(String.valueOf(FileProblem.reading(file, e).getMessage()));
         }
     }
 
@@ -310,13 +312,15 @@ public final class RowsGrid extends VBox {
                 var all = new ArrayList<>(rows(id));
                 all.addAll(reading.rows());
                 workspace.apply(workspace.edits().setRows(id, all, name + label(id)));
-                workspace.say(
-                        reading.unknown().isEmpty()
-                                ? reading.rows().size() + " rows read"
-                                : reading.rows().size() + " rows read; left out, as " + label(id)
-                                        + " has no such attribute: " + String.join(", ", reading.unknown()));
+                workspace
+                        .notices()
+                        .say(
+                                reading.unknown().isEmpty()
+                                        ? reading.rows().size() + " rows read"
+                                        : reading.rows().size() + " rows read; left out, as " + label(id)
+                                                + " has no such attribute: " + String.join(", ", reading.unknown()));
             } catch (IllegalArgumentException e) {
-                workspace.complain(String.valueOf(e.getMessage()));
+                workspace.notices().complain(String.valueOf(e.getMessage()));
             }
         });
     }

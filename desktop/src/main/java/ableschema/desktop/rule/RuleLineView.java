@@ -5,11 +5,13 @@ import ableschema.core.words.Completion;
 import ableschema.core.words.RuleLine;
 import ableschema.core.words.Understanding;
 import ableschema.desktop.controls.Controls;
+import ableschema.desktop.workspace.Jobs;
+import ableschema.desktop.workspace.Notices.Notice;
 import ableschema.desktop.workspace.Workspace;
-import ableschema.desktop.workspace.Workspace.Notice;
 import java.util.List;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import javafx.beans.InvalidationListener;
 import javafx.css.PseudoClass;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
@@ -29,6 +31,7 @@ public final class RuleLineView extends HBox {
 
     private final Workspace workspace;
     private final TextField line = new TextField();
+    private final HBox jobs = new HBox(6);
     private final Label answer = new Label();
     private List<Completion.Proposal> proposed = List.of();
 
@@ -44,14 +47,9 @@ public final class RuleLineView extends HBox {
         answer.setId("rule-answer");
         answer.getStyleClass().add("rule-answer");
         answer.setMaxWidth(620);
-        Button stop = Controls.button("stop", "stop", workspace.background()::stop);
-        stop.setVisible(false);
-        stop.setManaged(false);
-        workspace.background().runningProperty().addListener((o, before, now) -> {
-            stop.setVisible(now.isPresent());
-            stop.setManaged(now.isPresent());
-        });
-        getChildren().addAll(sign, line, answer, stop);
+        jobs.setAlignment(Pos.CENTER_RIGHT);
+        workspace.jobs().running().addListener((InvalidationListener) changed -> showJobs());
+        getChildren().addAll(sign, line, answer, jobs);
         line.textProperty().addListener((o, before, now) -> {
             proposed = now.isBlank() ? List.of() : new Completion(workspace.design()).at(now);
             understand();
@@ -59,10 +57,21 @@ public final class RuleLineView extends HBox {
         line.setOnAction(event -> carryOut());
         line.addEventFilter(KeyEvent.KEY_PRESSED, this::keyPressed);
         workspace.stepProperty().addListener((o, before, now) -> line.setPromptText(example(now)));
-        workspace.noticeProperty().addListener((o, before, now) -> understand());
+        workspace.notices().noticeProperty().addListener((o, before, now) -> understand());
         workspace.documentProperty().addListener((o, before, now) -> understand());
-        workspace.background().runningProperty().addListener((o, before, now) -> understand());
         understand();
+    }
+
+    /** What is under way, each with its progress and a stop of its own. */
+    private void showJobs() {
+        jobs.getChildren().clear();
+        for (Jobs.Job job : workspace.jobs().running()) {
+            var said = Controls.text("", "rule-answer");
+            said.textProperty().bind(job.saidProperty());
+            Button stop = Controls.button("stop", "stop", job::stop);
+            stop.setAccessibleText("stop " + job.name());
+            jobs.getChildren().addAll(said, stop);
+        }
     }
 
     /** Tab takes the first way to go on, Down brings the next to the front, Escape empties the line. */
@@ -97,7 +106,8 @@ public final class RuleLineView extends HBox {
     }
 
     private Understanding reading() {
-        return new RuleLine(workspace.design(), workspace.chosenOwner(), workspace.ids()).read(line.getText());
+        return new RuleLine(workspace.design(), workspace.selection().chosenOwner(), workspace.ids())
+                .read(line.getText());
     }
 
     private void understand() {
@@ -114,19 +124,11 @@ public final class RuleLineView extends HBox {
     }
 
     private void sayNotice() {
-        Notice notice = workspace.noticeProperty().get();
+        Notice notice = workspace.notices().noticeProperty().get();
         if (!notice.text().isEmpty()) {
             say(notice.text(), notice.problem());
         } else {
-            say(
-                    workspace
-                            .background()
-                            .runningProperty()
-                            .get()
-                            .map(name -> name + " …")
-                            .or(() -> workspace.undoable().map(name -> "Ctrl+Z: undo " + name))
-                            .orElse(""),
-                    false);
+            say(workspace.undoable().map(name -> "Ctrl+Z: undo " + name).orElse(""), false);
         }
     }
 
@@ -152,7 +154,7 @@ public final class RuleLineView extends HBox {
         Understanding reading = reading();
         if (reading instanceof Understanding.Understood understood) {
             workspace.apply(understood.edit());
-            understood.subject().ifPresent(workspace::choose);
+            understood.subject().ifPresent(workspace.selection()::choose);
             line.clear();
         } else if (reading instanceof Understanding.NotUnderstood not) {
             line.selectRange(not.start(), Math.min(line.getText().length(), not.end()));

@@ -40,7 +40,7 @@ public final class SentenceField {
         if (reading instanceof Understanding.Understood understood) {
             workspace.apply(understood.edit());
         } else if (reading instanceof Understanding.NotUnderstood not) {
-            workspace.complain(not.problem());
+            workspace.notices().complain(not.problem());
         }
     }
 }

@@ -56,8 +56,8 @@ final class CarryCards implements Drag {
     private void begin() {
         Set<Id> carried = new LinkedHashSet<>();
         carried.add(held.id());
-        if (workspace.groupProperty().get().contains(held.id())) {
-            carried.addAll(workspace.groupProperty().get());
+        if (workspace.selection().groupProperty().get().contains(held.id())) {
+            carried.addAll(workspace.selection().groupProperty().get());
         }
         Point2D from = corner(held);
         for (Id id : carried) {

@@ -42,6 +42,6 @@ final class RubberBand implements Drag {
                 touched.add(id);
             }
         });
-        workspace.chooseAll(touched);
+        workspace.selection().chooseAll(touched);
     }
 }

@@ -74,7 +74,7 @@ final class SheetEntry {
             }
             Entity entity = Entity.named(workspace.ids().next(IdKind.ENTITY), name);
             workspace.apply(new AddEntity(entity, Optional.of(new Position(at.getX(), at.getY()))));
-            workspace.choose(entity.id());
+            workspace.selection().choose(entity.id());
             addAttributes(entity);
         });
     }
@@ -109,7 +109,8 @@ final class SheetEntry {
 
     /** What was typed while an attribute is chosen belongs behind that one. */
     private void behindChosen(Id owner) {
-        Optional<Attribute> anchor = workspace.chosenProperty().get().flatMap(workspace.design()::attribute);
+        Optional<Attribute> anchor =
+                workspace.selection().chosenProperty().get().flatMap(workspace.design()::attribute);
         List<Attribute> all = workspace.design().body(owner).orElse(Body.EMPTY).attributes();
         if (anchor.filter(all::contains).isPresent() && !all.isEmpty()) {
             Attribute added = all.get(all.size() - 1);
@@ -117,7 +118,7 @@ final class SheetEntry {
             if (place < all.size() - 1) {
                 workspace.amend(workspace.edits().moveAttribute(added, place));
             }
-            workspace.choose(added.id());
+            workspace.selection().choose(added.id());
         }
     }
 

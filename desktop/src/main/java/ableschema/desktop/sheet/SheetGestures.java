@@ -88,7 +88,7 @@ final class SheetGestures {
                 return;
             }
             drag = new Pan(event);
-            line.ifPresentOrElse(workspace::choose, workspace::chooseNothing);
+            line.ifPresentOrElse(workspace.selection()::choose, workspace.selection()::chooseNothing);
             lastClick = line.isPresent() ? Optional.empty() : Optional.of(FreePlaces.snapped(place));
             if (line.isPresent() && event.getClickCount() == 2) {
                 workspace.design().relationship(line.get()).ifPresent(entry::openSentences);
@@ -98,22 +98,26 @@ final class SheetGestures {
         CardNode node = card.get();
         Point2D inside = place.subtract(node.getLayoutX(), node.getLayoutY());
         if (event.isShortcutDown()) {
-            workspace.toggle(node.id());
+            workspace.selection().toggle(node.id());
             return;
         }
         boolean relates = node.isEdge(inside.getX(), inside.getY()) && isEntity(node);
         Optional<Id> line = node.entryAt(inside.getY()).filter(this::isAttribute);
-        Optional<Attribute> taken = line.filter(id ->
-                        workspace.chosenProperty().get().filter(id::equals).isPresent())
+        Optional<Attribute> taken = line.filter(id -> workspace
+                        .selection()
+                        .chosenProperty()
+                        .get()
+                        .filter(id::equals)
+                        .isPresent())
                 .flatMap(workspace.design()::attribute);
         drag = relates
                 ? new Relating(node, place)
                 : taken.<Drag>map(attribute -> new ReorderAttribute(sheet, workspace, node, attribute))
                         .orElseGet(() -> new CarryCards(sheet, workspace, node, place));
-        boolean inGroup = workspace.groupProperty().get().size() > 1
-                && workspace.groupProperty().get().contains(node.id());
+        boolean inGroup = workspace.selection().groupProperty().get().size() > 1
+                && workspace.selection().groupProperty().get().contains(node.id());
         if (!inGroup || event.getClickCount() == 2) {
-            workspace.choose(line.orElse(node.id()));
+            workspace.selection().choose(line.orElse(node.id()));
         }
         if (event.getClickCount() == 2) {
             workspace.design().entity(node.id()).ifPresent(entity -> entry.addAttributes(entity));
@@ -165,7 +169,7 @@ final class SheetGestures {
         String typed = event.getCharacter();
         boolean printable = !typed.isEmpty() && !Character.isISOControl(typed.codePointAt(0)) && !typed.isBlank();
         if (event.getTarget() == sheet && printable && !event.isShortcutDown() && !event.isAltDown()) {
-            workspace.chooseNothing();
+            workspace.selection().chooseNothing();
             entry.newEntity(lastClick.map(sheet::freePlaceNear).orElseGet(sheet::freePlace), typed);
             lastClick = Optional.empty();
             event.consume();
@@ -231,7 +235,7 @@ final class SheetGestures {
                 new End(first, "has", recursive ? Cardinality.AT_MOST_ONE : Cardinality.EXACTLY_ONE, ""),
                 new End(second, "belongs to", Cardinality.ANY_NUMBER, ""));
         workspace.apply(workspace.edits().addRelationship(relationship));
-        workspace.choose(relationship.id());
+        workspace.selection().choose(relationship.id());
         if (workspace.viewProperty().get() == View.CONCEPT) {
             entry.openSentences(relationship);
         }

@@ -52,16 +52,15 @@ final class SheetKeys {
     private void fill() {
         on("ENTER", "Enter", "type attributes below, or open the sentences of a relationship", this::open);
         on("F2", "F2", "rename the chosen entity", () -> workspace
+                .selection()
                 .chosenEntity()
                 .ifPresent(entry::rename));
         on("DELETE", "Delete", "delete what is chosen", this::delete);
         on("BACK_SPACE", "", "", this::delete);
-        on("ESCAPE", "Escape", "choose nothing", workspace::chooseNothing);
-        on(
-                "Shortcut+A",
-                "Ctrl+A",
-                "choose all cards",
-                () -> workspace.chooseAll(sheet.cardNodes().keySet()));
+        on("ESCAPE", "Escape", "choose nothing", workspace.selection()::chooseNothing);
+        on("Shortcut+A", "Ctrl+A", "choose all cards", () -> workspace
+                .selection()
+                .chooseAll(sheet.cardNodes().keySet()));
         on("Shortcut+C", "Ctrl+C", "copy the chosen entities", this::copy);
         on("Shortcut+V", "Ctrl+V", "paste entities, or a table as an entity", this::paste);
         on("Shortcut+D", "Ctrl+D", "duplicate the chosen attribute or entities", this::duplicate);
@@ -108,18 +107,22 @@ final class SheetKeys {
     }
 
     private void open() {
-        Optional<Entity> entity = workspace.chosenEntity();
+        Optional<Entity> entity = workspace.selection().chosenEntity();
         entity.ifPresent(entry::addAttributes);
         if (entity.isEmpty()) {
-            workspace.chosenOwner().flatMap(workspace.design()::relationship).ifPresent(entry::openSentences);
+            workspace
+                    .selection()
+                    .chosenOwner()
+                    .flatMap(workspace.design()::relationship)
+                    .ifPresent(entry::openSentences);
         }
     }
 
     private void delete() {
-        Set<Id> group = workspace.groupProperty().get();
+        Set<Id> group = workspace.selection().groupProperty().get();
         List<Id> gone = group.size() > 1
                 ? List.copyOf(group)
-                : workspace.chosenProperty().get().map(List::of).orElse(List.of());
+                : workspace.selection().chosenProperty().get().map(List::of).orElse(List.of());
         if (!gone.isEmpty()) {
             workspace.apply(workspace.edits().remove(gone));
         }
@@ -127,7 +130,7 @@ final class SheetKeys {
 
     /** Pins what is chosen, so that tidying up leaves it; if all of it is pinned already, lets it go. */
     private void pin() {
-        Set<Id> group = workspace.groupProperty().get();
+        Set<Id> group = workspace.selection().groupProperty().get();
         Diagram diagram = workspace.document().diagram();
         var pinned = new LinkedHashSet<>(diagram.pinned());
         boolean all = pinned.containsAll(group);
@@ -141,17 +144,18 @@ final class SheetKeys {
     }
 
     private void focus() {
-        Optional<Id> now = workspace.focusProperty().get();
+        Optional<Id> now = workspace.selection().focusProperty().get();
         workspace
+                .selection()
                 .focusProperty()
                 .set(
                         now.isPresent()
                                 ? Optional.empty()
-                                : workspace.chosenEntity().map(Entity::id));
+                                : workspace.selection().chosenEntity().map(Entity::id));
     }
 
     private Optional<Attribute> chosenAttribute() {
-        return workspace.chosenProperty().get().flatMap(workspace.design()::attribute);
+        return workspace.selection().chosenProperty().get().flatMap(workspace.design()::attribute);
     }
 
     /** Moves the chosen attribute up or down among its fellows. */
@@ -172,12 +176,12 @@ final class SheetKeys {
     }
 
     private void copy() {
-        Set<Id> group = workspace.groupProperty().get();
+        Set<Id> group = workspace.selection().groupProperty().get();
         if (!group.isEmpty()) {
             var content = new ClipboardContent();
             content.putString(DocumentFile.print(Fragment.of(workspace.document(), group)));
             Clipboard.getSystemClipboard().setContent(content);
-            workspace.say("copied " + group.size() + (group.size() == 1 ? " entity" : " entities"));
+            workspace.notices().say("copied " + group.size() + (group.size() == 1 ? " entity" : " entities"));
         }
     }
 
@@ -198,10 +202,13 @@ final class SheetKeys {
         try {
             var fragment = DocumentFile.parse(Fragment.withNewIds(text, workspace.ids()));
             workspace.apply(Fragment.paste(fragment, workspace.document()));
-            workspace.chooseAll(
-                    fragment.design().entities().stream().map(Entity::id).toList());
+            workspace
+                    .selection()
+                    .chooseAll(fragment.design().entities().stream()
+                            .map(Entity::id)
+                            .toList());
         } catch (IllegalArgumentException e) {
-            workspace.complain("what was copied cannot be pasted here: " + e.getMessage());
+            workspace.notices().complain("what was copied cannot be pasted here: " + e.getMessage());
         }
     }
 
@@ -210,10 +217,10 @@ final class SheetKeys {
             Entity entity = Headings.of(text).entity("New entity", workspace.ids());
             Point2D at = sheet.freePlace();
             workspace.apply(new AddEntity(entity, Optional.of(new Position(at.getX(), at.getY()))));
-            workspace.choose(entity.id());
+            workspace.selection().choose(entity.id());
             entry.rename(entity);
         } catch (IllegalArgumentException e) {
-            workspace.complain(String.valueOf(e.getMessage()));
+            workspace.notices().complain(String.valueOf(e.getMessage()));
         }
     }
 
@@ -222,9 +229,9 @@ final class SheetKeys {
         Optional<Attribute> attribute = chosenAttribute();
         if (attribute.isPresent()) {
             duplicate(attribute.get());
-        } else if (!workspace.groupProperty().get().isEmpty()) {
-            pasteFragment(DocumentFile.print(
-                    Fragment.of(workspace.document(), workspace.groupProperty().get())));
+        } else if (!workspace.selection().groupProperty().get().isEmpty()) {
+            pasteFragment(DocumentFile.print(Fragment.of(
+                    workspace.document(), workspace.selection().groupProperty().get())));
         }
     }
 
@@ -242,7 +249,7 @@ final class SheetKeys {
             var changed = new ArrayList<>(all);
             changed.add(all.indexOf(attribute) + 1, copy);
             workspace.apply(workspace.edits().setAttributes(owner, changed, "duplicate " + attribute.name()));
-            workspace.choose(copy.id());
+            workspace.selection().choose(copy.id());
         });
     }
 
@@ -252,7 +259,7 @@ final class SheetKeys {
 
     private void nudge(KeyCode arrow, double by) {
         Map<Id, Position> moved = new LinkedHashMap<>();
-        for (Id id : workspace.groupProperty().get()) {
+        for (Id id : workspace.selection().groupProperty().get()) {
             workspace
                     .document()
                     .position(id)
@@ -273,10 +280,10 @@ final class SheetKeys {
 
     /** Chooses the next card in the direction of an arrow key, or the first if none is chosen. */
     private void step(KeyCode arrow, boolean too) {
-        Optional<CardNode> from = workspace.chosenOwner().flatMap(sheet::card);
+        Optional<CardNode> from = workspace.selection().chosenOwner().flatMap(sheet::card);
         double dx = dx(arrow);
         double dy = dy(arrow);
-        Set<Id> group = workspace.groupProperty().get();
+        Set<Id> group = workspace.selection().groupProperty().get();
         sheet.cardNodes().values().stream()
                 .filter(node -> from.isEmpty() || ahead(from.get(), node, dx, dy) > 0)
                 .filter(node -> !too || !group.contains(node.id()))
@@ -284,9 +291,9 @@ final class SheetKeys {
                         from.isEmpty() ? 0 : Double.compare(cost(from.get(), a, dx, dy), cost(from.get(), b, dx, dy)))
                 .ifPresent(node -> {
                     if (too) {
-                        workspace.toggle(node.id());
+                        workspace.selection().toggle(node.id());
                     } else {
-                        workspace.choose(node.id());
+                        workspace.selection().choose(node.id());
                     }
                 });
     }

@@ -89,9 +89,9 @@ public final class SheetView extends Pane {
         workspace.documentProperty().addListener((o, before, now) -> draw());
         workspace.onPlacedWell(this::fit);
         workspace.viewProperty().addListener((o, before, now) -> draw());
-        workspace.chosenProperty().addListener((o, before, now) -> light());
-        workspace.groupProperty().addListener((o, before, now) -> light());
-        workspace.focusProperty().addListener((o, before, now) -> {
+        workspace.selection().chosenProperty().addListener((o, before, now) -> light());
+        workspace.selection().groupProperty().addListener((o, before, now) -> light());
+        workspace.selection().focusProperty().addListener((o, before, now) -> {
             draw();
             fit();
         });
@@ -129,10 +129,11 @@ public final class SheetView extends Pane {
                 document.rules(),
                 document.diagram().part(),
                 workspace.viewProperty().get(),
-                workspace.focusProperty().get());
+                workspace.selection().focusProperty().get());
         if (!of.equals(contentsOf) || contentsDesign != document.design()) {
             Contents all = Contents.of(document, workspace.viewProperty().get()).keeping(contents);
             contents = workspace
+                    .selection()
                     .focusProperty()
                     .get()
                     .map(id -> all.only(all.neighbours(id), document.design()))
@@ -192,9 +193,9 @@ public final class SheetView extends Pane {
 
     /** Lights what is chosen; its neighbours stay, the rest fades. */
     private void light() {
-        Set<Id> chosen = workspace.chosenOwner().isEmpty()
+        Set<Id> chosen = workspace.selection().chosenOwner().isEmpty()
                 ? Set.of()
-                : workspace.groupProperty().get();
+                : workspace.selection().groupProperty().get();
         Set<Id> pinned = Set.copyOf(workspace.document().diagram().pinned());
         var near = new HashSet<Id>();
         chosen.forEach(id -> near.addAll(neighbours(id)));
@@ -211,6 +212,7 @@ public final class SheetView extends Pane {
     /** Marks what the chosen relationship joins, where tables are drawn. */
     private void join() {
         Optional<Id> relationship = workspace
+                .selection()
                 .chosenOwner()
                 .filter(id -> workspace.viewProperty().get() == View.TABLES)
                 .filter(id -> workspace.design().relationship(id).isPresent());

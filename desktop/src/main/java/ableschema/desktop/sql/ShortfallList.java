@@ -45,7 +45,8 @@ final class ShortfallList extends VBox {
         Label entry = Controls.text(finding.text(), "note");
         entry.setWrapText(true);
         entry.setMinHeight(Region.USE_PREF_SIZE);
-        Controls.pressable(entry, () -> workspace.choose(finding.place().owner()));
+        Controls.pressable(
+                entry, () -> workspace.selection().choose(finding.place().owner()));
         return entry;
     }
 

@@ -51,7 +51,7 @@ public final class SqlBench extends VBox {
 
     public SqlBench(Workspace workspace) {
         this.workspace = workspace;
-        this.text = new SqlLines(workspace::choose);
+        this.text = new SqlLines(workspace.selection()::choose);
         this.shortfalls = new ShortfallList(workspace);
         getStyleClass().add("bench");
         setId("sql-bench");
@@ -63,7 +63,7 @@ public final class SqlBench extends VBox {
         VBox.setVgrow(pane, Priority.ALWAYS);
         getChildren().addAll(header(), shortfalls, pane, verdict);
         workspace.onMeaning(this::showIfInView);
-        workspace.chosenProperty().addListener((o, before, now) -> markIfInView());
+        workspace.selection().chosenProperty().addListener((o, before, now) -> markIfInView());
         workspace.stepProperty().addListener((o, before, now) -> showIfInView());
         showIfInView();
     }
@@ -143,7 +143,7 @@ public final class SqlBench extends VBox {
 
     /** Marks what is chosen in the script that is there, and brings its first line into view. */
     private void mark() {
-        int first = text.mark(workspace.chosenProperty().get());
+        int first = text.mark(workspace.selection().chosenProperty().get());
         if (first >= 0) {
             // what was written just now has its lines laid out first
             Platform.runLater(() -> text.showParagraphAtTop(
@@ -171,14 +171,15 @@ public final class SqlBench extends VBox {
             return;
         }
         workspace
-                .background()
+                .jobs()
                 .run(
                         "trying the script on " + tried.dialect().label(),
-                        () -> {
+                        progress -> {
                             try (Connection connection = engine.get().open()) {
                                 return ScriptRun.of(tried, connection);
                             }
                         },
+                        () -> script.filter(tried::equals).isPresent(),
                         run -> verdict.setText(said(tried, run)),
                         failure -> verdict.setText("the trial could not start: " + failure.getMessage()));
     }
@@ -210,7 +211,7 @@ public final class SqlBench extends VBox {
                     workspace.export(target.toPath(), written.text());
                     verdict.setText("saved as " + target.getName());
                 } catch (FileProblem e) {
-                    workspace.complain(String.valueOf(e.getMessage()));
+                    workspace.notices().complain(String.valueOf(e.getMessage()));
                 }
             }
         });

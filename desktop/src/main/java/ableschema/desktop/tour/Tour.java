@@ -70,7 +70,7 @@ public final class Tour {
         hands.act(() -> workspace.design().relationships().stream()
                 .filter(r -> r.first().verb().equals("is looked at in"))
                 .findFirst()
-                .ifPresent(r -> workspace.choose(r.id())));
+                .ifPresent(r -> workspace.selection().choose(r.id())));
         look("tables");
         choose("Hive");
         hands.act(() -> workspace.viewProperty().set(View.CONCEPT));
@@ -88,11 +88,12 @@ public final class Tour {
 
     /** The beginning, the sentences, one relationship with what else it could be, finding by name, and dark paper. */
     private void showAround() throws FileProblem {
-        hands.act(
-                () -> workspace.design().relationships().stream().findFirst().ifPresent(r -> workspace.choose(r.id())));
+        hands.act(() -> workspace.design().relationships().stream()
+                .findFirst()
+                .ifPresent(r -> workspace.selection().choose(r.id())));
         hands.press("#what-if-show");
         look("what-if");
-        hands.act(workspace::chooseNothing);
+        hands.act(workspace.selection()::chooseNothing);
         go(Step.BRIEF);
         look("brief");
         hands.press("#brief-sentences");
@@ -120,7 +121,7 @@ public final class Tour {
         go(Step.FORMS);
         hands.press("#decompose");
         go(Step.DRAW);
-        hands.act(workspace::chooseNothing);
+        hands.act(workspace.selection()::chooseNothing);
         hands.act(() -> window.sheet().fit());
         look("taken-apart");
         return Hands.on(workspace::document);
@@ -135,7 +136,7 @@ public final class Tour {
     }
 
     private void choose(String entity) {
-        hands.act(() -> workspace.design().entity(entity).map(Entity::id).ifPresent(workspace::choose));
+        hands.act(() -> workspace.design().entity(entity).map(Entity::id).ifPresent(workspace.selection()::choose));
     }
 
     private void go(Step step) {

@@ -156,7 +156,8 @@ class BenchesTest extends WindowFixture {
         robot.type(KeyCode.ENTER);
         WaitForAsyncUtils.waitForFxEvents();
 
-        assertThat(workspace.chosenOwner()).contains(entity("Keeper").id());
+        assertThat(workspace.selection().chosenOwner())
+                .contains(entity("Keeper").id());
         robot.clickOn("#dialect").clickOn("PostgreSQL");
         WaitForAsyncUtils.waitForFxEvents();
         assertThat(robot.lookup("#shortfalls").query().isVisible()).isFalse();
@@ -232,7 +233,7 @@ class BenchesTest extends WindowFixture {
                 .filter(r -> r.noun().equals("application"))
                 .findFirst()
                 .orElseThrow();
-        robot.interact(() -> workspace.choose(gives.id()));
+        robot.interact(() -> workspace.selection().choose(gives.id()));
         robot.clickOn("#rows-title");
         assertThat(text(robot, "#rows-title")).contains("Rows of application  12");
         robot.clickOn("#add-row");

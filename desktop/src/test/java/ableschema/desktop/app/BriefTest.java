@@ -177,11 +177,11 @@ class BriefTest extends WindowFixture {
     @Test
     void anything_is_found_and_done_by_name(FxRobot robot) {
         drawTwo(robot);
-        robot.interact(workspace::chooseNothing);
+        robot.interact(workspace.selection()::chooseNothing);
         robot.press(KeyCode.CONTROL).type(KeyCode.K).release(KeyCode.CONTROL);
         WaitForAsyncUtils.waitForFxEvents();
         enter(robot, "stand no");
-        assertThat(workspace.chosenProperty().get())
+        assertThat(workspace.selection().chosenProperty().get())
                 .contains(entity("Hive")
                         .body()
                         .attribute("stand no")

@@ -154,13 +154,13 @@ class GlossTest extends WindowFixture {
         commit(robot, "#pinned-namespace", "yard");
         commit(robot, "#pinned-key", "PK_HIVE");
         Relationship stands = workspace.design().relationships().get(0);
-        robot.interact(() -> workspace.choose(stands.id()));
+        robot.interact(() -> workspace.selection().choose(stands.id()));
         WaitForAsyncUtils.waitForFxEvents();
         String end = "-" + (stands.referencedSide().orElseThrow().ordinal() + 1);
         commit(robot, "#pinned-foreign-key" + end, "FK_STANDS");
         commit(robot, "#pinned-index" + end, "IX_STANDS");
         Id colour = entity("Hive").body().attribute("colour").orElseThrow().id();
-        robot.interact(() -> workspace.choose(colour));
+        robot.interact(() -> workspace.selection().choose(colour));
         WaitForAsyncUtils.waitForFxEvents();
         commit(robot, "#pinned-column", "COL");
 
@@ -179,7 +179,7 @@ class GlossTest extends WindowFixture {
         drawTwo(robot);
         rule(robot, "The domain tint holds text 12.");
         Id colour = entity("Hive").body().attribute("colour").orElseThrow().id();
-        robot.interact(() -> workspace.choose(colour));
+        robot.interact(() -> workspace.selection().choose(colour));
         WaitForAsyncUtils.waitForFxEvents();
         commit(robot, "#attribute-type", "domain tint");
 
@@ -220,7 +220,7 @@ class GlossTest extends WindowFixture {
         drawTwo(robot);
         rule(robot, "Each apiary holds any number of gardens; each garden is at exactly one apiary.");
         Relationship garden = workspace.design().relationships().get(1);
-        robot.interact(() -> workspace.choose(garden.id()));
+        robot.interact(() -> workspace.selection().choose(garden.id()));
         WaitForAsyncUtils.waitForFxEvents();
         robot.interact(() -> robot.lookup("#is-kind").queryAs(CheckBox.class).fire());
         WaitForAsyncUtils.waitForFxEvents();
@@ -247,7 +247,7 @@ class GlossTest extends WindowFixture {
         openDemo(robot, "alder-valley");
         robot.interact(() -> window.sheet().fit());
         Id note = entity("Inspection").body().attribute("note").orElseThrow().id();
-        robot.interact(() -> workspace.choose(note));
+        robot.interact(() -> workspace.selection().choose(note));
         WaitForAsyncUtils.waitForFxEvents();
         Bounds card = onScreen(robot, "#card-inspection");
         double line = 20 * window.sheet().zoom();

@@ -46,7 +46,7 @@ class ManyCardsTest extends WindowFixture {
             ids.add(entity(name).id());
         }
         robot.interact(() -> {
-            workspace.chooseAll(ids);
+            workspace.selection().chooseAll(ids);
             window.sheet().requestFocus();
         });
         WaitForAsyncUtils.waitForFxEvents();
@@ -74,7 +74,7 @@ class ManyCardsTest extends WindowFixture {
                 .release(MouseButton.PRIMARY);
         robot.release(KeyCode.SHIFT);
         WaitForAsyncUtils.waitForFxEvents();
-        assertThat(workspace.groupProperty().get())
+        assertThat(workspace.selection().groupProperty().get())
                 .containsExactlyInAnyOrder(entity("Apiary").id(), entity("Hive").id());
 
         Position before = at("Apiary");
@@ -104,7 +104,7 @@ class ManyCardsTest extends WindowFixture {
         WaitForAsyncUtils.waitForFxEvents();
         assertThat(workspace.design().entities()).hasSize(9);
         with(robot, KeyCode.CONTROL, KeyCode.A);
-        assertThat(workspace.groupProperty().get()).hasSize(9);
+        assertThat(workspace.selection().groupProperty().get()).hasSize(9);
     }
 
     @Test
@@ -163,7 +163,7 @@ class ManyCardsTest extends WindowFixture {
     private void chooseAttribute(FxRobot robot, String name) {
         Id id = entity("Hive").body().attribute(name).orElseThrow().id();
         robot.interact(() -> {
-            workspace.choose(id);
+            workspace.selection().choose(id);
             window.sheet().requestFocus();
         });
     }
@@ -297,8 +297,9 @@ class ManyCardsTest extends WindowFixture {
     void another_rule_is_chosen_among_the_tables_that_each_would_give(FxRobot robot) {
         drawTwo(robot);
         Document before = workspace.document();
-        robot.interact(
-                () -> workspace.choose(workspace.design().relationships().get(0).id()));
+        robot.interact(() -> workspace
+                .selection()
+                .choose(workspace.design().relationships().get(0).id()));
         WaitForAsyncUtils.waitForFxEvents();
         robot.interact(
                 () -> robot.lookup("#what-if-show").queryAs(ButtonBase.class).fire());
@@ -336,7 +337,7 @@ class ManyCardsTest extends WindowFixture {
                 .orElseThrow();
         robot.interact(() -> {
             workspace.viewProperty().set(View.TABLES);
-            workspace.choose(of.id());
+            workspace.selection().choose(of.id());
         });
         WaitForAsyncUtils.waitForFxEvents();
 
@@ -376,7 +377,7 @@ class ManyCardsTest extends WindowFixture {
         with(robot, KeyCode.ALT, KeyCode.F);
         Position fixed = at("Queen");
         Position free = at("Batch");
-        robot.interact(workspace::chooseNothing);
+        robot.interact(workspace.selection()::chooseNothing);
         robot.clickOn("#tidy");
         WaitForAsyncUtils.waitFor(20, TimeUnit.SECONDS, () -> !at("Batch").equals(free));
 

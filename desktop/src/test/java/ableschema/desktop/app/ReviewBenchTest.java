@@ -80,7 +80,7 @@ class ReviewBenchTest extends WindowFixture {
                         .isPresent())
                 .isFalse();
         assertThat(text(robot, "#finding-title")).as("the next one").isEqualTo("No key");
-        assertThat(workspace.chosenEntity()).contains(entity("Pump"));
+        assertThat(workspace.selection().chosenEntity()).contains(entity("Pump"));
 
         robot.interact(workspace::undo);
         WaitForAsyncUtils.waitForFxEvents();
@@ -169,7 +169,7 @@ class ReviewBenchTest extends WindowFixture {
         robot.clickOn("#show-on-sheet");
         WaitForAsyncUtils.waitForFxEvents();
         assertThat(workspace.stepProperty().get()).isEqualTo(Step.DRAW);
-        assertThat(workspace.chosenEntity()).contains(entity("Valve"));
+        assertThat(workspace.selection().chosenEntity()).contains(entity("Valve"));
     }
 
     @Test

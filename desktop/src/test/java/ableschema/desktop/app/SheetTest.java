@@ -41,7 +41,7 @@ class SheetTest extends WindowFixture {
 
     private void chooseLine(FxRobot robot, String first, String second) {
         Relationship relationship = between(first, second);
-        robot.interact(() -> workspace.choose(relationship.id()));
+        robot.interact(() -> workspace.selection().choose(relationship.id()));
         WaitForAsyncUtils.waitForFxEvents();
     }
 
@@ -55,25 +55,28 @@ class SheetTest extends WindowFixture {
         robot.interact(() -> window.sheet().fit());
         Bounds hive = onScreen(robot, "#card-hive");
         robot.clickOn(hive.getMinX() + 40, hive.getMinY() + 18);
-        assertThat(workspace.chosenEntity()).map(Entity::name).contains("Hive");
+        assertThat(workspace.selection().chosenEntity()).map(Entity::name).contains("Hive");
 
         Bounds queen = onScreen(robot, "#card-queen");
         robot.clickOn(queen.getMinX() + 30, queen.getMaxY() - 40);
-        assertThat(workspace.chosenProperty().get().orElseThrow().kind()).isEqualTo(IdKind.ATTRIBUTE);
-        assertThat(workspace.chosenEntity()).map(Entity::name).contains("Queen");
+        assertThat(workspace.selection().chosenProperty().get().orElseThrow().kind())
+                .isEqualTo(IdKind.ATTRIBUTE);
+        assertThat(workspace.selection().chosenEntity()).map(Entity::name).contains("Queen");
 
         Bounds sheet = onScreen(robot, "#sheet");
         robot.clickOn(sheet.getMinX() + 6, sheet.getMinY() + 6);
-        assertThat(workspace.chosenProperty().get()).isEmpty();
+        assertThat(workspace.selection().chosenProperty().get()).isEmpty();
 
         Bounds apiary = onScreen(robot, "#card-apiary");
         double middle = (apiary.getMaxX() + hive.getMinX()) / 2;
         for (double y = apiary.getMinY();
-                y < apiary.getMaxY() && workspace.chosenProperty().get().isEmpty();
+                y < apiary.getMaxY()
+                        && workspace.selection().chosenProperty().get().isEmpty();
                 y += 5) {
             robot.clickOn(middle, y);
         }
-        assertThat(workspace.chosenOwner()).contains(between("Apiary", "Hive").id());
+        assertThat(workspace.selection().chosenOwner())
+                .contains(between("Apiary", "Hive").id());
     }
 
     @Test
@@ -82,12 +85,12 @@ class SheetTest extends WindowFixture {
         choose(robot, "Apiary");
         robot.interact(() -> window.sheet().requestFocus());
         robot.type(KeyCode.RIGHT);
-        assertThat(workspace.chosenEntity()).map(Entity::name).contains("Hive");
+        assertThat(workspace.selection().chosenEntity()).map(Entity::name).contains("Hive");
         robot.type(KeyCode.DOWN);
-        assertThat(workspace.chosenEntity()).map(Entity::name).contains("Inspection");
+        assertThat(workspace.selection().chosenEntity()).map(Entity::name).contains("Inspection");
 
         var note = entity("Inspection").body().attribute("note").orElseThrow();
-        robot.interact(() -> workspace.choose(note.id()));
+        robot.interact(() -> workspace.selection().choose(note.id()));
         robot.interact(() -> window.sheet().requestFocus());
         robot.type(KeyCode.DELETE);
         assertThat(entity("Inspection").body().attribute("note")).isEmpty();
@@ -98,7 +101,7 @@ class SheetTest extends WindowFixture {
     void an_attribute_is_moved_among_its_fellows_by_keys_and_the_sql_follows(FxRobot robot) {
         openDemo(robot, "alder-valley");
         var note = entity("Inspection").body().attribute("note").orElseThrow();
-        robot.interact(() -> workspace.choose(note.id()));
+        robot.interact(() -> workspace.selection().choose(note.id()));
         robot.interact(() -> window.sheet().requestFocus());
         robot.press(KeyCode.ALT).type(KeyCode.UP).type(KeyCode.UP).release(KeyCode.ALT);
         WaitForAsyncUtils.waitForFxEvents();
@@ -119,7 +122,7 @@ class SheetTest extends WindowFixture {
         robot.interact(() -> robot.lookup("#column-colour").query().requestFocus());
         robot.type(KeyCode.ENTER);
         WaitForAsyncUtils.waitForFxEvents();
-        assertThat(workspace.chosenProperty().get())
+        assertThat(workspace.selection().chosenProperty().get())
                 .contains(
                         entity("Hive").body().attribute("colour").orElseThrow().id());
         robot.interact(() -> robot.lookup(".sentence").queryAll().stream()
@@ -128,7 +131,8 @@ class SheetTest extends WindowFixture {
                 .orElseThrow()
                 .requestFocus());
         robot.type(KeyCode.SPACE);
-        assertThat(workspace.chosenOwner()).contains(between("Apiary", "Hive").id());
+        assertThat(workspace.selection().chosenOwner())
+                .contains(between("Apiary", "Hive").id());
     }
 
     @Test
@@ -192,7 +196,7 @@ class SheetTest extends WindowFixture {
         WaitForAsyncUtils.waitFor(
                 20,
                 TimeUnit.SECONDS,
-                () -> workspace.background().runningProperty().get().isEmpty()
+                () -> workspace.jobs().running().isEmpty()
                         && workspace.undoable().isPresent());
         assertThat(workspace.undoable()).contains("tidy up");
         assertThat(workspace.design()).isSameAs(before.design());

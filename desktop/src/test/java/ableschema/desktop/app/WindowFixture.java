@@ -75,7 +75,7 @@ abstract class WindowFixture {
 
     void choose(FxRobot robot, String name) {
         Id id = entity(name).id();
-        robot.interact(() -> workspace.choose(id));
+        robot.interact(() -> workspace.selection().choose(id));
     }
 
     static String text(FxRobot robot, String query) {

@@ -19,6 +19,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.TimeUnit;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
@@ -65,12 +66,12 @@ class WorkspaceTest {
         Entity hive = add("Hive");
         Attribute colour = Attribute.named(ids.next(IdKind.ATTRIBUTE), "colour");
         workspace.apply(workspace.edits().addAttribute(hive.id(), colour));
-        workspace.choose(colour.id());
-        assertThat(workspace.chosenEntity()).map(Entity::name).contains("Hive");
+        workspace.selection().choose(colour.id());
+        assertThat(workspace.selection().chosenEntity()).map(Entity::name).contains("Hive");
         workspace.apply(workspace.edits().remove(List.of(colour.id())));
-        assertThat(workspace.chosenProperty().get()).isEmpty();
-        workspace.choose(colour.id());
-        assertThat(workspace.chosenProperty().get()).isEmpty();
+        assertThat(workspace.selection().chosenProperty().get()).isEmpty();
+        workspace.selection().choose(colour.id());
+        assertThat(workspace.selection().chosenProperty().get()).isEmpty();
     }
 
     @Test
@@ -104,11 +105,11 @@ class WorkspaceTest {
     @Test
     void opening_another_document_starts_a_history_of_its_own() {
         relate(add("Apiary"), add("Hive"));
-        workspace.choose(workspace.design().entities().get(0).id());
+        workspace.selection().choose(workspace.design().entities().get(0).id());
         workspace.open(Document.EMPTY.withTitle("Another"), Optional.empty());
 
         assertThat(workspace.undoable()).isEmpty();
-        assertThat(workspace.chosenProperty().get()).isEmpty();
+        assertThat(workspace.selection().chosenProperty().get()).isEmpty();
         assertThat(workspace.isSaved()).isTrue();
         assertThat(workspace.document().title()).isEqualTo("Another");
     }
@@ -139,31 +140,41 @@ class WorkspaceTest {
     }
 
     @Test
-    void work_that_is_stopped_brings_nothing_back_and_what_fails_is_told() throws Exception {
+    void jobs_run_side_by_side_are_stopped_alone_and_what_fails_is_told() throws Exception {
         var told = new ArrayList<String>();
-        Background background = workspace.background();
+        Jobs jobs = workspace.jobs();
+        var go = new CountDownLatch(1);
         WaitForAsyncUtils.asyncFx(() -> {
-                    background.run(
+                    Jobs.Job waiting = jobs.run(
                             "waiting",
-                            () -> {
-                                Thread.sleep(10_000);
+                            progress -> {
+                                new CountDownLatch(1).await();
                                 return "too late";
                             },
+                            () -> true,
                             told::add,
                             failure -> told.add("failed"));
-                    assertThat(background.runningProperty().get()).contains("waiting");
-                    background.stop();
-                    assertThat(background.runningProperty().get()).isEmpty();
-                    background.run(
+                    jobs.run(
                             "failing",
-                            () -> {
+                            progress -> {
+                                go.await();
+                                progress.done(3, 20);
                                 throw new IllegalStateException("no bees");
                             },
+                            () -> true,
                             result -> told.add("done"),
                             failure -> told.add(failure.getMessage()));
+                    jobs.run("outdated", progress -> "old", () -> false, told::add, failure -> told.add("failed"));
+                    assertThat(jobs.running()).extracting(Jobs.Job::name).contains("waiting", "failing");
+                    waiting.stop();
+                    assertThat(jobs.running())
+                            .extracting(Jobs.Job::name)
+                            .contains("failing")
+                            .doesNotContain("waiting");
                 })
                 .get();
-        WaitForAsyncUtils.waitFor(10, TimeUnit.SECONDS, () -> !told.isEmpty());
-        assertThat(told).containsExactly("no bees");
+        go.countDown();
+        WaitForAsyncUtils.waitFor(10, TimeUnit.SECONDS, () -> jobs.running().isEmpty());
+        assertThat(told).as("what comes too late is dropped").containsExactly("no bees");
     }
 }
