@@ -183,6 +183,7 @@ class CommandsTest {
             refused(able("draw", file, "-o", out.toString()), "was made from it");
             refused(able("tables", file, "-o", out.toString()), "was made from it");
             refused(able("words", file, "-o", out.toString()), "was made from it");
+            refused(able("review", file, "-o", out.toString()), "was made from it");
         }
         refused(able("words", "--from", text.toString(), "-o", text.toString()), "was made from it");
         assertThat(design).hasSameBinaryContentAs(Path.of(WORKED));
@@ -212,7 +213,7 @@ class CommandsTest {
         }
         Path kept = Files.writeString(folder.resolve("kept.sql"), "mine");
 
-        for (String command : List.of("sql", "tables", "draw", "normalize")) {
+        for (String command : List.of("sql", "tables", "draw", "normalize", "review")) {
             refused(on(command, folder.resolve("gone.able.json"), kept), "gone.able.json", "there is no such file");
             refused(on(command, damaged, kept), "line 2", "not JSON");
             refused(on(command, newer, kept), "format version 2", "newer");
@@ -281,5 +282,62 @@ class CommandsTest {
         assertThat(Files.readString(out)).isEqualTo("before");
         refused(able("words"), "name either a design to say, or --from");
         refused(able("words", WORKED, "--from", text.toString()), "either");
+    }
+
+    @Test
+    void a_review_says_place_by_place_what_speaks_against_a_design() throws Exception {
+        String log = "../demo/field-log.able.json";
+        Run run = able("review", log);
+        JsonNode findings = able("review", log, "--json").json().get("findings");
+        Run one = able("review", log, "--rule", "below-third");
+
+        assertThat(run.exit()).isEqualTo(1);
+        assertThat(run.err()).isEmpty();
+        assertThat(run.out().lines().toList())
+                .startsWith("Field log")
+                .anyMatch(
+                        line -> line.startsWith("  must-mend  repeated-columns  Field log: forage 1, forage 2 repeat"));
+        assertThat(findings).hasSize(3);
+        JsonNode repeated = findings.get(0);
+        assertThat(repeated.get("rule").asText()).isEqualTo("repeated-columns");
+        assertThat(repeated.get("severity").asText()).isEqualTo("must-mend");
+        assertThat(repeated.get("step").asText()).isEqualTo("Normal forms");
+        assertThat(repeated.at("/place/table").asText()).isEqualTo("field_log");
+        assertThat(repeated.at("/place/columns/1").asText()).isEqualTo("forage_2");
+        assertThat(repeated.at("/place/row").isNull()).isTrue();
+        assertThat(repeated.get("remedy").asText()).isEqualTo("give them a table of their own");
+        assertThat(repeated.get("setAside").isNull()).isTrue();
+        assertThat(one.exit()).as("nothing of this rule must be mended").isZero();
+        assertThat(one.out().lines()).hasSize(2);
+    }
+
+    @Test
+    void a_review_follows_the_dialect_and_a_good_design_has_little_to_say() {
+        assertThat(able("review", WORKED).out().lines()).hasSize(2);
+        Run oracle = able("review", WORKED, "--dialect", "oracle");
+        assertThat(oracle.exit()).isZero();
+        assertThat(oracle.out()).contains("All tables").contains("Not in Oracle");
+        refused(able("review", WORKED, "--rule", "nokey"), "there is no rule 'nokey'", "did you mean 'no-key'?");
+        refused(able("review", WORKED, "--dialect", "orcle"), "did you mean 'oracle'?");
+        refused(able("review", "no-such.able.json"), "no-such.able.json");
+    }
+
+    @Test
+    void what_is_set_aside_does_not_count() throws Exception {
+        Path file = Files.writeString(
+                folder.resolve("aside.able.json"),
+                """
+                {"version": 1, "entities": [{"id": "e:000001", "name": "Hive",
+                  "attributes": [{"id": "a:000001", "name": "colour", "type": "text 9"}]}],
+                 "notes": {"setAside": [{"rule": "no-key", "about": "e:000001", "because": "it is a heap"}]}}""");
+        Run run = able("review", file.toString());
+
+        assertThat(run.exit()).isZero();
+        assertThat(run.out()).isEqualTo("1 set aside, each with its reason\n");
+        assertThat(able("review", file.toString(), "--json")
+                        .json()
+                        .at("/findings/0/setAside")
+                        .asText())
+                .isEqualTo("it is a heap");
     }
 }

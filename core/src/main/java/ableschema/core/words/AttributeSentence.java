@@ -142,11 +142,25 @@ final class AttributeSentence {
             if (!item.lookingAt() || name(item).isBlank()) {
                 throw new Misunderstanding(at, Math.min(text.length(), at + 1), "expected the name of an attribute");
             }
+            requireNew(names, item);
             body = withItem(body, item, keys);
             names.add(name(item));
             at = separatorBehind(text, item.end());
         }
         return keys.isEmpty() ? body : body.withKey(keys);
+    }
+
+    /** Two names that differ in letter case alone are one to a database, and are never merged in silence. */
+    private static void requireNew(List<String> names, Matcher item) {
+        String name = name(item);
+        names.stream().filter(name::equalsIgnoreCase).findFirst().ifPresent(known -> {
+            throw new Misunderstanding(
+                    item.start("name"),
+                    item.end("name"),
+                    known.equals(name)
+                            ? name + " stands here twice"
+                            : known + " and " + name + " are one name to a database; call one of them otherwise");
+        });
     }
 
     private static String name(Matcher item) {

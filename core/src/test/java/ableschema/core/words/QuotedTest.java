@@ -76,6 +76,7 @@ class QuotedTest {
             ^Swarm^ is set aside.                                               | there is no entity called
             A hive is a kind of ^hive^.                                         | nothing is a kind of itself
             About ^size of hive^: how many boxes                                | expected an attribute
+            Each tank has ph: text 4, ^pH^: text 4.                             | ph and pH are one name to a database
             Each hive has strength: whole 10 (^between 1 and many^).            | names a value that it can never have
             """)
     void what_is_not_understood_is_pointed_at(String marked, String problem) {

@@ -5,6 +5,7 @@ import ableschema.core.design.Entity;
 import ableschema.core.design.EntityKind;
 import ableschema.core.design.Id;
 import ableschema.core.design.Relationship;
+import ableschema.core.finding.Step;
 import ableschema.core.mapping.Mapping;
 import ableschema.core.mapping.PhysicalDesign;
 import ableschema.core.schema.ForeignKey;
@@ -67,6 +68,7 @@ public final class GlossView extends VBox {
         VBox.setVgrow(scroll, Priority.ALWAYS);
         getChildren().add(scroll);
         workspace.onMeaning(this::later);
+        workspace.stepProperty().addListener((o, before, now) -> later());
         workspace.selection().chosenProperty().addListener((o, before, now) -> {
             allSentences = false;
             later();
@@ -135,6 +137,7 @@ public final class GlossView extends VBox {
                 .anyMatch(r -> r.isSubtype() && r.first().entity().equals(entity.id()))) {
             add(AlternativesView.ofKinds(workspace, entity.id()));
         }
+        findings(entity.id());
         tableOf(entity.id()).ifPresent(this::columnsAndSql);
         workspace.trace().tableOf(entity.id()).ifPresent(table -> names(PhysicalNames.of(workspace, entity, table)));
         add(new ReasonFields(workspace, entity.id()));
@@ -288,11 +291,20 @@ public final class GlossView extends VBox {
         add(baseline(first, kind), section("WORDS", ""));
         add(new SentenceEditor(workspace, relationship.id()), new RelationshipEditor(workspace, relationship));
         ownSentences(relationship.id()).forEach(this::add);
+        findings(relationship.id());
         add(joined(relationship), AlternativesView.of(workspace, relationship));
         add(new ReasonFields(workspace, relationship.id()));
         Id table = relationship.referencing().orElse(relationship.id());
         workspace.trace().tableOf(table).ifPresent(this::columnsAndSql);
         names(PhysicalNames.of(workspace, relationship));
+    }
+
+    /** What there is to say about the thing, where the review does not say it already. */
+    private void findings(Id owner) {
+        var findings = new FindingLines(workspace, owner);
+        if (!findings.isEmpty() && workspace.stepProperty().get() != Step.REVIEW) {
+            add(section("FINDINGS", "press for a remedy"), findings);
+        }
     }
 
     private void names(PhysicalNames names) {

@@ -1,5 +1,6 @@
 package ableschema.desktop.review;
 
+import ableschema.core.design.Id;
 import ableschema.core.finding.Severity;
 import ableschema.core.review.Rules;
 import ableschema.desktop.controls.Controls;
@@ -86,6 +87,18 @@ final class FindingList extends ListView<Entry> {
         for (int i = getItems().size() - 1; i >= 0; i--) {
             if (!(getItems().get(i) instanceof Entry.Heading)) {
                 getSelectionModel().select(i);
+                return;
+            }
+        }
+    }
+
+    /** Selects the first finding about a thing, where there is one. */
+    void selectAbout(Id owner) {
+        for (int i = 0; i < getItems().size(); i++) {
+            if (getItems().get(i) instanceof Entry.Open open
+                    && open.finding().place().owner().equals(owner)) {
+                getSelectionModel().select(i);
+                scrollTo(Math.max(0, i - 3));
                 return;
             }
         }

@@ -3,6 +3,7 @@ package ableschema.desktop.review;
 import static java.util.stream.Collectors.groupingBy;
 import static java.util.stream.Collectors.toList;
 
+import ableschema.core.design.Id;
 import ableschema.core.finding.Finding;
 import ableschema.core.finding.Severity;
 import ableschema.core.finding.Step;
@@ -69,7 +70,13 @@ public final class ReviewBench extends VBox {
         VBox.setVgrow(parts, Priority.ALWAYS);
         getChildren().addAll(header(), summary, filters, parts);
         workspace.onMeaning(this::showIfInView);
-        workspace.stepProperty().addListener((o, before, now) -> showIfInView());
+        workspace.stepProperty().addListener((o, before, now) -> {
+            Optional<Id> chosen = workspace.selection().chosenOwner();
+            showIfInView();
+            if (now == Step.REVIEW) {
+                chosen.ifPresent(list::selectAbout);
+            }
+        });
         showIfInView();
     }
 

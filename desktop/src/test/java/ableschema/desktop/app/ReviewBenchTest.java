@@ -30,6 +30,7 @@ class ReviewBenchTest extends WindowFixture {
         for (String each : sentences) {
             rule(robot, each);
         }
+        robot.interact(workspace.selection()::chooseNothing);
         robot.press(KeyCode.CONTROL).type(KeyCode.DIGIT5).release(KeyCode.CONTROL);
         WaitForAsyncUtils.waitForFxEvents();
         assertThat(workspace.stepProperty().get()).isEqualTo(Step.REVIEW);
@@ -186,5 +187,27 @@ class ReviewBenchTest extends WindowFixture {
                 .extracting(term -> term.getTooltip().getText())
                 .containsExactly("A foreign key is a column whose value must be the key of a row in another table."
                         + " What stands in valve.pump_code must stand in pump.code.");
+    }
+
+    @Test
+    void the_gloss_says_what_there_is_to_say_about_a_thing_and_leads_to_its_remedy(FxRobot robot) {
+        rule(robot, "Each valve has no: whole (key), pin: text 4.");
+        rule(robot, "Each pump has maker: text 20.");
+        rule(robot, "Each pump feeds any number of valves; each valve is fed by exactly one pump.");
+        choose(robot, "Valve");
+        WaitForAsyncUtils.waitForFxEvents();
+        robot.interact(() ->
+                robot.lookup("#gloss-findings").lookup(".pressable").query().requestFocus());
+        robot.type(KeyCode.ENTER);
+        WaitForAsyncUtils.waitForFxEvents();
+
+        assertThat(workspace.stepProperty().get()).isEqualTo(Step.REVIEW);
+        assertThat(text(robot, "#finding-title")).isEqualTo("Secret kept as plain text");
+        choose(robot, "Pump");
+        robot.interact(() -> workspace.stepProperty().set(Step.DRAW));
+        WaitForAsyncUtils.waitForFxEvents();
+        robot.press(KeyCode.CONTROL).type(KeyCode.DIGIT5).release(KeyCode.CONTROL);
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(text(robot, "#finding-title")).isEqualTo("No key");
     }
 }
