@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import ableschema.core.DesignFixture;
 import ableschema.core.design.Lists;
 import ableschema.core.design.SetAside;
+import ableschema.core.difference.LineDifference;
 import ableschema.core.document.Document;
 import ableschema.core.document.Edit;
 import ableschema.core.edit.ChangeNotes;
@@ -19,6 +20,7 @@ import ableschema.core.store.DocumentFile;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.function.Function;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -84,6 +86,40 @@ class ReviewTest {
             seen.addAll(texts(review.all()));
         }
         assertThat(seen).as("the changes change much").hasSizeGreaterThan(60);
+    }
+
+    @Test
+    void what_shows_in_rows_far_away_is_found_there_when_it_changes() {
+        DesignFixture made = design(
+                        "Each site has code: text 4 (key).",
+                        "Each pump has no: whole.",
+                        "Each pump stands on exactly one site; each site carries any number of pumps.",
+                        "Each pump is identified by its site and no.",
+                        "Each valve has no: whole.",
+                        "Each valve is fed by exactly one pump; each pump feeds any number of valves.",
+                        "Each valve is identified by its pump and no.")
+                .filled("Site", "code\nN\nS\n")
+                .filled("Pump", "site,no\nN,1\nS,1\n")
+                .filled("Valve", "pump,no\nN / 1,7\nS / 1,7\n");
+        Mapping mapping = made.document().mapping();
+        Review before = Review.of(Subject.of(made.document(), mapping));
+        var site = made.entity("Site");
+        Document same = made.with(new Edits(made.design(), made.ids())
+                        .setRows(
+                                site.id(),
+                                site.body().rows().stream()
+                                        .map(row -> row.with(
+                                                made.attribute("Site", "code").id(), "N"))
+                                        .toList(),
+                                "call both alike"))
+                .document();
+        Review after = before.after(Subject.of(same, same.mapping(mapping)));
+
+        assertThat(before.of(Step.ROWS)).isEmpty();
+        assertThat(after.all()).isEqualTo(DesignFixture.of(same).review().all());
+        assertThat(after.of(Step.ROWS))
+                .extracting(each -> each.place().owner())
+                .contains(made.entity("Valve").id());
     }
 
     @Test
@@ -173,5 +209,116 @@ class ReviewTest {
         assertThat(place.table()).contains("pump");
         assertThat(place.columns()).containsExactly("no");
         assertThat(place.row()).contains(2);
+    }
+
+    @Test
+    void places_are_called_as_people_call_them() {
+        DesignFixture made = PUMPS.with(
+                "Each seal sits beside any number of pumps; each pump sits beside any number of seals (called seating).");
+        List<Finding> unsaid = design(
+                        "Each pump has no: whole (key).",
+                        "Each valve has no: whole (key).",
+                        "Each valve is fed by exactly one pump.")
+                .review()
+                .of(Severity.OPEN);
+
+        assertThat(made.writtenFor(Dialects.MYSQL).review().open())
+                .extracting(each -> PlaceText.of(
+                                each.place(), made.design(), made.document().mapping())
+                        .label())
+                .contains("Pump", "Valve", "Seal", "All tables");
+        assertThat(unsaid).hasSize(1);
+        DesignFixture fed = design(
+                "Each pump has no: whole (key).",
+                "Each valve has no: whole (key).",
+                "Each valve is fed by exactly one pump.");
+        Finding finding = fed.review().of(Severity.OPEN).get(0);
+        PlaceText place =
+                PlaceText.of(finding.place(), fed.design(), fed.document().mapping());
+        assertThat(place.label()).isEqualTo("Valve – Pump");
+        assertThat(place.table()).contains("valve");
+        assertThat(place.row()).isEmpty();
+    }
+
+    @Test
+    void several_are_mended_as_one_edit_and_what_one_mends_for_another_is_not_mended_twice() {
+        DesignFixture made = design(
+                "Each pump has maker: text 9.", "Each valve has maker: text 9.", "Each seal has code: text 4 (key).");
+        List<Finding> keyless = made.review().of(Step.KEYS);
+        Edit all = ReviewEdits.mendAll(made.document(), keyless, "number them", made.ids());
+        DesignFixture mended = made.with(all);
+
+        assertThat(all.name()).isEqualTo("mend 2 findings: number them");
+        assertThat(mended.review().of(Step.KEYS)).isEmpty();
+        assertThat(ReviewEdits.mendAll(mended.document(), keyless, "number them", made.ids())
+                        .applyTo(mended.document()))
+                .isEqualTo(mended.document());
+        assertThat(ReviewEdits.mendAll(made.document(), keyless, "no such remedy", made.ids())
+                        .applyTo(made.document()))
+                .isEqualTo(made.document());
+    }
+
+    @Test
+    void what_was_set_aside_is_taken_back_alone() {
+        List<Finding> open = PUMPS.review().open();
+        DesignFixture two = PUMPS.with(f -> ReviewEdits.setAside(f.design(), open.get(0), "so be it"))
+                .with(f -> ReviewEdits.setAside(f.design(), open.get(1), "that too"));
+        SetAside first = two.design().notes().setAside().get(0);
+        DesignFixture one = two.with(f -> ReviewEdits.takeBack(f.design(), first));
+
+        assertThat(two.review().open()).hasSize(open.size() - 2);
+        assertThat(one.review().aside().values()).extracting(SetAside::reason).containsExactly("that too");
+        assertThat(first.rule()).isEqualTo(open.get(0).rule().id());
+    }
+
+    @Test
+    void what_an_edit_would_do_is_seen_before_it_is_done() {
+        DesignFixture made = design("Each valve has no: whole (key), [seal 1]: text 9, [seal 2]: text 9.")
+                .filled("Valve", "no,seal 1,seal 2\n1,red,blue\n2,,green\n");
+        Finding repeated = made.review().of(Step.FORMS).get(0);
+        Outcome outcome = Outcome.of(
+                repeated.remedies().get(0).edit(made.design(), made.ids()),
+                made.document(),
+                made.document().mapping());
+        Outcome gone = Outcome.of(
+                new Edits(made.design(), made.ids())
+                        .remove(List.of(made.entity("Valve").id())),
+                made.document(),
+                made.document().mapping());
+
+        assertThat(outcome.tables()).extracting(Outcome.Changed::label).containsExactly("Valve", "Valve seal");
+        assertThat(outcome.tables().get(0).before()).isPresent();
+        assertThat(outcome.tables().get(0).after()).isPresent();
+        assertThat(outcome.tables().get(1).before()).isEmpty();
+        assertThat(outcome.moved()).isEqualTo("3 rows come to Valve seal");
+        assertThat(outcome.sql())
+                .contains(new LineDifference(LineDifference.Kind.GOES, "  seal_1 varchar(9),"))
+                .contains(new LineDifference(LineDifference.Kind.COMES, "CREATE TABLE valve_seal ("))
+                .contains(new LineDifference(LineDifference.Kind.STAYS, "CREATE TABLE valve ("));
+        assertThat(gone.moved()).isEqualTo("2 rows go from Valve");
+        assertThat(gone.tables().get(0).after()).isEmpty();
+    }
+
+    @Test
+    void terms_are_told_with_the_designers_own_names() {
+        Terms terms = new Terms(PUMPS.document().mapping(), Optional.of(PUMPS.table("seal")));
+        Terms bare = new Terms(Mapping.NONE, Optional.empty());
+
+        assertThat(terms.in("A foreign key, and keys: no monkeys."))
+                .extracting(Terms.Piece::text)
+                .containsExactly("A ", "foreign key", ", and ", "keys", ": no monkeys.");
+        assertThat(terms.in("index")).hasSize(1);
+        assertThat(terms.meaning("foreign keys"))
+                .startsWith("A foreign key is")
+                .endsWith("What stands in seal.valve_no must stand in valve.no.");
+        assertThat(terms.meaning("keys")).endsWith("No two rows of seal have the same no.");
+        assertThat(terms.meaning("third normal form")).contains("every fact is said once");
+        assertThat(terms.meaning("unique constraint")).contains("no two rows");
+        assertThat(terms.meaning("index")).endsWith("all rows of seal with a certain valve_no, it is looked up there.");
+        assertThat(List.of("check", "default", "set null", "candidate key", "UUID"))
+                .allMatch(term -> terms.meaning(term).split("\\. ").length == 2);
+        assertThat(bare.meaning("foreign key")).endsWith("No table here has one yet.");
+        assertThat(bare.meaning("key")).endsWith("No table here has one yet.");
+        assertThat(bare.meaning("index")).endsWith("Each key brings one along.");
     }
 }
