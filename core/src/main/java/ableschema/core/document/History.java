@@ -24,9 +24,13 @@ public final class History {
 
     /** Carries out an edit; one that changes nothing leaves no trace. */
     public void apply(Edit edit) {
-        Document next = edit.applyTo(present);
+        apply(edit.name(), edit.applyTo(present));
+    }
+
+    /** Goes on to what an edit of this name has made of the present document; the same document leaves no trace. */
+    public void apply(String name, Document next) {
         if (next != present) {
-            done.push(new Done(edit.name(), present));
+            done.push(new Done(name, present));
             undone.clear();
             present = next;
         }

@@ -132,6 +132,7 @@ public final class DesignText {
         design.relationships().forEach(this::sayRelationship);
         design.entities().forEach(entity -> sayBody(entity.id(), entity.body()));
         design.relationships().forEach(r -> sayBody(r.id(), r.body()));
+        count("set-aside finding", design.notes().setAside().size());
         count("question", design.notes().brief().questions().size());
         count("purpose", design.notes().brief().purpose().isEmpty() ? 0 : 1);
         count("reason", design.notes().reasons().size());

@@ -5,6 +5,7 @@ import ableschema.core.design.End;
 import ableschema.core.design.Id;
 import ableschema.core.design.Relationship;
 import ableschema.core.design.Side;
+import ableschema.core.document.Document;
 import ableschema.core.words.Nouns;
 import ableschema.core.words.Sentences;
 import ableschema.desktop.controls.Choice;
@@ -12,6 +13,8 @@ import ableschema.desktop.controls.Fields;
 import ableschema.desktop.workspace.Workspace;
 import java.util.List;
 import java.util.Optional;
+import javafx.beans.value.ChangeListener;
+import javafx.beans.value.WeakChangeListener;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
@@ -26,17 +29,19 @@ public final class SentenceEditor extends VBox {
 
     private final Workspace workspace;
     private final Id id;
+    /** Held here alone, so that an editor that is shown no more is forgotten. */
+    private final ChangeListener<Document> rebuilding = (o, before, now) -> {
+        if (getScene() != null) {
+            build();
+        }
+    };
 
     public SentenceEditor(Workspace workspace, Id relationship) {
         this.workspace = workspace;
         this.id = relationship;
         getStyleClass().add("sentence-editor");
         build();
-        workspace.documentProperty().addListener((o, before, now) -> {
-            if (getScene() != null) {
-                build();
-            }
-        });
+        workspace.documentProperty().addListener(new WeakChangeListener<>(rebuilding));
     }
 
     private Optional<Relationship> relationship() {

@@ -35,6 +35,7 @@ final class FindingView extends VBox {
     private final Workspace workspace;
     private final Runnable next;
     private final VBox body = new VBox(10);
+    private final VBox outcome = new VBox();
     /** The ways on, in view whatever stands above them. */
     private final FlowPane ways = new FlowPane(10, 6);
 
@@ -48,6 +49,7 @@ final class FindingView extends VBox {
         this.next = next;
         setId("finding");
         body.getStyleClass().add("finding");
+        outcome.setMinWidth(0);
         var scroll = new ScrollPane(body);
         scroll.setFitToWidth(true);
         scroll.setMinWidth(0);
@@ -96,8 +98,8 @@ final class FindingView extends VBox {
                                     + finding.step().label() + ", or set aside.",
                             "note"));
         } else {
-            body.getChildren().add(remedies(finding));
-            outcome(finding);
+            body.getChildren().addAll(remedies(finding), outcome);
+            showOutcome(finding);
         }
         showWays(finding);
     }
@@ -174,13 +176,13 @@ final class FindingView extends VBox {
                     .complain("the remedy needs a " + remedy.map(Remedy::asks).orElse("text") + " to go on");
         } else {
             given = text;
-            build(finding);
+            showOutcome(finding); // and nothing else: a button may be about to be released
         }
     }
 
-    private void outcome(Finding finding) {
-        Outcome outcome = Outcome.of(edit(finding), workspace.document(), workspace.mapping());
-        body.getChildren().add(new BeforeAfter(outcome, workspace.dialect()));
+    private void showOutcome(Finding finding) {
+        Outcome would = Outcome.of(edit(finding), workspace.document(), workspace.mapping());
+        outcome.getChildren().setAll(new BeforeAfter(would, workspace.dialect()));
     }
 
     private Edit edit(Finding finding) {

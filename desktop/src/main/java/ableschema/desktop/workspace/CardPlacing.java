@@ -2,12 +2,8 @@ package ableschema.desktop.workspace;
 
 import ableschema.core.design.Id;
 import ableschema.core.document.Document;
-import ableschema.core.document.Edit;
 import ableschema.core.document.Position;
-import ableschema.core.edit.Compound;
-import ableschema.core.edit.MoveCards;
 import ableschema.diagram.layout.AutoLayout;
-import java.util.List;
 import java.util.Map;
 
 /** Where cards go that nobody has given a place. */
@@ -28,15 +24,12 @@ final class CardPlacing {
         if (isLong(document)) {
             return document.moved(AutoLayout.inRows(document));
         }
-        Map<Id, Position> unplaced = AutoLayout.forUnplaced(document);
-        return unplaced.isEmpty() ? document : document.moved(unplaced);
+        return completed(document);
     }
 
-    /** The edit, with places for the cards that it makes and gives none. */
-    static Edit placing(Edit edit, Document document) {
-        Map<Id, Position> unplaced = AutoLayout.forUnplaced(edit.applyTo(document));
-        return unplaced.isEmpty()
-                ? edit
-                : new Compound(edit.name(), List.of(edit, new MoveCards(unplaced, edit.name())));
+    /** Places what an edit has made and given no place. */
+    static Document completed(Document document) {
+        Map<Id, Position> unplaced = AutoLayout.forUnplaced(document);
+        return unplaced.isEmpty() ? document : document.moved(unplaced);
     }
 }

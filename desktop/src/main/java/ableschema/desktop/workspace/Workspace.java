@@ -38,6 +38,8 @@ import javafx.beans.property.SimpleObjectProperty;
  */
 public final class Workspace {
 
+    private static final int REVIEWED_AT_ONCE = 200;
+
     private final IdSource ids;
     private final Jobs jobs = new Jobs();
     private final Notices notices = new Notices();
@@ -63,7 +65,8 @@ public final class Workspace {
         this.document = new ReadOnlyObjectWrapper<>(placed);
         this.mapping = placed.mapping(Mapping.NONE);
         this.before = mapping;
-        this.review = Review.of(Subject.of(placed, mapping));
+        this.review = Review.NONE;
+        look(placed);
         if (CardPlacing.isLong(document)) {
             placeWell(placed);
         }
@@ -82,6 +85,26 @@ public final class Workspace {
     /** What is under way off the window's thread. */
     public Jobs jobs() {
         return jobs;
+    }
+
+    /** Reviews what changed at once; a whole large design is reviewed as a job, and what is found is shown when it is there. */
+    private void look(Document next) {
+        Subject subject = Subject.of(next, mapping);
+        if (review != Review.NONE || next.design().entities().size() <= REVIEWED_AT_ONCE) {
+            review = review.after(subject);
+            return;
+        }
+        jobs.run(
+                "reviewing the design",
+                progress -> Review.of(subject),
+                () -> review == Review.NONE
+                        && next.design() == design()
+                        && next.rules().equals(document().rules()),
+                found -> {
+                    review = found;
+                    meaningChanges.forEach(Runnable::run);
+                },
+                failure -> notices.complain("the design could not be reviewed: " + failure.getMessage()));
     }
 
     private void placeWell(Document document) {
@@ -151,7 +174,7 @@ public final class Workspace {
 
     /** Carries out an edit; cards that it makes and gives no place are placed along with it. */
     public void apply(Edit edit) {
-        history.apply(CardPlacing.placing(edit, document()));
+        history.apply(edit.name(), CardPlacing.completed(edit.applyTo(document())));
         notices.clear();
         show();
     }
@@ -191,7 +214,7 @@ public final class Workspace {
         if (meaning) {
             before = mapping;
             mapping = next.mapping(mapping);
-            review = review.after(Subject.of(next, mapping));
+            look(next);
         }
         selection.keepOnly(next.design());
         document.set(next);
@@ -213,6 +236,7 @@ public final class Workspace {
         file = from;
         selection.chooseNothing();
         selection.focusProperty().set(Optional.empty());
+        review = Review.NONE;
         show();
         before = mapping;
         document.set(placed);

@@ -14,6 +14,7 @@ import ableschema.core.document.Document;
 import ableschema.core.document.Position;
 import ableschema.core.edit.AddEntity;
 import ableschema.core.edit.MoveCards;
+import ableschema.core.finding.Step;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
@@ -21,6 +22,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.TimeUnit;
+import java.util.concurrent.atomic.AtomicInteger;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import org.testfx.api.FxToolkit;
@@ -137,6 +139,32 @@ class WorkspaceTest {
         var places = workspace.document().diagram().positions();
         relationships.forEach(r -> assertThat(places.get(r.first().entity()).x())
                 .isLessThan(places.get(r.second().entity()).x()));
+    }
+
+    @Test
+    void a_whole_large_design_is_reviewed_as_a_job_and_its_changes_at_once() throws Exception {
+        var entities = new ArrayList<Entity>();
+        for (int i = 0; i < 300; i++) {
+            entities.add(Entity.named(ids.next(IdKind.ENTITY), "Hive " + i));
+        }
+        Document large = Document.EMPTY.with(Design.of(entities, List.of()));
+        var changes = new AtomicInteger();
+        WaitForAsyncUtils.asyncFx(() -> {
+                    workspace.onMeaning(changes::incrementAndGet);
+                    workspace.open(large, Optional.empty());
+                    assertThat(workspace.review().all()).as("not yet").isEmpty();
+                })
+                .get();
+        WaitForAsyncUtils.waitFor(
+                30, TimeUnit.SECONDS, () -> !workspace.review().all().isEmpty());
+
+        assertThat(workspace.review().of(Step.KEYS)).hasSize(300);
+        assertThat(changes).hasValue(2);
+        WaitForAsyncUtils.asyncFx(() -> {
+                    workspace.apply(workspace.edits().rename(entities.get(0), "Skep"));
+                    assertThat(workspace.review().of(Step.KEYS).get(0).text()).isEqualTo("Skep has no key.");
+                })
+                .get();
     }
 
     @Test
