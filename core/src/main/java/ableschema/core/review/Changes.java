@@ -4,17 +4,16 @@ import ableschema.core.design.Entity;
 import ableschema.core.design.Id;
 import ableschema.core.design.Judgement;
 import ableschema.core.design.Relationship;
-import ableschema.core.design.Side;
-import java.util.ArrayDeque;
+import ableschema.core.mapping.PhysicalDesign;
+import ableschema.core.schema.Table;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
-import java.util.Queue;
 import java.util.Set;
 
 /**
  * Finds the entities and relationships of which something that rules look at is another instance than before: themselves,
- * their tables, their relationships and what these lead to, and what their rows refer to, however far.
+ * their relationships, what was said of them, or their tables, which are made anew with all that they refer to.
  */
 final class Changes {
 
@@ -30,7 +29,7 @@ final class Changes {
     static Set<Id> between(Subject before, Subject now) {
         var changes = new Changes(before, now);
         changes.addChanged();
-        changes.spread();
+        changes.addRelationships();
         return changes.changed;
     }
 
@@ -58,7 +57,15 @@ final class Changes {
     }
 
     private boolean hasSameTable(Id owner) {
-        return before.table(owner).orElse(null) == now.table(owner).orElse(null);
+        return table(before, owner).orElse(null) == table(now, owner).orElse(null);
+    }
+
+    /** Its table; of a kind that has none, that of the general entity. */
+    private static Optional<Table> table(Subject subject, Id owner) {
+        Optional<Table> own = subject.table(owner);
+        return own.isPresent() || subject.design().entity(owner).isEmpty()
+                ? own
+                : subject.table(PhysicalDesign.tableHolder(subject.design(), owner));
     }
 
     private void add(Relationship relationship) {
@@ -78,35 +85,10 @@ final class Changes {
         }
     }
 
-    /** From each entity to its relationships, to what refers to it, and on to all rows that its values may show in. */
-    private void spread() {
-        Queue<Id> open = new ArrayDeque<>(changed);
-        var direct = Set.copyOf(changed);
-        var seen = new HashSet<>(changed);
-        while (!open.isEmpty()) {
-            Id entity = open.remove();
-            for (Relationship each : now.relationshipsOf(entity)) {
-                if (direct.contains(entity)) {
-                    changed.add(each.id());
-                }
-                for (Side side : each.referencedSides()) {
-                    Id holder = each.referencing().orElse(each.id());
-                    boolean refers = each.end(side).entity().equals(entity);
-                    if (refers && (direct.contains(entity) || hasRows(holder))) {
-                        changed.add(holder);
-                    }
-                    if (refers && seen.add(holder)) {
-                        open.add(holder);
-                    }
-                }
-            }
+    /** The names of entities stand in what is found of their relationships. */
+    private void addRelationships() {
+        for (Id each : Set.copyOf(changed)) {
+            now.relationshipsOf(each).forEach(relationship -> changed.add(relationship.id()));
         }
-    }
-
-    private boolean hasRows(Id owner) {
-        return Optional.of(owner)
-                .flatMap(now.design()::body)
-                .filter(body -> !body.rows().isEmpty())
-                .isPresent();
     }
 }

@@ -4,7 +4,11 @@ import static ableschema.core.DesignFixture.design;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import ableschema.core.DesignFixture;
+import ableschema.core.brief.BriefEdits;
+import ableschema.core.design.Judgement;
+import ableschema.core.design.Judgement.Verdict;
 import ableschema.core.design.Lists;
+import ableschema.core.design.Question;
 import ableschema.core.design.SetAside;
 import ableschema.core.difference.LineDifference;
 import ableschema.core.document.Document;
@@ -17,6 +21,7 @@ import ableschema.core.finding.Step;
 import ableschema.core.mapping.Mapping;
 import ableschema.core.sql.dialect.Dialects;
 import ableschema.core.store.DocumentFile;
+import ableschema.core.words.Sentences;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
@@ -52,6 +57,9 @@ class ReviewTest {
                 made -> made.with(
                         "Each valve sits beside any number of seals; each seal sits beside any number of valves."),
                 made -> made.with("Each cap has no: whole (key).", "Each cap shuts exactly one valve."),
+                made -> made.with(f -> new Edits(f.design(), f.ids()).rename(f.entity("Cap"), "Lid")),
+                made -> made.with(f -> new Edits(f.design(), f.ids()).rename(f.entity("Valve"), "Tap")),
+                made -> made.with(f -> new Edits(f.design(), f.ids()).rename(f.entity("Tap"), "Valve")),
                 made -> made.with(f -> f.review().open().stream()
                         .filter(each -> each.rule() == RelationshipFinder.REVERSE_UNSAID)
                         .findFirst()
@@ -59,6 +67,12 @@ class ReviewTest {
                         .remedies()
                         .get(0)
                         .edit(f.design(), f.ids())),
+                made -> made.with(
+                        "Each seal fits at most one valve; each valve takes any number of seals (on delete set null)."),
+                made -> made.with(
+                        "Each seal fits exactly one valve; each valve takes any number of seals (on delete set null)."),
+                made -> made.with(f -> new Edits(f.design(), f.ids())
+                        .remove(List.of(f.entity("Lid").id()))),
                 made -> made.writtenFor(Dialects.SQLITE),
                 made -> made.with("Each seal has no: counted 5 by 3 (key)."),
                 made -> made.with(f -> new Edits(f.design(), f.ids()).setParked(f.entity("Engine"), true)),
@@ -67,6 +81,12 @@ class ReviewTest {
                         "The domain bore holds whole (between 1 and 9).", "Each valve has size: domain bore."),
                 made -> made.with("The domain bore holds whole (between 1 and 20)."),
                 made -> made.writtenFor(Dialects.MYSQL),
+                made -> made.with(
+                        "Each gate is a kind of valve (in one table).",
+                        "Each gate has width: whole 9.",
+                        "Each gate is moved by at most one engine; each engine moves any number of gates."),
+                made -> made.filled("Gate", "valve,width,engine\n1,3,1\n2,x,7\n"),
+                made -> made.filled("Engine", "no,pin\n7,1\n8,2\n"),
                 made -> made.with(f -> new Edits(f.design(), f.ids())
                         .remove(List.of(f.entity("Seal").id()))));
     }
@@ -320,5 +340,31 @@ class ReviewTest {
         assertThat(bare.meaning("foreign key")).endsWith("No table here has one yet.");
         assertThat(bare.meaning("key")).endsWith("No table here has one yet.");
         assertThat(bare.meaning("index")).endsWith("Each key brings one along.");
+    }
+
+    @Test
+    void open_questions_and_sentences_said_to_be_wrong_are_findings_too() {
+        var feeds = PUMPS.design().relationships().get(0);
+        String sentence = new Sentences(PUMPS.design()).of(feeds);
+        DesignFixture asked = PUMPS.with(f -> new BriefEdits(f.design(), f.ids()).ask("Which pumps feed most?"))
+                .with(f -> new ChangeNotes(
+                        f.design().notes().with(new Judgement(feeds.id(), sentence, Verdict.WRONG, "two pumps may")),
+                        "judge"));
+        Question question = asked.design().notes().brief().questions().get(0);
+        DesignFixture answered = asked.with(f -> new BriefEdits(f.design(), f.ids())
+                        .setAnswer(question, f.attribute("Pump", "no").id(), true))
+                .with(f -> new Edits(f.design(), f.ids()).rename(f.entity("Valve"), "Tap"));
+
+        assertThat(texts(asked.review().of(Step.BRIEF)))
+                .containsExactly("“Which pumps feed most?” is not answered yet.");
+        assertThat(asked.review().of(Step.BRIEF).get(0).evidence()).isEqualTo("no attribute is named for it");
+        assertThat(asked.review().open())
+                .filteredOn(each -> each.rule() == Rules.SENTENCE_WRONG)
+                .extracting(Finding::evidence)
+                .containsExactly("two pumps may");
+        assertThat(answered.review().of(Step.BRIEF)).isEmpty();
+        assertThat(answered.review().open())
+                .as("it reads otherwise now")
+                .noneMatch(each -> each.rule() == Rules.SENTENCE_WRONG);
     }
 }
