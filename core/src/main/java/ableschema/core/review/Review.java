@@ -59,35 +59,38 @@ public final class Review {
         if (comparable) {
             before.keySet().removeAll(Changes.between(subject.get(), next));
         }
-        Map<Id, List<Finding>> now = new HashMap<>();
-        var all = new ArrayList<Finding>();
+        Map<Id, List<Finding>> now = new LinkedHashMap<>();
         for (Entity each : next.design().entities()) {
             List<Finding> known = before.get(each.id());
-            List<Finding> its = known == null ? look(next, each) : known;
-            now.put(each.id(), its);
-            all.addAll(its);
+            now.put(each.id(), known == null ? look(next, each) : known);
         }
         for (Relationship each : next.design().relationships()) {
             List<Finding> known = before.get(each.id());
-            List<Finding> its = known == null ? look(next, each) : known;
-            now.put(each.id(), its);
-            all.addAll(its);
+            now.put(each.id(), known == null ? look(next, each) : known);
         }
+        var all = new ArrayList<Finding>();
+        now.values().forEach(all::addAll);
         for (Finder each : Rules.FINDERS) {
             if (each instanceof Finder.OfWhole whole) {
                 whole.find(next, all::add);
             }
         }
+        return divided(next, common, now, all);
+    }
+
+    /** Tells what was set aside from the rest. */
+    private static Review divided(
+            Subject subject, List<Object> everywhere, Map<Id, List<Finding>> kept, List<Finding> all) {
         var open = new ArrayList<Finding>();
         Map<Finding, SetAside> aside = new LinkedHashMap<>();
-        List<SetAside> given = next.document().design().notes().setAside();
+        List<SetAside> given = subject.document().design().notes().setAside();
         for (Finding each : all) {
             given.stream()
                     .filter(one -> Aside.isOf(one, each))
                     .findFirst()
                     .ifPresentOrElse(one -> aside.put(each, one), () -> open.add(each));
         }
-        return new Review(Optional.of(next), common, now, all, open, aside);
+        return new Review(Optional.of(subject), everywhere, kept, all, open, aside);
     }
 
     /** What every rule may look at beside the thing itself. */

@@ -10,12 +10,11 @@ import ableschema.core.finding.Finding;
 import ableschema.core.finding.Step;
 import ableschema.desktop.controls.Controls;
 import ableschema.desktop.controls.Fields;
+import ableschema.desktop.workspace.Refresh;
 import ableschema.desktop.workspace.Workspace;
 import java.util.HashSet;
 import java.util.List;
-import java.util.Optional;
 import java.util.Set;
-import javafx.application.Platform;
 import javafx.css.PseudoClass;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
@@ -39,7 +38,7 @@ public final class BriefBench extends VBox {
     private final NounPicker nouns;
     private final KindsList kinds;
     private final Set<Id> opened = new HashSet<>();
-    private boolean pending;
+    private final Refresh refresh;
 
     public BriefBench(Workspace workspace) {
         this.workspace = workspace;
@@ -59,9 +58,7 @@ public final class BriefBench extends VBox {
         header.getStyleClass().add("sheet-header");
         header.setAlignment(Pos.CENTER_LEFT);
         getChildren().addAll(header, pages);
-        workspace.onMeaning(this::later);
-        visibleProperty().addListener((o, before, now) -> build());
-        build();
+        this.refresh = Refresh.of(workspace, Step.BRIEF, this, this::build);
     }
 
     private static void choosing(Button button, Node page, Button other, Node otherPage) {
@@ -83,27 +80,11 @@ public final class BriefBench extends VBox {
         return scroll;
     }
 
-    /** Builds once for several changes, and not under the hands of the field that made the change. */
-    private void later() {
-        if (!pending) {
-            pending = true;
-            Platform.runLater(() -> {
-                pending = false;
-                build();
-            });
-        }
-    }
-
     private BriefEdits edits() {
         return new BriefEdits(workspace.design(), workspace.ids());
     }
 
     private void build() {
-        if (!isVisible()) {
-            return;
-        }
-        Node owner = getScene() == null ? null : getScene().getFocusOwner();
-        Optional<String> focused = Optional.ofNullable(owner).map(Node::getId);
         Brief brief = workspace.design().notes().brief();
         top.getChildren().clear();
         top.getChildren()
@@ -123,16 +104,13 @@ public final class BriefBench extends VBox {
         buildAside();
         nouns.refresh();
         kinds.refresh();
-        focused.filter(id -> owner.getScene() == null)
-                .map(id -> lookup("#" + id))
-                .ifPresent(Node::requestFocus);
     }
 
     private void toggle(Id question) {
         if (!opened.remove(question)) {
             opened.add(question);
         }
-        later();
+        refresh.later();
     }
 
     private Node ask() {

@@ -11,12 +11,12 @@ import ableschema.core.words.Sentence;
 import ableschema.desktop.controls.Controls;
 import ableschema.desktop.controls.Fields;
 import ableschema.desktop.rule.SentenceField;
+import ableschema.desktop.workspace.Refresh;
 import ableschema.desktop.workspace.Workspace;
 import java.io.File;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import javafx.application.Platform;
 import javafx.css.PseudoClass;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
@@ -40,7 +40,6 @@ final class SentencesList extends VBox {
     private final Workspace workspace;
     private final ListView<Sentence> list = new ListView<>();
     private final Label count = Controls.text("", "note");
-    private boolean pending;
 
     SentencesList(Workspace workspace) {
         this.workspace = workspace;
@@ -58,19 +57,10 @@ final class SentencesList extends VBox {
         list.getStyleClass().add("sentences");
         VBox.setVgrow(list, Priority.ALWAYS);
         getChildren().addAll(head, list);
-        workspace.onMeaning(this::later);
-        visibleProperty().addListener((o, before, now) -> build());
-        build();
-    }
-
-    private void later() {
-        if (!pending && isVisible()) {
-            pending = true;
-            Platform.runLater(() -> {
-                pending = false;
-                build();
-            });
-        }
+        var refresh = new Refresh(this, this::isVisible, this::build);
+        workspace.onMeaning(refresh::later);
+        visibleProperty().addListener((o, before, now) -> refresh.now());
+        refresh.now();
     }
 
     private Notes notes() {
@@ -78,9 +68,6 @@ final class SentencesList extends VBox {
     }
 
     private void build() {
-        if (!isVisible()) {
-            return;
-        }
         List<Sentence> said = DesignText.of(workspace.design()).sentences();
         list.getItems().setAll(said);
         long confirmed = count(said, Verdict.CONFIRMED);

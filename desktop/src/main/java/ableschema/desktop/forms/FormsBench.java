@@ -20,6 +20,7 @@ import ableschema.core.theory.NormalForm;
 import ableschema.core.theory.Violation;
 import ableschema.core.words.Sentences;
 import ableschema.desktop.controls.Controls;
+import ableschema.desktop.workspace.Refresh;
 import ableschema.desktop.workspace.Workspace;
 import ableschema.diagram.text.Face;
 import java.util.List;
@@ -55,21 +56,19 @@ public final class FormsBench extends ScrollPane {
         content.getStyleClass().add("bench");
         setContent(content);
         setFitToWidth(true);
-        workspace.onMeaning(this::afresh);
-        workspace.stepProperty().addListener((o, before, now) -> afresh());
-        workspace.selection().chosenProperty().addListener((o, before, now) -> afresh());
-        widthProperty().addListener((o, before, now) -> showIfInView());
+        workspace.onMeaning(this::forget);
+        workspace.stepProperty().addListener((o, before, now) -> forget());
+        Refresh refresh = Refresh.of(workspace, Step.FORMS, this, this::show);
+        workspace.selection().chosenProperty().addListener((o, before, now) -> {
+            forget();
+            refresh.later();
+        });
+        widthProperty().addListener((o, before, now) -> refresh.later());
     }
 
-    private void afresh() {
+    /** The names that were given to parts were for a proposal that there is no more. */
+    private void forget() {
         proposal = Optional.empty();
-        showIfInView();
-    }
-
-    private void showIfInView() {
-        if (workspace.stepProperty().get() == Step.FORMS) {
-            show();
-        }
     }
 
     private void show() {
@@ -290,7 +289,8 @@ public final class FormsBench extends ScrollPane {
         link.setDisable(form == goal);
         link.setOnAction(event -> {
             goal = form;
-            afresh();
+            forget();
+            show();
         });
         return link;
     }

@@ -76,7 +76,7 @@ final class AlternativesView extends VBox {
         for (Table table : alternative.tables()) {
             card.getChildren().add(Controls.text(table.name(), "alternative-table"));
             table.columns().stream().limit(MOST_COLUMNS).forEach(column -> card.getChildren()
-                    .add(Controls.text("  " + said(table, column), "alternative-column")));
+                    .add(line(table, column)));
             if (table.columns().size() > MOST_COLUMNS) {
                 card.getChildren()
                         .add(Controls.text("  and " + (table.columns().size() - MOST_COLUMNS) + " more", "note"));
@@ -85,6 +85,13 @@ final class AlternativesView extends VBox {
         card.setAccessibleText(alternative.label());
         Controls.pressable(card, () -> workspace.apply(alternative.edit()));
         return card;
+    }
+
+    private static Label line(Table table, Column column) {
+        Label line = Controls.text("  " + said(table, column), "alternative-column");
+        line.setWrapText(true);
+        line.setMinHeight(Region.USE_PREF_SIZE);
+        return line;
     }
 
     private static String said(Table table, Column column) {

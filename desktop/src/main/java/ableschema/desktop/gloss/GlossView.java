@@ -21,13 +21,13 @@ import ableschema.desktop.controls.Choice;
 import ableschema.desktop.controls.Controls;
 import ableschema.desktop.controls.Fields;
 import ableschema.desktop.rule.SentenceField;
+import ableschema.desktop.workspace.Refresh;
 import ableschema.desktop.workspace.Workspace;
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
-import javafx.application.Platform;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -53,7 +53,7 @@ public final class GlossView extends VBox {
     private final VBox body = new VBox();
     private final SqlLines sql;
     private boolean allSentences;
-    private boolean pending;
+    private final Refresh refresh;
 
     public GlossView(Workspace workspace) {
         this.workspace = workspace;
@@ -67,43 +67,19 @@ public final class GlossView extends VBox {
         scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
         VBox.setVgrow(scroll, Priority.ALWAYS);
         getChildren().add(scroll);
-        workspace.onMeaning(this::later);
-        workspace.stepProperty().addListener((o, before, now) -> later());
+        this.refresh = new Refresh(body, () -> true, this::build);
+        workspace.onMeaning(refresh::later);
+        workspace.stepProperty().addListener((o, before, now) -> refresh.later());
         workspace.selection().chosenProperty().addListener((o, before, now) -> {
             allSentences = false;
-            later();
+            refresh.later();
         });
-        build();
-    }
-
-    /** Builds once for several changes of one event, and not under the hands of the field that made the change. */
-    private void later() {
-        if (!pending) {
-            pending = true;
-            Platform.runLater(() -> {
-                pending = false;
-                build();
-            });
-        }
+        refresh.now();
     }
 
     private void build() {
-        Optional<String> focused = focusedField();
         body.getChildren().clear();
         show();
-        // whoever goes from field to field goes on in the new one
-        focused.map(id -> body.lookup("#" + id)).ifPresent(Node::requestFocus);
-    }
-
-    /** The id of the field within the gloss that has the focus. */
-    private Optional<String> focusedField() {
-        Node owner = getScene() == null ? null : getScene().getFocusOwner();
-        for (Node node = owner; node != null; node = node.getParent()) {
-            if (node == body) {
-                return Optional.ofNullable(owner.getId());
-            }
-        }
-        return Optional.empty();
     }
 
     private void show() {
@@ -184,7 +160,7 @@ public final class GlossView extends VBox {
             var more = new Hyperlink("+ " + (relationships.size() - shown) + " more");
             more.setOnAction(event -> {
                 allSentences = true;
-                build();
+                refresh.now();
             });
             nodes.add(more);
         }

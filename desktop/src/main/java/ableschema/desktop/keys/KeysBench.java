@@ -15,6 +15,7 @@ import ableschema.core.words.Nouns;
 import ableschema.core.words.PartNames;
 import ableschema.core.words.Sentences;
 import ableschema.desktop.controls.Controls;
+import ableschema.desktop.workspace.Refresh;
 import ableschema.desktop.workspace.Workspace;
 import java.util.List;
 import java.util.Optional;
@@ -47,20 +48,12 @@ public final class KeysBench extends ScrollPane {
         content.getStyleClass().add("bench");
         setContent(content);
         setFitToWidth(true);
-        workspace.onMeaning(this::showIfInView);
-        workspace.stepProperty().addListener((o, before, now) -> showIfInView());
+        Refresh refresh = Refresh.of(workspace, Step.KEYS, this, this::show);
         workspace.selection().chosenProperty().addListener((o, before, now) -> {
             picked = Optional.empty();
             named = List.of();
-            showIfInView();
+            refresh.later();
         });
-        showIfInView();
-    }
-
-    private void showIfInView() {
-        if (workspace.stepProperty().get() == Step.KEYS) {
-            show();
-        }
     }
 
     private Optional<Entity> entity() {

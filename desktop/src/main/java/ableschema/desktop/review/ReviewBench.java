@@ -11,6 +11,7 @@ import ableschema.core.review.PlaceText;
 import ableschema.core.review.Review;
 import ableschema.desktop.controls.Choice;
 import ableschema.desktop.controls.Controls;
+import ableschema.desktop.workspace.Refresh;
 import ableschema.desktop.workspace.Workspace;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -45,6 +46,7 @@ public final class ReviewBench extends VBox {
     private final FindingView finding;
     private boolean byRule;
     private boolean asideShown;
+    private boolean here;
     private Optional<Severity> severity = Optional.empty();
     private Optional<Step> step = Optional.empty();
 
@@ -69,15 +71,8 @@ public final class ReviewBench extends VBox {
         var parts = new HBox(16, list, finding);
         VBox.setVgrow(parts, Priority.ALWAYS);
         getChildren().addAll(header(), summary, filters, parts);
-        workspace.onMeaning(this::showIfInView);
-        workspace.stepProperty().addListener((o, before, now) -> {
-            Optional<Id> chosen = workspace.selection().chosenOwner();
-            showIfInView();
-            if (now == Step.REVIEW) {
-                chosen.ifPresent(list::selectAbout);
-            }
-        });
-        showIfInView();
+        Refresh.of(workspace, Step.REVIEW, this, this::show);
+        workspace.stepProperty().addListener((o, before, now) -> here = now == Step.REVIEW);
     }
 
     private void next() {
@@ -104,14 +99,10 @@ public final class ReviewBench extends VBox {
         return button;
     }
 
-    private void showIfInView() {
-        if (workspace.stepProperty().get() == Step.REVIEW) {
-            show();
-        }
-    }
-
     private void show() {
         Review review = workspace.review();
+        Optional<Id> chosen = here ? Optional.empty() : workspace.selection().chosenOwner();
+        here = true;
         for (String id : List.of("#by-place", "#by-rule")) {
             lookup(id).pseudoClassStateChanged(CHOSEN, id.equals("#by-rule") == byRule);
         }
@@ -126,6 +117,7 @@ public final class ReviewBench extends VBox {
             entries.addAll(aside(review));
         }
         list.show(entries);
+        chosen.ifPresent(list::selectAbout); // whoever comes here from a thing begins with what is said about it
         if (entries.isEmpty()) {
             finding.showNothing(
                     review.open().isEmpty()

@@ -15,6 +15,7 @@ import ableschema.core.store.FileProblem;
 import ableschema.desktop.controls.Choice;
 import ableschema.desktop.controls.Controls;
 import ableschema.desktop.gloss.SqlLines;
+import ableschema.desktop.workspace.Refresh;
 import ableschema.desktop.workspace.Workspace;
 import ableschema.engine.BuiltInEngine;
 import ableschema.engine.ScriptRun;
@@ -62,10 +63,8 @@ public final class SqlBench extends VBox {
         var pane = text.scrolled();
         VBox.setVgrow(pane, Priority.ALWAYS);
         getChildren().addAll(header(), shortfalls, pane, verdict);
-        workspace.onMeaning(this::showIfInView);
+        Refresh.of(workspace, Step.SQL, this, this::show);
         workspace.selection().chosenProperty().addListener((o, before, now) -> markIfInView());
-        workspace.stepProperty().addListener((o, before, now) -> showIfInView());
-        showIfInView();
     }
 
     private Node header() {
@@ -113,12 +112,6 @@ public final class SqlBench extends VBox {
     private void choose(String choice, String value) {
         workspace.apply(new ChangeRules(
                 workspace.document().rules().withChoice(choice, value), "choose " + value + " for " + choice));
-    }
-
-    private void showIfInView() {
-        if (workspace.stepProperty().get() == Step.SQL) {
-            show();
-        }
     }
 
     private void show() {

@@ -34,15 +34,15 @@ class BenchesTest extends WindowFixture {
     void a_candidate_of_ones_own_is_compared_and_chosen(FxRobot robot) {
         openDemo(robot, "alder-valley");
         choose(robot, "Queen");
-        robot.clickOn("#step-keys");
-        robot.clickOn("#another-key");
+        click(robot, "#step-keys");
+        click(robot, "#another-key");
         enter(robot, "ring + hatched");
         assertThat(text(robot, "#rule-answer")).contains("'hatched' is no attribute of Queen");
-        robot.clickOn("#another-key").push(KeyCode.CONTROL, KeyCode.A);
+        click(robot, "#another-key").push(KeyCode.CONTROL, KeyCode.A);
         enter(robot, "hatched in + ring");
         WaitForAsyncUtils.waitForFxEvents();
         assertThat(robot.lookup("#candidate-hatched-in-ring").tryQuery()).isPresent();
-        robot.clickOn("#make-key");
+        click(robot, "#make-key");
         WaitForAsyncUtils.waitForFxEvents();
 
         assertThat(workspace
@@ -86,10 +86,10 @@ class BenchesTest extends WindowFixture {
     void parts_are_renamed_before_they_are_made_and_bcnf_can_be_the_goal(FxRobot robot) {
         openDemo(robot, "field-log");
         choose(robot, "Field log");
-        robot.clickOn("#step-normal-forms");
+        click(robot, "#step-normal-forms");
         WaitForAsyncUtils.waitForFxEvents();
         assertThat(text(robot, "#forms-redundant")).contains("70 of 280 cells");
-        robot.clickOn("#goal-BCNF");
+        click(robot, "#goal-BCNF");
         WaitForAsyncUtils.waitForFxEvents();
         TextField name = robot.lookup("#part-2").queryAs(TextField.class);
         assertThat(name.getText()).isEqualTo("Keeper");
@@ -99,7 +99,7 @@ class BenchesTest extends WindowFixture {
         });
         robot.interact(() -> robot.lookup("#rule-line").query().requestFocus());
         WaitForAsyncUtils.waitForFxEvents();
-        robot.clickOn("#decompose");
+        click(robot, "#decompose");
         WaitForAsyncUtils.waitForFxEvents();
 
         assertThat(workspace.design().entities())
@@ -113,9 +113,9 @@ class BenchesTest extends WindowFixture {
     void a_dependency_is_taken_back(FxRobot robot) {
         openDemo(robot, "field-log");
         choose(robot, "Field log");
-        robot.clickOn("#step-normal-forms");
+        click(robot, "#step-normal-forms");
         WaitForAsyncUtils.waitForFxEvents();
-        robot.clickOn("✕");
+        click(robot, "✕");
         assertThat(entity("Field log").body().dependencies()).hasSize(3);
         robot.interact(workspace::undo);
         assertThat(entity("Field log").body().dependencies()).hasSize(4);
@@ -124,15 +124,15 @@ class BenchesTest extends WindowFixture {
     @Test
     void the_script_is_copied_with_or_without_rows_and_follows_the_dialect(FxRobot robot) {
         openDemo(robot, "alder-valley");
-        robot.clickOn("#step-sql");
-        robot.clickOn("#copy-script");
+        click(robot, "#step-sql");
+        click(robot, "#copy-script");
         assertThat(clipboard(robot)).contains("CREATE TABLE hive (").doesNotContain("INSERT");
-        robot.clickOn("#with-rows");
-        robot.clickOn("#dialect").clickOn("SQLite");
+        click(robot, "#with-rows");
+        click(robot, "#dialect", "SQLite");
         WaitForAsyncUtils.waitForFxEvents();
         assertThat(robot.lookup("#with-rows").queryAs(CheckBox.class).isSelected())
                 .isTrue();
-        robot.clickOn("#copy-script");
+        click(robot, "#copy-script");
         assertThat(clipboard(robot)).startsWith("PRAGMA foreign_keys = ON;").contains("INSERT INTO hive");
         assertThat(workspace.undoable()).contains("write for SQLite");
     }
@@ -140,9 +140,9 @@ class BenchesTest extends WindowFixture {
     @Test
     void what_the_dialect_cannot_say_is_listed_and_each_entry_leads_to_its_thing(FxRobot robot) {
         openDemo(robot, "alder-valley");
-        robot.clickOn("#step-sql").clickOn("#dialect").clickOn("SQL Server");
+        click(robot, "#step-sql", "#dialect", "SQL Server");
         assertThat(text(robot, "#shortfalls-title")).startsWith("4 things to know before it is run");
-        robot.clickOn("#shortfalls-title");
+        click(robot, "#shortfalls-title");
         WaitForAsyncUtils.waitForFxEvents();
         List<Label> entries = robot.lookup("#shortfalls .pressable").queryAllAs(Label.class).stream()
                 .filter(each -> each.getText().startsWith("Not in SQL Server: "))
@@ -158,7 +158,7 @@ class BenchesTest extends WindowFixture {
 
         assertThat(workspace.selection().chosenOwner())
                 .contains(entity("Keeper").id());
-        robot.clickOn("#dialect").clickOn("PostgreSQL");
+        click(robot, "#dialect", "PostgreSQL");
         WaitForAsyncUtils.waitForFxEvents();
         assertThat(robot.lookup("#shortfalls").query().isVisible()).isFalse();
     }
@@ -166,7 +166,7 @@ class BenchesTest extends WindowFixture {
     @Test
     void choosing_a_thing_marks_its_lines_in_the_script_that_is_there(FxRobot robot) {
         openDemo(robot, "alder-valley");
-        robot.clickOn("#step-sql");
+        click(robot, "#step-sql");
         WaitForAsyncUtils.waitForFxEvents();
         StyleClassedTextArea script = robot.lookup("#script").queryAs(StyleClassedTextArea.class);
         var changes = new AtomicInteger();
@@ -185,9 +185,9 @@ class BenchesTest extends WindowFixture {
     @Test
     void a_choice_of_the_dialect_changes_the_script_and_is_taken_back(FxRobot robot) {
         openDemo(robot, "alder-valley");
-        robot.clickOn("#step-sql").clickOn("#dialect").clickOn("SQLite");
+        click(robot, "#step-sql", "#dialect", "SQLite");
         assertThat(sql(robot, "#script")).contains("varchar(6)").doesNotContain("STRICT");
-        robot.clickOn("#choice-types").clickOn("types: strict");
+        click(robot, "#choice-types", "types: strict");
         assertThat(sql(robot, "#script")).contains("STRICT").doesNotContain("varchar(6)");
         robot.push(KeyCode.CONTROL, KeyCode.Z);
         assertThat(sql(robot, "#script")).doesNotContain("STRICT");
@@ -202,7 +202,7 @@ class BenchesTest extends WindowFixture {
     @Test
     void a_server_that_does_not_run_here_is_said_so(FxRobot robot) {
         openDemo(robot, "alder-valley");
-        robot.clickOn("#step-sql").clickOn("#try-script");
+        click(robot, "#step-sql", "#try-script");
         assertThat(text(robot, "#sql-verdict")).contains("PostgreSQL runs as a server of its own");
     }
 
@@ -210,7 +210,7 @@ class BenchesTest extends WindowFixture {
     void rows_are_read_from_csv_and_an_unreadable_file_is_told(FxRobot robot, @TempDir Path folder) throws Exception {
         openDemo(robot, "alder-valley");
         choose(robot, "Batch");
-        robot.clickOn("#rows-title");
+        click(robot, "#rows-title");
         Path csv = Files.writeString(
                 folder.resolve("batches.csv"),
                 "Code,Filled on,Jars,Weather\nAV-2027-011,2027-09-01,40,dry\nAV-2027-012,soon,-1,wet\n");
@@ -234,9 +234,9 @@ class BenchesTest extends WindowFixture {
                 .findFirst()
                 .orElseThrow();
         robot.interact(() -> workspace.selection().choose(gives.id()));
-        robot.clickOn("#rows-title");
+        click(robot, "#rows-title");
         assertThat(text(robot, "#rows-title")).contains("Rows of application  12");
-        robot.clickOn("#add-row");
+        click(robot, "#add-row");
         assertThat(text(robot, "#rows-title")).contains("13, 1 break a rule");
         assertThat(RowJudge.judge(workspace.design()))
                 .extracting(f -> f.text())

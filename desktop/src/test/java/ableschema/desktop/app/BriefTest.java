@@ -53,7 +53,7 @@ class BriefTest extends WindowFixture {
     void a_question_is_open_until_attributes_answer_it_and_shows_its_select(FxRobot robot) {
         drawTwo(robot);
         go(robot, Step.BRIEF);
-        robot.clickOn("#ask");
+        click(robot, "#ask");
         enter(robot, "Which hives stand where?");
 
         Question asked = workspace.design().notes().brief().questions().get(0);

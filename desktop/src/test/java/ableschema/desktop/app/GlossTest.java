@@ -49,7 +49,7 @@ class GlossTest extends WindowFixture {
     @Test
     void tab_completes_names_verbs_quantities_and_types(FxRobot robot) {
         drawTwo(robot);
-        robot.clickOn("#rule-line");
+        click(robot, "#rule-line");
         type(robot, "Each hi");
         assertThat(text(robot, "#rule-answer")).startsWith("Tab: hive");
         robot.type(KeyCode.TAB);

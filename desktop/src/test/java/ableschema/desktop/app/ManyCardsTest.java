@@ -192,7 +192,7 @@ class ManyCardsTest extends WindowFixture {
     }
 
     private static void pick(FxRobot robot, String item) {
-        robot.clickOn("#pictures");
+        click(robot, "#pictures");
         WaitForAsyncUtils.waitForFxEvents();
         robot.clickOn(item);
         WaitForAsyncUtils.waitForFxEvents();
@@ -203,11 +203,11 @@ class ManyCardsTest extends WindowFixture {
         openDemo(robot, "alder-valley");
         chooseAll(robot, "Keeper");
         with(robot, KeyCode.CONTROL, KeyCode.P);
-        robot.clickOn("#pictures");
+        click(robot, "#pictures");
         WaitForAsyncUtils.waitForFxEvents();
         robot.interact(
                 () -> robot.lookup("#picture-name").queryAs(TextField.class).setText("people"));
-        robot.clickOn("#picture-name").type(KeyCode.ENTER);
+        click(robot, "#picture-name").type(KeyCode.ENTER);
         WaitForAsyncUtils.waitForFxEvents();
         assertThat(workspace.document().diagram().name()).isEqualTo("people");
 
@@ -239,7 +239,7 @@ class ManyCardsTest extends WindowFixture {
         chooseAll(robot, "Keeper");
         with(robot, KeyCode.ALT, KeyCode.N);
         assertThat(robot.lookup(".entity-card").queryAll()).hasSize(2);
-        robot.clickOn("#show-all");
+        click(robot, "#show-all");
         WaitForAsyncUtils.waitForFxEvents();
         assertThat(robot.lookup(".entity-card").queryAll()).hasSize(9);
     }
@@ -285,7 +285,7 @@ class ManyCardsTest extends WindowFixture {
     void the_level_of_detail_leaves_cards_and_lines_where_they_are(FxRobot robot) {
         openDemo(robot, "alder-valley");
         Bounds before = onScreen(robot, "#card-hive");
-        robot.clickOn("#detail-names");
+        click(robot, "#detail-names");
         WaitForAsyncUtils.waitForFxEvents();
         assertThat(workspace.document().diagram().detail()).isEqualTo(Detail.NAMES);
         assertThat(onScreen(robot, "#card-hive")).isEqualTo(before);
@@ -378,7 +378,7 @@ class ManyCardsTest extends WindowFixture {
         Position fixed = at("Queen");
         Position free = at("Batch");
         robot.interact(workspace.selection()::chooseNothing);
-        robot.clickOn("#tidy");
+        click(robot, "#tidy");
         WaitForAsyncUtils.waitFor(20, TimeUnit.SECONDS, () -> !at("Batch").equals(free));
 
         assertThat(at("Queen")).isEqualTo(fixed);

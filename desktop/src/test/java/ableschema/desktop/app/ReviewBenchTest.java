@@ -98,7 +98,7 @@ class ReviewBenchTest extends WindowFixture {
     @Test
     void a_finding_is_set_aside_with_a_reason_listed_and_taken_back(FxRobot robot) {
         toReview(robot, "Each valve has no: whole (key), pin: text 4.");
-        robot.clickOn("#set-aside");
+        click(robot, "#set-aside");
         robot.type(KeyCode.ENTER);
         WaitForAsyncUtils.waitForFxEvents();
         assertThat(text(robot, "#rule-answer")).startsWith("say why");
@@ -167,7 +167,7 @@ class ReviewBenchTest extends WindowFixture {
         assertThat(text(robot, "#finding-title")).isEqualTo("No type yet");
         assertThat(list(robot).getItems()).hasSize(2);
         choose(robot, 1);
-        robot.clickOn("#show-on-sheet");
+        click(robot, "#show-on-sheet");
         WaitForAsyncUtils.waitForFxEvents();
         assertThat(workspace.stepProperty().get()).isEqualTo(Step.DRAW);
         assertThat(workspace.selection().chosenEntity()).contains(entity("Valve"));

@@ -160,7 +160,7 @@ class SheetTest extends WindowFixture {
     void both_views_show_the_same_design_and_every_edit_works_in_both(FxRobot robot) {
         openDemo(robot, "alder-valley");
         assertThat(robot.lookup("#card-application").tryQuery()).isEmpty();
-        robot.clickOn("#view-tables");
+        click(robot, "#view-tables");
         WaitForAsyncUtils.waitForFxEvents();
         assertThat(robot.lookup("#card-application").tryQuery()).isPresent();
         assertThat(robot.lookup("#card-forage-plant").tryQuery()).isPresent();
@@ -170,7 +170,7 @@ class SheetTest extends WindowFixture {
         robot.type(KeyCode.F2);
         enter(robot, "Mother");
         assertThat(robot.lookup("#card-mother").tryQuery()).isPresent();
-        robot.clickOn("#view-concept");
+        click(robot, "#view-concept");
         assertThat(workspace.viewProperty().get()).isEqualTo(View.CONCEPT);
         assertThat(robot.lookup("#card-mother").tryQuery()).isPresent();
         assertThat(table("hive").column("mother_ring")).isPresent();
@@ -179,9 +179,9 @@ class SheetTest extends WindowFixture {
     @Test
     void the_notation_is_part_of_the_document_and_can_be_undone(FxRobot robot) {
         openDemo(robot, "alder-valley");
-        robot.clickOn("#notation");
+        click(robot, "#notation");
         assertThat(workspace.document().diagram().notation()).isEqualTo(Notation.MINMAX);
-        robot.clickOn("#notation");
+        click(robot, "#notation");
         assertThat(workspace.document().diagram().notation()).isEqualTo(Notation.CHEN);
         robot.interact(workspace::undo);
         robot.interact(workspace::undo);
@@ -192,7 +192,7 @@ class SheetTest extends WindowFixture {
     void tidying_up_is_one_step_that_moves_cards_only(FxRobot robot) throws Exception {
         openDemo(robot, "alder-valley");
         var before = workspace.document();
-        robot.clickOn("#tidy");
+        click(robot, "#tidy");
         WaitForAsyncUtils.waitFor(
                 20,
                 TimeUnit.SECONDS,
@@ -210,13 +210,13 @@ class SheetTest extends WindowFixture {
         openDemo(robot, "alder-valley");
         chooseLine(robot, "Hive", "Harvest");
         assertThat(table("harvest").primaryKey().orElseThrow().columns()).hasSize(3);
-        robot.clickOn("#identifying");
+        click(robot, "#identifying");
         WaitForAsyncUtils.waitForFxEvents();
         assertThat(table("harvest").primaryKey().orElseThrow().columns()).containsExactly("taken_on");
-        robot.clickOn("#on-delete").clickOn("each harvest of it goes too");
+        click(robot, "#on-delete", "each harvest of it goes too");
         WaitForAsyncUtils.waitForFxEvents();
         assertThat(sql(robot, "#gloss-sql")).contains("ON DELETE CASCADE");
-        robot.clickOn("#role-1");
+        click(robot, "#role-1");
         enter(robot, "source");
         WaitForAsyncUtils.waitForFxEvents();
         assertThat(table("harvest").column("source_stand_no")).isPresent();
@@ -226,12 +226,12 @@ class SheetTest extends WindowFixture {
     void a_pairing_is_named_and_gets_attributes_and_a_wider_key(FxRobot robot) {
         openDemo(robot, "alder-valley");
         chooseLine(robot, "Inspection", "Treatment");
-        robot.clickOn("#pairing-noun").push(KeyCode.CONTROL, KeyCode.A);
+        click(robot, "#pairing-noun").push(KeyCode.CONTROL, KeyCode.A);
         enter(robot, "dosing");
         WaitForAsyncUtils.waitForFxEvents();
         assertThat(table("dosing").primaryKey().orElseThrow().columns())
                 .containsExactly("inspection_id", "treatment_name");
-        robot.clickOn("#pairing-attribute");
+        click(robot, "#pairing-attribute");
         enter(robot, "turn: whole 9 (key)");
         WaitForAsyncUtils.waitForFxEvents();
         assertThat(table("dosing").primaryKey().orElseThrow().columns())
@@ -249,11 +249,11 @@ class SheetTest extends WindowFixture {
                 .contains(
                         "Each hive yields any number of harvests; each harvest is taken from exactly one hive.",
                         "Each harvest is identified by its hive and taken on.");
-        robot.clickOn("#entity-kind").type(KeyCode.DOWN, 4).type(KeyCode.ENTER);
+        click(robot, "#entity-kind").type(KeyCode.DOWN, 4).type(KeyCode.ENTER);
         WaitForAsyncUtils.waitForFxEvents();
         assertThat(entity("Harvest").kind().name()).isEqualTo("thing");
         WaitForAsyncUtils.waitForFxEvents();
-        robot.clickOn("#definition").push(KeyCode.CONTROL, KeyCode.A);
+        click(robot, "#definition").push(KeyCode.CONTROL, KeyCode.A);
         enter(robot, "What one hive gave.");
         WaitForAsyncUtils.waitForFxEvents();
         assertThat(sql(robot, "#gloss-sql")).contains("COMMENT ON TABLE harvest IS 'What one hive gave.'");
@@ -271,7 +271,7 @@ class SheetTest extends WindowFixture {
 
     @Test
     void names_that_would_break_things_go_through_the_window(FxRobot robot) {
-        robot.clickOn("#sheet");
+        click(robot, "#sheet");
         WaitForAsyncUtils.waitForFxEvents();
         enter(robot, "it's \"odd\"; DROP TABLE 🐝 خلية " + "long ".repeat(30));
         enter(robot, "\"select, (from) 'x'\": text 20 (key)");

@@ -15,6 +15,7 @@ import javafx.scene.Node;
 import javafx.scene.control.Labeled;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
+import javafx.scene.input.MouseButton;
 import javafx.stage.Stage;
 import org.fxmisc.richtext.StyleClassedTextArea;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -48,6 +49,15 @@ abstract class WindowFixture {
         WaitForAsyncUtils.waitForFxEvents();
     }
 
+    /** Clicks on each in turn, with a real press of the mouse, but without its way there pixel by pixel. */
+    static FxRobot click(FxRobot robot, String... queries) {
+        for (String query : queries) {
+            robot.robotContext().getBaseRobot().moveMouse(robot.point(query).query());
+            robot.clickOn(MouseButton.PRIMARY);
+        }
+        return robot;
+    }
+
     static void enter(FxRobot robot, String text) {
         type(robot, text);
         robot.type(KeyCode.ENTER);
@@ -65,7 +75,7 @@ abstract class WindowFixture {
     }
 
     void rule(FxRobot robot, String text) {
-        robot.clickOn("#rule-line");
+        click(robot, "#rule-line");
         enter(robot, text);
     }
 
@@ -88,7 +98,7 @@ abstract class WindowFixture {
     }
 
     void drawTwo(FxRobot robot) {
-        robot.clickOn("#sheet");
+        click(robot, "#sheet");
         WaitForAsyncUtils.waitForFxEvents();
         enter(robot, "Apiary");
         enter(robot, "code: text 6 (key)");

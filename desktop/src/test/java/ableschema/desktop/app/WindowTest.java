@@ -45,10 +45,10 @@ class WindowTest extends WindowFixture {
 
         assertThat(sql(robot, "#gloss-sql"))
                 .contains("CREATE TABLE hive", "CONSTRAINT hive_stands_in_apiary", "colour      varchar(20)");
-        robot.clickOn("#step-sql");
+        click(robot, "#step-sql");
         assertThat(sql(robot, "#script")).contains("CREATE TABLE apiary");
-        robot.clickOn("#dialect").clickOn("H2");
-        robot.clickOn("#try-script");
+        click(robot, "#dialect", "H2");
+        click(robot, "#try-script");
         WaitForAsyncUtils.waitFor(
                 10, TimeUnit.SECONDS, () -> text(robot, "#sql-verdict").contains("accepted all 3 statements"));
         assertThat(workspace.dialect().name()).isEqualTo("h2");
@@ -74,7 +74,7 @@ class WindowTest extends WindowFixture {
             robot.interact(workspace::redo);
         }
         assertThat(workspace.document()).isEqualTo(after);
-        robot.clickOn("#sheet").press(KeyCode.CONTROL).type(KeyCode.Z).release(KeyCode.CONTROL);
+        click(robot, "#sheet").press(KeyCode.CONTROL).type(KeyCode.Z).release(KeyCode.CONTROL);
         assertThat(workspace.document()).isNotEqualTo(after);
     }
 
@@ -89,11 +89,11 @@ class WindowTest extends WindowFixture {
         WaitForAsyncUtils.waitForFxEvents();
 
         assertThat(workspace.design().relationships()).hasSize(1);
-        robot.clickOn("#verb-1").push(KeyCode.CONTROL, KeyCode.A);
+        click(robot, "#verb-1").push(KeyCode.CONTROL, KeyCode.A);
         enter(robot, "looks after");
         Relationship made = workspace.design().relationships().get(0);
         assertThat(made.first().verb()).isEqualTo("looks after");
-        robot.clickOn("#quantity-1").clickOn("at most one");
+        click(robot, "#quantity-1", "at most one");
         assertThat(workspace.design().relationships().get(0).second().cardinality())
                 .hasToString("0..1");
     }
@@ -137,7 +137,7 @@ class WindowTest extends WindowFixture {
         robot.type(KeyCode.F2);
         enter(robot, "Colony");
         assertThat(workspace.schema().table("colony")).isPresent();
-        robot.clickOn("#rule-line");
+        click(robot, "#rule-line");
         type(robot, "Each colony stands in exctly one apiary.");
         assertThat(text(robot, "#rule-answer")).contains("«exctly»");
         robot.type(KeyCode.ENTER);
@@ -154,7 +154,7 @@ class WindowTest extends WindowFixture {
     void rows_are_typed_pasted_and_judged(FxRobot robot) {
         drawTwo(robot);
         choose(robot, "Apiary");
-        robot.clickOn("#rows-title").clickOn("#add-row");
+        click(robot, "#rows-title", "#add-row");
         TableView<?> table = robot.lookup("#rows-table").queryTableView();
         robot.clickOn(table).type(KeyCode.HOME);
         robot.interact(() -> {
@@ -162,7 +162,7 @@ class WindowTest extends WindowFixture {
             content.putString("code\tname\nAV-01\tMill bank\nAV-01\tHigh copse\n");
             Clipboard.getSystemClipboard().setContent(content);
         });
-        robot.clickOn("#paste-rows");
+        click(robot, "#paste-rows");
 
         assertThat(entity("Apiary").body().rows()).hasSize(3);
         assertThat(text(robot, "#rows-title")).contains("2 break a rule");
@@ -173,7 +173,7 @@ class WindowTest extends WindowFixture {
             table.getSelectionModel().clearSelection();
             table.getSelectionModel().select(0);
         });
-        robot.clickOn("#delete-rows");
+        click(robot, "#delete-rows");
         assertThat(entity("Apiary").body().rows()).hasSize(2);
     }
 
@@ -182,7 +182,7 @@ class WindowTest extends WindowFixture {
         drawTwo(robot);
         openDemo(robot, "alder-valley");
         choose(robot, "Hive");
-        robot.clickOn("#rows-title");
+        click(robot, "#rows-title");
         WaitForAsyncUtils.waitForFxEvents();
         Node cell = robot.lookup("Mill bank · AV-01").query();
         robot.doubleClickOn(cell);
@@ -205,7 +205,7 @@ class WindowTest extends WindowFixture {
         rule(
                 robot,
                 "Each log has hive code: text 5 (key), visited on: date (key), apiary: text 40, landowner: text 60.");
-        robot.clickOn("#step-normal-forms");
+        click(robot, "#step-normal-forms");
         rule(robot, "hive code -> apiary");
         rule(robot, "apiary -> landowner");
         WaitForAsyncUtils.waitForFxEvents();
@@ -215,7 +215,7 @@ class WindowTest extends WindowFixture {
         assertThat(text(robot, "#forms-proof"))
                 .contains("nothing lost when joined")
                 .contains("all dependencies kept");
-        robot.clickOn("#decompose");
+        click(robot, "#decompose");
         assertThat(workspace.design().entities()).extracting(Entity::name).containsExactly("Hive", "Apiary", "Log");
         assertThat(workspace.design().relationships()).hasSize(2);
         robot.interact(workspace::undo);
@@ -226,7 +226,7 @@ class WindowTest extends WindowFixture {
     void a_key_is_chosen_among_candidates_and_carries_through(FxRobot robot) {
         drawTwo(robot);
         choose(robot, "Apiary");
-        robot.clickOn("#step-keys").clickOn("#candidate-apiary-no").clickOn("#make-key");
+        click(robot, "#step-keys", "#candidate-apiary-no", "#make-key");
         WaitForAsyncUtils.waitForFxEvents();
 
         assertThat(workspace.schema().table("hive").orElseThrow().column("apiary_no"))
@@ -240,19 +240,19 @@ class WindowTest extends WindowFixture {
     void an_attribute_is_corrected_in_the_gloss(FxRobot robot) {
         drawTwo(robot);
         choose(robot, "Hive");
-        robot.clickOn("#column-colour");
+        click(robot, "#column-colour");
         WaitForAsyncUtils.waitForFxEvents();
-        robot.clickOn("#attribute-rule");
+        click(robot, "#attribute-rule");
         enter(robot, "one of white, sage");
         WaitForAsyncUtils.waitForFxEvents();
         assertThat(sql(robot, "#gloss-sql")).contains("CHECK (colour in ('white', 'sage'))");
-        robot.clickOn("#attribute-default");
+        click(robot, "#attribute-default");
         enter(robot, "white");
         WaitForAsyncUtils.waitForFxEvents();
-        robot.clickOn("#attribute-required");
+        click(robot, "#attribute-required");
         WaitForAsyncUtils.waitForFxEvents();
         assertThat(sql(robot, "#gloss-sql")).contains("DEFAULT 'white' NOT NULL");
-        robot.clickOn("#attribute-type");
+        click(robot, "#attribute-type");
         robot.push(KeyCode.CONTROL, KeyCode.A);
         enter(robot, "txt 4");
         WaitForAsyncUtils.waitForFxEvents();
@@ -263,9 +263,9 @@ class WindowTest extends WindowFixture {
     void going_from_field_to_field_keeps_what_was_typed_in_each(FxRobot robot) {
         drawTwo(robot);
         choose(robot, "Hive");
-        robot.clickOn("#column-colour");
+        click(robot, "#column-colour");
         WaitForAsyncUtils.waitForFxEvents();
-        robot.clickOn("#attribute-name").push(KeyCode.CONTROL, KeyCode.A);
+        click(robot, "#attribute-name").push(KeyCode.CONTROL, KeyCode.A);
         type(robot, "paint");
         robot.type(KeyCode.TAB);
         WaitForAsyncUtils.waitForFxEvents();
@@ -292,7 +292,7 @@ class WindowTest extends WindowFixture {
         assertThat(sql(robot, "#script"))
                 .contains("CREATE TABLE hive (", "-- The column colour is left out, as it has no type yet.");
         assertThat(text(robot, "#shortfalls-title")).startsWith("1 thing to know before it is run");
-        robot.clickOn("#shortfalls-title");
+        click(robot, "#shortfalls-title");
         assertThat(robot.lookup("Hive: colour has no type yet.").tryQuery()).isPresent();
         assertThat(sql(robot, "#gloss-sql")).contains("colour undecided");
     }
