@@ -3,9 +3,11 @@ package ableschema.core.review;
 import ableschema.core.design.Attribute;
 import ableschema.core.design.Body;
 import ableschema.core.design.ColumnRef;
+import ableschema.core.design.Design;
 import ableschema.core.design.Entity;
 import ableschema.core.design.Id;
 import ableschema.core.design.KeyPart;
+import ableschema.core.edit.ChangeEntity;
 import ableschema.core.edit.Edits;
 import ableschema.core.finding.Finding;
 import ableschema.core.finding.Place;
@@ -115,7 +117,7 @@ final class NameFinder implements Finder.OfEach {
                 .naming("dialects", Sentences.listed(dialects))
                 .naming("reserve", dialects.size() == 1 ? "reserves" : "reserve")
                 .stating("name", named.name());
-        return finding.mendedBy(renaming(named.place(), subject.trace().label(table)));
+        return renaming(subject, named.place()).map(finding::mendedBy).orElse(finding);
     }
 
     private static Finding tooLong(Subject subject, Table table, Named named) {
@@ -127,22 +129,37 @@ final class NameFinder implements Finder.OfEach {
                 .stating("longest", String.valueOf(subject.dialect().traits().longestName()));
     }
 
-    /** Another name for an attribute: with its owner's before it; for an entity, with what it is a record of. */
-    private static Remedy renaming(Place place, String owner) {
+    /** Gives an attribute, an entity or a pairing another name; one that was pinned is released. */
+    private static Optional<Remedy> renaming(Subject subject, Place place) {
+        Design design = subject.design();
+        String owner = design.nameOf(place.owner());
         Optional<Id> attribute = place.parts().stream()
                 .flatMap(part -> part instanceof ColumnRef.Own own ? Stream.of(own.id()) : Stream.empty())
                 .findFirst();
-        String proposal = attribute.isPresent() ? owner.toLowerCase(Locale.ROOT) : owner + " record";
-        return new Remedy("call it otherwise", "name", proposal, (design, ids, given) -> {
-            var edits = new Edits(design, ids);
-            if (attribute.isPresent()) {
-                Attribute now = design.attribute(attribute.get()).orElseThrow();
-                boolean proposed = given.equals(proposal);
-                return edits.changeAttribute(now.withName(proposed ? given + " " + now.name() : given));
-            }
-            Entity now = design.entity(place.owner()).orElseThrow();
-            return edits.rename(now, given);
-        });
+        if (attribute.isPresent()) {
+            return design.attribute(attribute.get())
+                    .map(each -> owner.toLowerCase(Locale.ROOT) + " " + each.name())
+                    .map(proposal -> renaming(proposal, (now, ids, given) -> {
+                        Attribute renamed =
+                                now.attribute(attribute.get()).orElseThrow().withName(given);
+                        return new Edits(now, ids)
+                                .changeAttribute(renamed.withPins(renamed.pins().withName("")));
+                    }));
+        }
+        return Optional.of(renaming(owner + " record", (now, ids, given) -> now.relationship(place.owner())
+                .map(each -> new Edits(now, ids)
+                        .changeRelationship(
+                                each.withNoun(given).withPins(each.pins().withName(""))))
+                .orElseGet(() -> {
+                    Entity entity = now.entity(place.owner()).orElseThrow();
+                    return new ChangeEntity(
+                            entity.withName(given).withPins(entity.pins().withName("")),
+                            "rename " + entity.name() + " to " + given);
+                })));
+    }
+
+    private static Remedy renaming(String proposal, Remedy.Making making) {
+        return new Remedy("call it otherwise", "name", proposal, making);
     }
 
     private static void alike(Subject subject, Id owner, Table table, Consumer<Finding> found) {

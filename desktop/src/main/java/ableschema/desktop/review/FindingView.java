@@ -76,7 +76,7 @@ final class FindingView extends VBox {
                 .filter(each -> same && each.title().equals(picked))
                 .findFirst()
                 .or(() -> finding.remedies().stream().findFirst());
-        if (!same) {
+        if (!same || remedy.filter(each -> each.title().equals(picked)).isEmpty()) {
             given = remedy.map(Remedy::proposal).orElse("");
         }
         build(finding);
@@ -92,11 +92,13 @@ final class FindingView extends VBox {
         text.setId("finding-why");
         body.getChildren().addAll(title, text, where(finding));
         if (finding.remedies().isEmpty()) {
-            body.getChildren()
-                    .add(Controls.text(
-                            "There is no remedy to press here: it is mended in the step "
-                                    + finding.step().label() + ", or set aside.",
-                            "note"));
+            Label none = Controls.text(
+                    "There is no remedy to press here: it is mended in the step "
+                            + finding.step().label() + ", or set aside.",
+                    "note");
+            none.setWrapText(true);
+            none.setMinHeight(Region.USE_PREF_SIZE);
+            body.getChildren().add(none);
         } else {
             body.getChildren().addAll(remedies(finding), outcome);
             showOutcome(finding);

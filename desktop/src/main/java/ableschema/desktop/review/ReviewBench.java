@@ -55,7 +55,7 @@ public final class ReviewBench extends VBox {
         setId("review-bench");
         getStyleClass().addAll("bench", "bench-scroll");
         this.list = new FindingList(this::choose);
-        this.finding = new FindingView(workspace, () -> next());
+        this.finding = new FindingView(workspace, this::next);
         summary.setId("review-summary");
         filters.setAlignment(Pos.CENTER_LEFT);
         list.prefWidthProperty().bind(widthProperty().map(width -> Math.min(LIST_WIDTH, width.doubleValue() * 0.4)));
