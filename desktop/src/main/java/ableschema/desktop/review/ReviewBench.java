@@ -20,6 +20,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Stream;
+import javafx.application.Platform;
 import javafx.css.PseudoClass;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
@@ -102,7 +103,10 @@ public final class ReviewBench extends VBox {
     private void show() {
         Review review = workspace.review();
         Optional<Id> chosen = here ? Optional.empty() : workspace.selection().chosenOwner();
-        here = true;
+        if (!here) {
+            here = true;
+            Platform.runLater(list::requestFocus); // the bench is made visible after this
+        }
         for (String id : List.of("#by-place", "#by-rule")) {
             lookup(id).pseudoClassStateChanged(CHOSEN, id.equals("#by-rule") == byRule);
         }

@@ -70,7 +70,7 @@ class ReviewBenchTest extends WindowFixture {
         assertThat(robot.lookup("#sql-change").lookup(".goes").queryAllAs(Labeled.class))
                 .extracting(Labeled::getText)
                 .containsExactly("-   size integer DEFAULT 12 NOT NULL,");
-        robot.interact(() -> list(robot).requestFocus());
+        assertThat(list(robot).isFocused()).as("keys go on in the list").isTrue();
         robot.type(KeyCode.ENTER);
         WaitForAsyncUtils.waitForFxEvents();
         assertThat(entity("Valve")
