@@ -9,6 +9,8 @@ import ableschema.core.design.Condition;
 import ableschema.core.design.End;
 import ableschema.core.design.Id;
 import ableschema.core.design.IdKind;
+import ableschema.core.design.Index;
+import ableschema.core.design.Pins;
 import ableschema.core.design.Relationship;
 import ableschema.core.design.Row;
 import ableschema.core.design.Side;
@@ -228,5 +230,20 @@ class RowsTest {
         });
 
         assertThat(judged(full)).containsExactly("Crate, row 2: Depot phone is empty, but every Crate must have one.");
+    }
+
+    @Test
+    void a_unique_index_is_held_like_a_unique_rule_and_a_plain_one_holds_nothing() {
+        DesignFixture rows = design("Each crate has no: whole (key), [mark]: text 9.")
+                .filled("Crate", "no,mark\n1,a\n2,a\n3,\n4,\n");
+        for (boolean unique : List.of(true, false)) {
+            DesignFixture indexed = rows.with(f -> {
+                var part = new Index.Part(f.attribute("Crate", "mark").ref(), false);
+                var index = new Index(f.ids().next(IdKind.INDEX), List.of(part), unique, Pins.NONE);
+                return new ChangeBody(
+                        f.entity("Crate").id(), f.entity("Crate").body().withIndexes(List.of(index)), "index");
+            });
+            assertThat(judged(indexed)).hasSize(unique ? 1 : 0);
+        }
     }
 }
