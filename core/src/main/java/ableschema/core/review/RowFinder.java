@@ -20,7 +20,7 @@ final class RowFinder implements Finder.OfEach {
 
     @Override
     public List<Rule> rules() {
-        return RowRules.all();
+        return RowRules.ALL;
     }
 
     @Override

@@ -53,13 +53,9 @@ public final class RowRules {
             "The largest value expected only chooses the width of the column and is held by nothing; what must be held is"
                     + " said as a check.");
 
-    static final List<Rule> ALL = List.of(
+    /** All of them. */
+    public static final List<Rule> ALL = List.of(
             VALUE_UNFIT, VALUE_MISSING, KEY_REPEATED, UNIQUE_REPEATED, PARENT_MISSING, CHECK_FAILED, BEYOND_EXPECTED);
 
     private RowRules() {}
-
-    /** All of them. */
-    public static List<Rule> all() {
-        return ALL;
-    }
 }

@@ -1,5 +1,6 @@
 package ableschema.desktop.controls;
 
+import ableschema.core.finding.Severity;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -18,6 +19,18 @@ public final class Controls {
         var label = new Label(text);
         label.getStyleClass().add(style);
         return label;
+    }
+
+    /** How much a finding matters, in one sign. */
+    public static Label sign(Severity severity) {
+        Label sign =
+                switch (severity) {
+                    case MUST_MEND -> text("×", "fails");
+                    case ADVICE -> text("–", "neither");
+                    case OPEN -> text("○", "neither");
+                };
+        sign.setAccessibleText(severity.label());
+        return sign;
     }
 
     /** A button that tests and style sheets find by its id. */

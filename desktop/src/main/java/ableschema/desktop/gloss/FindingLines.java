@@ -2,7 +2,6 @@ package ableschema.desktop.gloss;
 
 import ableschema.core.design.Id;
 import ableschema.core.finding.Finding;
-import ableschema.core.finding.Severity;
 import ableschema.core.finding.Step;
 import ableschema.desktop.controls.Controls;
 import ableschema.desktop.workspace.Workspace;
@@ -38,9 +37,7 @@ final class FindingLines extends VBox {
     }
 
     private HBox line(Finding finding) {
-        boolean must = finding.severity() == Severity.MUST_MEND;
-        Label sign =
-                Controls.text(must ? "×" : finding.severity() == Severity.OPEN ? "○" : "–", must ? "fails" : "neither");
+        Label sign = Controls.sign(finding.severity());
         sign.setMinWidth(12);
         Label text = Controls.text(finding.text(), "sentence");
         text.setWrapText(true);

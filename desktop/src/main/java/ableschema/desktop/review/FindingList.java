@@ -1,7 +1,6 @@
 package ableschema.desktop.review;
 
 import ableschema.core.design.Id;
-import ableschema.core.finding.Severity;
 import ableschema.core.review.Rules;
 import ableschema.desktop.controls.Controls;
 import java.util.List;
@@ -131,7 +130,7 @@ final class FindingList extends ListView<Entry> {
             }
             if (entry instanceof Entry.Open open) {
                 return lines(
-                        sign(open.finding().severity()),
+                        Controls.sign(open.finding().severity()),
                         open.text(),
                         open.finding().evidence());
             }
@@ -161,17 +160,6 @@ final class FindingList extends ListView<Entry> {
             var line = new HBox(8, name, counted);
             line.getStyleClass().add("section-line");
             return line;
-        }
-
-        private static Label sign(Severity severity) {
-            Label sign =
-                    switch (severity) {
-                        case MUST_MEND -> Controls.text("×", "fails");
-                        case ADVICE -> Controls.text("–", "neither");
-                        case OPEN -> Controls.text("○", "neither");
-                    };
-            sign.setAccessibleText(severity.label());
-            return sign;
         }
 
         private static Node lines(Label sign, String first, String second) {
