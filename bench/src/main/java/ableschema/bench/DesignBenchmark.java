@@ -4,6 +4,7 @@ import ableschema.core.document.Document;
 import ableschema.core.document.Notation;
 import ableschema.core.store.DocumentFile;
 import ableschema.core.store.FileProblem;
+import ableschema.diagram.layout.Arrangement;
 import ableschema.diagram.layout.AutoLayout;
 import ableschema.diagram.picture.Picture;
 import ableschema.diagram.picture.PictureMaker;
@@ -42,7 +43,7 @@ public class DesignBenchmark {
     public void write() throws IOException, FileProblem {
         large = Designs.large();
         file = Files.createTempFile("large", ".able.json");
-        DocumentFile.write(file, large.moved(AutoLayout.of(large)));
+        DocumentFile.write(file, Arrangement.of(large).appliedTo(large));
         file.toFile().deleteOnExit();
     }
 
@@ -59,7 +60,7 @@ public class DesignBenchmark {
 
     @Benchmark
     public Object layout() {
-        return AutoLayout.of(large);
+        return Arrangement.of(large);
     }
 
     /** The base of the layout: the layout engine alone, on the same graph. */

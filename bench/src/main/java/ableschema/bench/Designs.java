@@ -2,7 +2,7 @@ package ableschema.bench;
 
 import ableschema.core.document.Document;
 import ableschema.diagram.LargeDesign;
-import ableschema.diagram.layout.AutoLayout;
+import ableschema.diagram.layout.Arrangement;
 
 /** The design that the limits speak of: 1,000 entities with 10,000 attributes and 1,500 relationships. */
 final class Designs {
@@ -20,6 +20,6 @@ final class Designs {
 
     static Document placed() {
         Document large = large();
-        return large.moved(AutoLayout.of(large));
+        return Arrangement.of(large).appliedTo(large);
     }
 }

@@ -122,7 +122,7 @@ final class DemoCommand implements Callable<Integer> {
     }
 
     private void writePictures(Document document) throws FileProblem {
-        Document placed = document.moved(AutoLayout.forUnplaced(document));
+        Document placed = AutoLayout.completed(document);
         for (View view : View.values()) {
             Picture picture = PictureMaker.of(placed, view, placed.diagram().notation());
             String name = view == View.CONCEPT ? "alder-valley-concept.svg" : "alder-valley-tables.svg";

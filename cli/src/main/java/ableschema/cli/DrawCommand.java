@@ -53,7 +53,7 @@ final class DrawCommand implements Callable<Integer> {
     public Integer call() throws FileProblem {
         Document document = viewed(DocumentFile.read(file));
         Diagram diagram = document.diagram();
-        Document placed = document.moved(AutoLayout.forUnplaced(document));
+        Document placed = AutoLayout.completed(document);
         Picture picture = PictureMaker.of(placed, view, notation == null ? diagram.notation() : notation);
         SafeFile.writeFrom(
                 file,

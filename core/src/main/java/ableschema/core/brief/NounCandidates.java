@@ -57,7 +57,7 @@ public final class NounCandidates {
 
     /** The candidates of a text, each once; {@code known} says that the design has such an entity already. */
     public static List<Candidate> of(String text, Design design) {
-        var nouns = new Nouns(design);
+        var nouns = Nouns.of(design);
         Map<String, Candidate> found = new LinkedHashMap<>();
         String before = "";
         for (String word : words(text)) {

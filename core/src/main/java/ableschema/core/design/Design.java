@@ -3,6 +3,8 @@ package ableschema.core.design;
 import ableschema.core.difference.Difference;
 import ableschema.core.types.DataType;
 import ableschema.core.types.DataTypes;
+import java.lang.ref.Reference;
+import java.lang.ref.WeakReference;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.HashMap;
@@ -12,6 +14,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -28,10 +31,11 @@ public final class Design {
     private final List<Relationship> relationships;
     private final List<Domain> domains;
     private final Notes notes;
-    private final Map<Id, Entity> entityById = new HashMap<>();
+    private final Map<Id, Integer> placeOfEntity;
     private final Map<Id, Relationship> relationshipById;
     private final Map<Id, Id> ownerOfAttribute;
     private final Map<Id, List<EndRef>> references;
+    private final Map<Class<?>, Reference<?>> workedOut = new ConcurrentHashMap<>(2);
 
     /** @param before a design whose ids are known to be used once; only what is new against it is looked at */
     private Design(
@@ -44,18 +48,20 @@ public final class Design {
         this.entities = List.copyOf(entities);
         this.relationships = List.copyOf(relationships);
         this.domains = List.copyOf(domains);
-        this.entities.forEach(entity -> entityById.put(entity.id(), entity));
         Optional<Design> alike = before.filter(this::hasSameThings);
         if (alike.isPresent()) { // most edits change what is said of a thing, and no thing
+            this.placeOfEntity = alike.get().placeOfEntity;
             this.relationshipById = alike.get().relationshipById;
             this.ownerOfAttribute = alike.get().ownerOfAttribute;
             this.references = alike.get().references;
             new UsedIds(this).requireFreshOnce(alike.get());
             return;
         }
+        this.placeOfEntity = new HashMap<>();
         this.relationshipById = new HashMap<>();
         this.ownerOfAttribute = new HashMap<>();
         this.references = new HashMap<>();
+        this.entities.forEach(entity -> placeOfEntity.put(entity.id(), placeOfEntity.size()));
         this.relationships.forEach(each -> relationshipById.put(each.id(), each));
         this.entities.forEach(entity -> registerAttributes(entity.id(), entity.body()));
         this.relationships.forEach(each -> registerAttributes(each.id(), each.body()));
@@ -104,7 +110,7 @@ public final class Design {
 
     private void requireEnds(Relationship relationship) {
         Stream.of(relationship.first(), relationship.second()).forEach(end -> {
-            if (!entityById.containsKey(end.entity())) {
+            if (!placeOfEntity.containsKey(end.entity())) {
                 throw new IllegalArgumentException("relationship " + relationship.id() + " refers to entity "
                         + end.entity() + ", which is not in the design");
             }
@@ -167,6 +173,17 @@ public final class Design {
         return notes;
     }
 
+    /** What follows from this design alone, worked out once as long as it is in use; designs in the history hold none of it. */
+    public <T> T once(Class<T> kind, Function<Design, T> work) {
+        Reference<?> known = workedOut.get(kind);
+        Object found = known == null ? null : known.get();
+        if (found == null) {
+            found = work.apply(this);
+            workedOut.put(kind, new WeakReference<>(found));
+        }
+        return kind.cast(found);
+    }
+
     /** The plurals of English, with those that were taught. */
     public Plural plural() {
         return new Plural(notes.plurals());
@@ -178,7 +195,7 @@ public final class Design {
     }
 
     public Optional<Entity> entity(Id id) {
-        return Optional.ofNullable(entityById.get(id));
+        return Optional.ofNullable(placeOfEntity.get(id)).map(entities::get);
     }
 
     /** The entity of that name, whatever its letter case. */
@@ -188,7 +205,7 @@ public final class Design {
 
     /** Says whether this is an entity, a relationship or an attribute of this design. */
     public boolean knows(Id id) {
-        return entityById.containsKey(id)
+        return placeOfEntity.containsKey(id)
                 || relationshipById.containsKey(id)
                 || ownerOfAttribute.containsKey(id)
                 || (id.kind() == IdKind.DOMAIN && domain(id).isPresent());

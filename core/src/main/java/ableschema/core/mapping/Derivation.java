@@ -39,13 +39,13 @@ final class Derivation {
     private final Map<Id, TableColumns> columns = new LinkedHashMap<>();
     private final List<Gap> nameGaps = new ArrayList<>();
 
-    Derivation(Design design, NamingRules rules, boolean reasons, Map<Id, Made> before) {
+    Derivation(Design design, NamingRules rules, boolean reasons, Domains domains, Map<Id, Made> before) {
         this.design = design;
         this.rules = rules;
         this.reasons = new ReasonComments(reasons, design.notes());
         this.before = before;
         this.keys = new Keys(design);
-        this.domains = new Domains(design, rules);
+        this.domains = domains;
     }
 
     /** The tables in the designer's order; empty where a kept one could not have its names again. */
@@ -70,6 +70,25 @@ final class Derivation {
             made.put(owner, kept.orElseGet(() -> derived(owner, names)));
         }
         return Optional.of(made);
+    }
+
+    /** The tables after a change that leaves all names as they are and concerns these owners; empty where it asks for other names. */
+    Optional<Map<Id, Made>> madeAgain(Set<Id> touched) {
+        before.forEach((owner, made) -> {
+            tableNames.put(owner, made.table().qualified());
+            columns.put(owner, made.columns());
+        });
+        touched.forEach(owner -> parts.put(owner, partsOf(owner)));
+        touched.forEach(owner -> columns.put(owner, TableColumns.of(owner, design, keys, rules, domains)));
+        var again = new LinkedHashMap<>(before);
+        for (Id owner : touched) {
+            Names names = Names.again(before.get(owner).names());
+            again.put(owner, derived(owner, names));
+            if (names.strayed()) {
+                return Optional.empty();
+            }
+        }
+        return Optional.of(again);
     }
 
     private Names space(Id owner) {
@@ -149,6 +168,8 @@ final class Derivation {
         addDomains(target.id(), found);
         if (seen.add(target.id())) {
             List<EndRef> further = design.referencesOf(target.id());
+            // of two references to the same entity the columns are called by their verbs, be they in the key or not
+            further.forEach(each -> found.add(relationship(each.relationship())));
             Stream.concat(
                             target.body().key().stream(),
                             target.body().uniques().stream().map(Unique::parts).flatMap(List::stream))
@@ -203,7 +224,13 @@ final class Derivation {
         gaps.addAll(constraints.gaps());
         nameGaps.stream().filter(gap -> gap.owner().equals(owner)).forEach(gaps::add);
         return new Made(
-                parts.getOrDefault(owner, List.of()), its, reasons.on(table, trace), trace, names.givenSince(), gaps);
+                parts.getOrDefault(owner, List.of()),
+                its,
+                reasons.on(table, trace),
+                trace,
+                names.givenSince(),
+                gaps,
+                Mapping.undecided(table, trace));
     }
 
     private TableConstraints.Target target(EndRef end) {

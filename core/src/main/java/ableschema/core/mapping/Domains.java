@@ -18,6 +18,8 @@ import java.util.Map;
 /** The named types that a design's domains become. */
 final class Domains {
 
+    static final Domains NONE = new Domains(Design.EMPTY, NamingRules.USUAL);
+
     private final Map<String, Names> spaces = new HashMap<>();
     private final List<Gap> gaps = new ArrayList<>();
     private final List<DomainType> types = new ArrayList<>();

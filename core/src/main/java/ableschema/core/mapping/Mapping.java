@@ -11,6 +11,8 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
 
 /**
  * The tables of a design: one for each entity, one for each many-to-many relationship, and in them the columns and
@@ -21,7 +23,7 @@ public final class Mapping {
 
     /** What comes before the first design. */
     public static final Mapping NONE =
-            new Mapping(Design.EMPTY, NamingRules.USUAL, false, PhysicalDesign.EMPTY, Map.of());
+            new Mapping(Design.EMPTY, NamingRules.USUAL, false, PhysicalDesign.EMPTY, Domains.NONE, Map.of());
 
     private final Design source;
     private final NamingRules rules;
@@ -32,13 +34,19 @@ public final class Mapping {
     private final Schema schema;
     private final Trace trace;
 
-    private Mapping(Design source, NamingRules rules, boolean reasons, PhysicalDesign physical, Map<Id, Made> made) {
+    private Mapping(
+            Design source,
+            NamingRules rules,
+            boolean reasons,
+            PhysicalDesign physical,
+            Domains domains,
+            Map<Id, Made> made) {
         this.source = source;
         this.rules = rules;
         this.reasons = reasons;
         this.physical = physical;
         this.made = made;
-        this.domains = new Domains(physical.design(), rules);
+        this.domains = domains;
         this.schema = new Schema(
                 domains.types(), made.values().stream().map(Made::table).toList());
         Map<TableName, TableTrace> traces = new HashMap<>();
@@ -58,7 +66,8 @@ public final class Mapping {
             Table table,
             TableTrace trace,
             List<Names.Given> names,
-            List<Gap> gaps) {}
+            List<Gap> gaps,
+            List<String> undecided) {}
 
     /** Derives all tables of the design as it is {@link PhysicalDesign built}; what is not finished gives columns of the type undecided. */
     public static Mapping of(Design design, NamingRules rules) {
@@ -76,13 +85,17 @@ public final class Mapping {
             return this;
         }
         PhysicalDesign built = PhysicalDesign.of(design, physical);
+        Design tables = built.design();
+        Optional<Set<Id>> touched = sameRules ? BodyChange.owners(physical.design(), tables, made) : Optional.empty();
+        Domains named = touched.isPresent() ? domains : new Domains(tables, rules);
         Map<Id, Made> before = sameRules ? made : Map.of();
-        Map<Id, Made> now = new Derivation(built.design(), rules, reasons, before)
-                .made()
+        Map<Id, Made> now = touched.flatMap(
+                        owners -> new Derivation(tables, rules, reasons, named, before).madeAgain(owners))
+                .or(() -> new Derivation(tables, rules, reasons, named, before).made())
                 // another name is free now, so that all that were given may change
-                .or(() -> new Derivation(built.design(), rules, reasons, Map.of()).made())
+                .or(() -> new Derivation(tables, rules, reasons, named, Map.of()).made())
                 .orElseThrow(); // where nothing is to be kept, no name is asked for again
-        return new Mapping(design, rules, reasons, built, now);
+        return new Mapping(design, rules, reasons, built, named, now);
     }
 
     public Schema schema() {
@@ -115,20 +128,22 @@ public final class Mapping {
 
     /** What keeps definitions from being written, in words; empty if nothing does. */
     public List<String> undecided() {
+        return made.values().stream().flatMap(each -> each.undecided().stream()).toList();
+    }
+
+    /** What is undecided in one table. */
+    static List<String> undecided(Table table, TableTrace traced) {
         var open = new ArrayList<String>();
-        for (Table table : schema.tables()) {
-            TableTrace traced = trace.of(table);
-            if (table.columns().isEmpty()) {
-                open.add(traced.label() + " has no attributes yet");
-            }
-            for (Column column : table.columns()) {
-                if (column.isUndecided()) {
-                    TableTrace.ColumnTrace from = trace.column(table, column);
-                    open.add(traced.label() + ": " + from.label()
-                            + (from.ref().attribute().isPresent()
-                                    ? " has no type yet"
-                                    : " refers to an entity that has no key yet"));
-                }
+        if (table.columns().isEmpty()) {
+            open.add(traced.label() + " has no attributes yet");
+        }
+        for (Column column : table.columns()) {
+            if (column.isUndecided()) {
+                TableTrace.ColumnTrace from = traced.column(column.name()).orElseThrow(); // each column is traced
+                open.add(traced.label() + ": " + from.label()
+                        + (from.ref().attribute().isPresent()
+                                ? " has no type yet"
+                                : " refers to an entity that has no key yet"));
             }
         }
         return open;

@@ -3,8 +3,10 @@ package ableschema.core.mapping;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.HashSet;
+import java.util.Iterator;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.Set;
 import java.util.zip.CRC32;
 
@@ -20,6 +22,8 @@ final class Names {
     private final Set<String> taken = new HashSet<>();
     private final Set<String> reserved = new HashSet<>();
     private final List<Given> given = new ArrayList<>();
+    private Optional<Iterator<Given>> earlier = Optional.empty();
+    private boolean strayed;
 
     /** What was wanted, whether it was pinned, and the name that was given for it. */
     record Given(String wanted, boolean pinned, String name) {
@@ -27,6 +31,25 @@ final class Names {
         boolean isRefused() {
             return pinned && !name.equals(wanted);
         }
+    }
+
+    /** Gives the names of before, as long as the same are wanted in the same order. */
+    static Names again(List<Given> before) {
+        var names = new Names();
+        names.earlier = Optional.of(before.iterator());
+        return names;
+    }
+
+    /** Whether something else was wanted than before, so that the names given are none. */
+    boolean strayed() {
+        return strayed || earlier.filter(Iterator::hasNext).isPresent();
+    }
+
+    private String again(String wanted, boolean pinned, Iterator<Given> before) {
+        Given next = before.hasNext() ? before.next() : new Given("", pinned, "");
+        strayed |= !next.wanted().equals(wanted) || next.pinned() != pinned;
+        given.add(next);
+        return next.name();
     }
 
     /** Holds a pinned name free for the one that will ask for it; an empty one holds nothing. */
@@ -55,6 +78,9 @@ final class Names {
     }
 
     private String pinned(String wanted) {
+        if (earlier.isPresent()) {
+            return again(wanted, true, earlier.get());
+        }
         String name = wanted;
         for (int number = 2; !taken.add(key(name)); number++) {
             name = wanted + "_" + number;
@@ -65,6 +91,9 @@ final class Names {
 
     /** Returns the name, shortened if it is too long and numbered if it is taken. */
     String free(String wanted) {
+        if (earlier.isPresent()) {
+            return again(wanted, false, earlier.get());
+        }
         String name = fitting(wanted.isEmpty() ? "unnamed" : wanted, LONGEST);
         String free = name;
         String key = key(free);

@@ -18,6 +18,7 @@ import java.util.HashSet;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Consumer;
 
 /** Leads from each part of a schema to the thing of the design that it comes from, and back; a schema that was read has none. */
 public final class Trace {
@@ -102,18 +103,22 @@ public final class Trace {
     /** The things of the design that parts come from, with the entity or relationship of each table. */
     public Set<Id> things(Collection<Part> parts) {
         var things = new HashSet<Id>();
-        parts.forEach(part -> add(part, things));
+        parts.forEach(part -> lead(part, things::add));
         return things;
     }
 
     /** Whether one of these parts comes from a thing. */
     public boolean leads(Collection<Part> parts, Id thing) {
-        return things(parts).contains(thing);
+        boolean[] found = {false}; // whole scripts are asked line by line, so that no set is made for each
+        for (Part part : parts) {
+            lead(part, id -> found[0] |= id.equals(thing));
+        }
+        return found[0];
     }
 
-    private void add(Part part, Set<Id> things) {
+    private void lead(Part part, Consumer<Id> to) {
         if (part.kind() == Part.Kind.DOMAIN) {
-            Optional.ofNullable(domains.get(part.table())).ifPresent(things::add);
+            Optional.ofNullable(domains.get(part.table())).ifPresent(to);
             return;
         }
         TableTrace trace = tables.get(part.table());
@@ -121,16 +126,16 @@ public final class Trace {
             return;
         }
         switch (part.kind()) {
-            case TABLE, PRIMARY_KEY -> things.add(trace.owner());
-            case COLUMN -> trace.column(part.name()).ifPresent(column -> things.add(column.origin()));
+            case TABLE, PRIMARY_KEY -> to.accept(trace.owner());
+            case COLUMN -> trace.column(part.name()).ifPresent(column -> to.accept(column.origin()));
             case FOREIGN_KEY ->
                 Optional.ofNullable(trace.references().get(part.name()))
-                        .ifPresent(end -> things.add(end.relationship()));
-            case ROW -> things.add(Id.parse(part.name()));
-            default -> Optional.ofNullable(trace.rules().get(part.name())).ifPresent(things::add);
+                        .ifPresent(end -> to.accept(end.relationship()));
+            case ROW -> to.accept(Id.parse(part.name()));
+            default -> Optional.ofNullable(trace.rules().get(part.name())).ifPresent(to);
         }
         if (part.kind() == Part.Kind.INDEX || part.kind() == Part.Kind.ROW) {
-            things.add(trace.owner());
+            to.accept(trace.owner());
         }
     }
 

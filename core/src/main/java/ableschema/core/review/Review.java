@@ -51,10 +51,15 @@ public final class Review {
         return NONE.after(subject);
     }
 
+    /** Whether what is kept holds for a document too, so that only what changed has to be looked at. */
+    public boolean canFollow(Subject next) {
+        return subject.isPresent() && everywhere(next).equals(everywhere);
+    }
+
     /** Reviews a document after a change. */
     public Review after(Subject next) {
         List<Object> common = everywhere(next);
-        boolean comparable = subject.isPresent() && common.equals(everywhere);
+        boolean comparable = canFollow(next);
         Map<Id, List<Finding>> before = new HashMap<>(comparable ? kept : Map.of());
         if (comparable) {
             before.keySet().removeAll(Changes.between(subject.get(), next));

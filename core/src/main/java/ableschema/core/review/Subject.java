@@ -112,7 +112,7 @@ public final class Subject {
 
     Nouns nouns() {
         if (nouns.isEmpty()) {
-            nouns = Optional.of(new Nouns(design));
+            nouns = Optional.of(Nouns.of(design));
         }
         return nouns.get();
     }

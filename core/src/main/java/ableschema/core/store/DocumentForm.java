@@ -13,6 +13,7 @@ import ableschema.core.design.SetAside;
 import ableschema.core.design.Topic;
 import ableschema.core.document.Detail;
 import ableschema.core.document.Diagram;
+import ableschema.core.document.District;
 import ableschema.core.document.Document;
 import ableschema.core.document.HouseRules;
 import ableschema.core.document.Notation;
@@ -177,6 +178,11 @@ final class DocumentForm {
                 aside.required("because", Form.TEXT, SetAside::reason)));
     }
 
+    private Form<District> district() {
+        return Form.object(district -> new District(
+                district.text("name", District::name), district.list("cards", forms.known, District::cards)));
+    }
+
     private Form<Diagram> diagram() {
         return Form.object(diagram -> new Diagram(
                 diagram.required("name", Form.TEXT, Diagram::name),
@@ -185,7 +191,11 @@ final class DocumentForm {
                 diagram.always("detail", Form.choice(List.of(Detail.values())), Detail.EVERYTHING, Diagram::detail),
                 diagram.list("part", forms.known, d -> knownOf(d.part())),
                 diagram.list("pinned", forms.known, d -> knownOf(d.pinned())),
-                diagram.required("positions", positions(), Diagram::positions)));
+                diagram.required("positions", positions(), Diagram::positions),
+                diagram.list("districts", district(), d -> d.districts().stream()
+                        .map(each -> new District(each.name(), knownOf(each.cards())))
+                        .filter(each -> !each.cards().isEmpty())
+                        .toList())));
     }
 
     private List<Id> knownOf(List<Id> ids) {

@@ -44,7 +44,7 @@ final class AttributeSentence {
 
     Understanding read(String text, int nounStart, int nounEnd, int listStart) {
         String noun = text.substring(nounStart, nounEnd).strip();
-        return new Owners(design, new Nouns(design))
+        return new Owners(design, Nouns.of(design))
                 .owner(noun)
                 .map(owner -> readInto(owner, text, listStart))
                 .orElseGet(() -> readNew(noun, text, listStart));

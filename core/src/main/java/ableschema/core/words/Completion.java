@@ -30,7 +30,7 @@ public final class Completion {
 
     public Completion(Design design) {
         this.design = design;
-        this.nouns = new Nouns(design);
+        this.nouns = Nouns.of(design);
     }
 
     /**

@@ -29,7 +29,7 @@ final class DependencyLine {
                 ? chosen.filter(id -> design.entity(id).isPresent())
                         .orElseThrow(() -> new Misunderstanding(
                                 0, text.length(), "choose the entity first whose attributes decide each other"))
-                : new Owners(design, new Nouns(design))
+                : new Owners(design, Nouns.of(design))
                         .owner(text.substring(0, colon).strip())
                         .orElseThrow(() -> new Misunderstanding(
                                 0, colon, "there is no entity called " + text.substring(0, colon) + " yet"));

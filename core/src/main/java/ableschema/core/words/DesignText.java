@@ -41,9 +41,7 @@ public final class DesignText {
     private final Owners owners;
     private final List<Sentence> said = new ArrayList<>();
     private final Map<String, Integer> notSaid = new LinkedHashMap<>();
-    /** The design with only those relationships that have words, so that no key is said through another. */
-    private Optional<Design> sayable = Optional.empty();
-
+    /** The relationships that have no words, so that no key is said through them. */
     private final Set<Id> leftOut = new HashSet<>();
 
     private final List<Relationship> readBefore = new ArrayList<>();
@@ -51,7 +49,7 @@ public final class DesignText {
     private DesignText(Design design) {
         this.design = design;
         this.sentences = new Sentences(design);
-        this.nouns = new Nouns(design);
+        this.nouns = Nouns.of(design);
         this.owners = new Owners(design, nouns);
     }
 
@@ -214,22 +212,6 @@ public final class DesignText {
     private void leaveOut(Relationship r, String sort) {
         count(sort, 1);
         leftOut.add(r.id());
-        sayable = Optional.empty();
-    }
-
-    private Design sayable() {
-        if (sayable.isEmpty()) {
-            sayable = Optional.of(
-                    leftOut.isEmpty()
-                            ? design
-                            : Design.of(
-                                            design.entities(),
-                                            design.relationships().stream()
-                                                    .filter(r -> !leftOut.contains(r.id()))
-                                                    .toList())
-                                    .withDomains(design.domains()));
-        }
-        return sayable.get();
     }
 
     private boolean isUsualSubtype(Relationship r) {
@@ -290,7 +272,7 @@ public final class DesignText {
     }
 
     private void sayKeys(Id owner, Body body, String called, AttributeWords words) {
-        var names = new PartNames(sayable(), owner);
+        var names = new PartNames(design, owner, leftOut);
         if (!body.key().isEmpty() && !words.saysKey()) {
             names.listed(body.key())
                     .ifPresentOrElse(
@@ -318,7 +300,7 @@ public final class DesignText {
     }
 
     private void sayDependency(Id owner, String called, Dependency dependency) {
-        var names = new PartNames(sayable(), owner);
+        var names = new PartNames(design, owner, leftOut);
         Optional<String> from = names.withCommas(dependency.from());
         Optional<String> to = names.withCommas(dependency.to());
         if (from.isPresent() && to.isPresent()) {

@@ -48,7 +48,7 @@ final class FactSentence {
     FactSentence(Design design, IdSource ids) {
         this.design = design;
         this.ids = ids;
-        this.nouns = new Nouns(design);
+        this.nouns = Nouns.of(design);
         this.owners = new Owners(design, nouns);
     }
 

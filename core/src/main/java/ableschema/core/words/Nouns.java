@@ -26,7 +26,12 @@ public final class Nouns {
     private final Map<String, Entity> plurals = new HashMap<>();
     private int mostWords = 1;
 
-    public Nouns(Design design) {
+    /** The nouns of a design, worked out once for it. */
+    public static Nouns of(Design design) {
+        return design.once(Nouns.class, Nouns::new);
+    }
+
+    private Nouns(Design design) {
         this.plural = design.plural();
         for (Entity entity : design.entities()) {
             String name = entity.name();

@@ -14,6 +14,7 @@ import ableschema.core.design.KeyPart;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Stream;
 
 /**
@@ -24,11 +25,18 @@ public final class PartNames {
 
     private final Design design;
     private final Id owner;
+    private final Set<Id> leftOut;
 
     /** @param owner the entity or many-to-many relationship whose parts are named */
     public PartNames(Design design, Id owner) {
+        this(design, owner, Set.of());
+    }
+
+    /** @param leftOut relationships through which nothing is named */
+    PartNames(Design design, Id owner, Set<Id> leftOut) {
         this.design = design;
         this.owner = owner;
+        this.leftOut = leftOut;
     }
 
     /** Reads {@code hive + done at} or {@code hive, done at}; an {@link IllegalArgumentException} names what is unknown. */
@@ -92,7 +100,7 @@ public final class PartNames {
     }
 
     private Stream<EndRef> ends() {
-        return design.referencesOf(owner).stream();
+        return design.referencesOf(owner).stream().filter(end -> !leftOut.contains(end.relationship()));
     }
 
     private Stream<String> names(EndRef end) {

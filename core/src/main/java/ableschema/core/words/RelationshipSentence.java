@@ -34,7 +34,7 @@ final class RelationshipSentence {
         this.design = design;
         this.about = about;
         this.ids = ids;
-        this.nouns = new Nouns(design);
+        this.nouns = Nouns.of(design);
     }
 
     /** clause = "each" SUBJECT VERB quantity OBJECT ; positions are those in the whole line. */
@@ -234,7 +234,7 @@ final class RelationshipSentence {
         return nouns.entity(noun).orElseGet(() -> {
             Entity entity = Entity.named(ids.next(IdKind.ENTITY), Nouns.asName(names.get(0)));
             edits.add(new AddEntity(entity, Optional.empty()));
-            nouns = new Nouns(withNew());
+            nouns = Nouns.of(withNew());
             return entity;
         });
     }

@@ -30,7 +30,7 @@ public final class Sentences {
 
     public Sentences(Design design) {
         this.design = design;
-        this.nouns = new Nouns(design);
+        this.nouns = Nouns.of(design);
     }
 
     /** Both readings of a relationship: "Each hive stands in exactly one apiary; each apiary shelters any number of hives." */

@@ -11,7 +11,9 @@ import ableschema.core.design.IdSource;
 import ableschema.core.design.Relationship;
 import ableschema.core.document.Document;
 import ableschema.core.edit.Edits;
+import ableschema.core.expression.Expression;
 import ableschema.core.schema.Table;
+import ableschema.core.types.DataTypes;
 import ableschema.core.words.AnyWords;
 import java.util.ArrayList;
 import java.util.List;
@@ -26,7 +28,7 @@ class DerivationTest {
 
     private static final NamingRules RULES = NamingRules.USUAL;
 
-    @Property(tries = 300)
+    @Property(tries = 200)
     void after_any_edits_the_tables_are_those_of_a_fresh_derivation(
             @ForAll @LongRange(min = 0, max = 1_000_000) long seed) {
         Document document = Document.EMPTY.with(AnyWords.of(seed));
@@ -48,9 +50,17 @@ class DerivationTest {
                     .rename(document.design().entity(entity.id()).orElseThrow(), "thing")
                     .applyTo(document));
             for (Attribute attribute : entity.body().attributes()) {
+                edits.add(changing(attribute, "renamed", seed));
                 edits.add(document -> new Edits(document.design(), IdSource.seeded(seed))
                         .chooseKey(entity.id(), List.of(attribute.ref()))
                         .applyTo(document));
+                edits.add(changing(attribute, "renamed again", seed));
+                edits.add(document -> new Edits(
+                                document.design(),
+                                IdSource.seeded(attribute.id().hashCode()))
+                        .setSearched(attributeNow(document, attribute), true)
+                        .applyTo(document));
+                edits.add(changing(attribute, "renamed", seed));
             }
             edits.add(document -> new Edits(document.design(), IdSource.seeded(seed))
                     .setParked(document.design().entity(entity.id()).orElseThrow(), seed % 2 == 0)
@@ -63,6 +73,20 @@ class DerivationTest {
         }
         edits.add(document -> document.with(design));
         return edits;
+    }
+
+    private static UnaryOperator<Document> changing(Attribute attribute, String name, long seed) {
+        return document -> new Edits(document.design(), IdSource.seeded(seed))
+                .changeAttribute(attributeNow(document, attribute)
+                        .withName(name)
+                        .withOptional(!attribute.optional())
+                        .withType(DataTypes.parse("date"))
+                        .withDefault(Expression.none()))
+                .applyTo(document);
+    }
+
+    private static Attribute attributeNow(Document document, Attribute attribute) {
+        return document.design().attribute(attribute.id()).orElseThrow();
     }
 
     @Test

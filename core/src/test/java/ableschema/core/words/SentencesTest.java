@@ -80,7 +80,7 @@ class SentencesTest {
         "forage plants, forage plant"
     })
     void the_likeliest_singular_comes_first(String plural, String singular) {
-        assertThat(new Nouns(ableschema.core.design.Design.EMPTY)
+        assertThat(Nouns.of(ableschema.core.design.Design.EMPTY)
                         .singulars(plural)
                         .get(0))
                 .isEqualTo(singular);

@@ -24,9 +24,8 @@ public final class AbleApp extends Application {
     @Override
     public void start(Stage stage) {
         var workspace = new Workspace(Document.EMPTY, IdSource.random());
-        workspace.open(first, from);
         var window = new MainWindow(stage, workspace);
         window.show();
-        window.keepChanges();
+        workspace.open(first, from, window::keepChanges);
     }
 }

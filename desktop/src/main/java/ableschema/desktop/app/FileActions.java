@@ -25,12 +25,13 @@ public final class FileActions {
         this.window = window;
     }
 
-    /** Reads a file in place of what is open; says why if it cannot, and then nothing changes. */
+    /** Reads a file to put it in place of what is open; says why if it cannot, and then nothing changes. */
     public boolean open(Path file) {
         try {
-            workspace.open(DocumentFile.read(file), Optional.of(file));
-            workspace.notices().say("opened " + file.getFileName());
-            opened.run();
+            workspace.open(DocumentFile.read(file), Optional.of(file), () -> {
+                workspace.notices().say("opened " + file.getFileName());
+                opened.run();
+            });
             return true;
         } catch (FileProblem e) {
             workspace.notices().complain(String.valueOf(e.getMessage()));

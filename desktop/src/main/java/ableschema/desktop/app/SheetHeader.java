@@ -7,7 +7,6 @@ import ableschema.core.document.Diagram;
 import ableschema.core.document.Notation;
 import ableschema.core.edit.ChangeDiagram;
 import ableschema.core.edit.ChangeDiagrams;
-import ableschema.core.edit.MoveCards;
 import ableschema.desktop.controls.Controls;
 import ableschema.desktop.controls.Fields;
 import ableschema.desktop.sheet.SheetView;
@@ -245,8 +244,14 @@ final class SheetHeader extends HBox {
                         "placing the cards",
                         progress -> AutoLayout.keeping(document, kept),
                         () -> workspace.design() == document.design(),
-                        positions -> {
-                            workspace.apply(new MoveCards(positions, "tidy up"));
+                        arranged -> {
+                            workspace.apply(new ChangeDiagram(
+                                    workspace
+                                            .document()
+                                            .diagram()
+                                            .with(arranged.positions())
+                                            .withDistricts(arranged.districts()),
+                                    "tidy up"));
                             sheet.fit();
                         },
                         failure ->

@@ -20,6 +20,7 @@ import javafx.scene.layout.VBox;
 final class KindsList extends VBox {
 
     private static final double KIND_WIDTH = 96;
+    private static final int MOST_OF_A_KIND = 60;
 
     /** What to ask where there is none of a kind. */
     private static final Map<EntityKind, String> QUESTIONS = Map.of(
@@ -69,13 +70,16 @@ final class KindsList extends VBox {
         name.setMinWidth(KIND_WIDTH);
         var names = new FlowPane(12, 2);
         names.setPrefWrapLength(560);
-        for (Entity entity : entities) {
+        for (Entity entity : entities.subList(0, Math.min(MOST_OF_A_KIND, entities.size()))) {
             Label each = Controls.text(entity.name(), "answer");
             Controls.pressable(each, () -> {
                 workspace.selection().choose(entity.id());
                 workspace.stepProperty().set(Step.DRAW);
             });
             names.getChildren().add(each);
+        }
+        if (entities.size() > MOST_OF_A_KIND) {
+            names.getChildren().add(Controls.text("and " + (entities.size() - MOST_OF_A_KIND) + " more", "neither"));
         }
         if (entities.isEmpty()) {
             names.getChildren().add(Controls.text(QUESTIONS.getOrDefault(kind, ""), "neither"));

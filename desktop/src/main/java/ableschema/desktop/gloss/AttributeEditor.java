@@ -9,6 +9,7 @@ import ableschema.core.words.ConditionText;
 import ableschema.core.words.DomainWords;
 import ableschema.desktop.controls.Fields;
 import ableschema.desktop.workspace.Workspace;
+import java.util.List;
 import java.util.Optional;
 import javafx.scene.Node;
 import javafx.scene.control.CheckBox;
@@ -45,6 +46,13 @@ final class AttributeEditor extends GridPane {
         add(new FlowPane(10, 4, required(), unique(), indexed()), 0, getRowCount(), 2, 1);
     }
 
+    /** What the fields of an attribute show. */
+    static Object shownOf(Workspace workspace, Attribute attribute) {
+        Body body = body(workspace, attribute);
+        return List.of(
+                attribute, workspace.design().domains(), body.key(), body.checks(), body.uniques(), body.indexes());
+    }
+
     private void line(String label, Node field) {
         var name = new Label(label);
         name.getStyleClass().add("note");
@@ -64,6 +72,10 @@ final class AttributeEditor extends GridPane {
     }
 
     private Body body() {
+        return body(workspace, attribute);
+    }
+
+    private static Body body(Workspace workspace, Attribute attribute) {
         return workspace
                 .design()
                 .ownerOf(attribute.id())

@@ -8,6 +8,7 @@ import ableschema.core.design.Id;
 import ableschema.core.schema.Column;
 import ableschema.core.schema.Table;
 import ableschema.desktop.controls.Controls;
+import ableschema.desktop.controls.Parts;
 import ableschema.desktop.workspace.Workspace;
 import java.util.ArrayList;
 import java.util.List;
@@ -29,21 +30,48 @@ final class ColumnList extends VBox {
     private static final PseudoClass CHOSEN = PseudoClass.getPseudoClass("chosen");
 
     private final Workspace workspace;
-    private final Table table;
+    private final Parts rows = new Parts(this);
 
-    ColumnList(Workspace workspace, Table table) {
+    /** What one line shows. */
+    private record Row(
+            String column, String name, boolean inKey, String type, String note, Id origin, boolean chosen) {}
+
+    ColumnList(Workspace workspace) {
         this.workspace = workspace;
-        this.table = table;
         getStyleClass().add("column-list");
-        table.columns().forEach(column -> getChildren().add(row(column)));
     }
 
-    private Node row(Column column) {
-        var name = new Label(column.nullable() ? "[" + column.name() + "]" : column.name());
-        name.getStyleClass().add(table.isInKey(column) ? "key-name" : "column-name");
-        var type = new Label(workspace.dialect().type(column.type()));
+    void show(Table table) {
+        for (Column column : table.columns()) {
+            Row row = row(table, column);
+            rows.add(column.name(), row, () -> node(row));
+        }
+        rows.show();
+    }
+
+    private Row row(Table table, Column column) {
+        Id origin = workspace.trace().origin(table, column);
+        return new Row(
+                column.name(),
+                column.nullable() ? "[" + column.name() + "]" : column.name(),
+                table.isInKey(column),
+                workspace.dialect().type(column.type()),
+                String.join(" · ", notes(table, column)),
+                origin,
+                workspace
+                        .selection()
+                        .chosenProperty()
+                        .get()
+                        .filter(origin::equals)
+                        .isPresent());
+    }
+
+    private Node node(Row row) {
+        var name = new Label(row.name());
+        name.getStyleClass().add(row.inKey() ? "key-name" : "column-name");
+        var type = new Label(row.type());
         type.getStyleClass().add("type");
-        var note = new Label(String.join(" · ", notes(column)));
+        var note = new Label(row.note());
         note.getStyleClass().add("note");
         note.setWrapText(true);
         note.setMinHeight(Region.USE_PREF_SIZE);
@@ -54,16 +82,9 @@ final class ColumnList extends VBox {
         GridPane.setValignment(type, VPos.TOP);
         GridPane.setValignment(note, VPos.TOP);
         grid.getStyleClass().add("column-row");
-        grid.setId("column-" + column.name());
-        Id origin = workspace.trace().origin(table, column);
-        boolean chosen = workspace
-                .selection()
-                .chosenProperty()
-                .get()
-                .filter(origin::equals)
-                .isPresent();
-        grid.pseudoClassStateChanged(CHOSEN, chosen);
-        Controls.pressable(grid, () -> workspace.selection().choose(origin));
+        grid.setId("column-" + row.column());
+        grid.pseudoClassStateChanged(CHOSEN, row.chosen());
+        Controls.pressable(grid, () -> workspace.selection().choose(row.origin()));
         return grid;
     }
 
@@ -73,7 +94,7 @@ final class ColumnList extends VBox {
         return constraints;
     }
 
-    private List<String> notes(Column column) {
+    private List<String> notes(Table table, Column column) {
         var notes = new ArrayList<String>();
         table.foreignKeyOf(column)
                 .ifPresent(key -> notes.add("from " + source(workspace.trace().end(table, key))));
@@ -85,7 +106,7 @@ final class ColumnList extends VBox {
             notes.add("unique");
         }
         column.identity().ifPresent(counted -> notes.add("counted"));
-        condition(column).ifPresent(rule -> notes.add(rule.inShort()));
+        condition(table, column).ifPresent(rule -> notes.add(rule.inShort()));
         return notes;
     }
 
@@ -93,7 +114,7 @@ final class ColumnList extends VBox {
         return workspace.design().target(end).map(Entity::name).orElse("");
     }
 
-    private Optional<Condition> condition(Column column) {
+    private Optional<Condition> condition(Table table, Column column) {
         ColumnRef ref = workspace.trace().ref(table, column);
         return workspace.mapping().physical().body(workspace.trace().owner(table)).stream()
                 .flatMap(body -> body.checks().stream())

@@ -19,6 +19,13 @@ final class FindingLines extends VBox {
 
     private final Workspace workspace;
 
+    /** What the lines about a thing show. */
+    static Object shownOf(Workspace workspace, Id owner) {
+        return workspace.review().about(owner).stream()
+                .map(each -> List.of(each.severity(), each.text(), each.place().owner()))
+                .toList();
+    }
+
     FindingLines(Workspace workspace, Id owner) {
         super(4);
         this.workspace = workspace;
@@ -30,10 +37,6 @@ final class FindingLines extends VBox {
             Controls.pressable(more, () -> toReview(owner));
             getChildren().add(more);
         }
-    }
-
-    boolean isEmpty() {
-        return getChildren().isEmpty();
     }
 
     private HBox line(Finding finding) {

@@ -20,14 +20,15 @@ import ableschema.core.words.Sentences;
 import ableschema.desktop.controls.Choice;
 import ableschema.desktop.controls.Controls;
 import ableschema.desktop.controls.Fields;
+import ableschema.desktop.controls.Parts;
 import ableschema.desktop.rule.SentenceField;
 import ableschema.desktop.workspace.Refresh;
 import ableschema.desktop.workspace.Workspace;
-import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Function;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -51,7 +52,10 @@ public final class GlossView extends VBox {
 
     private final Workspace workspace;
     private final VBox body = new VBox();
+    private final Parts parts = new Parts(body);
+    private final ColumnList columns;
     private final SqlLines sql;
+    private final Region sqlPane;
     private boolean allSentences;
     private final Refresh refresh;
 
@@ -59,12 +63,16 @@ public final class GlossView extends VBox {
         this.workspace = workspace;
         this.sql = new SqlLines(workspace.selection()::choose);
         sql.setId("gloss-sql");
+        this.sqlPane = sql.scrolled();
+        sqlPane.setMinHeight(120);
+        this.columns = new ColumnList(workspace);
         setId("gloss");
         getStyleClass().add("gloss");
         body.getStyleClass().add("gloss-body");
         var scroll = new ScrollPane(body);
         scroll.setFitToWidth(true);
         scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+        scroll.setPrefHeight(0); // it takes what is there, and so is not measured
         VBox.setVgrow(scroll, Priority.ALWAYS);
         getChildren().add(scroll);
         this.refresh = new Refresh(body, () -> true, this::build);
@@ -78,11 +86,6 @@ public final class GlossView extends VBox {
     }
 
     private void build() {
-        body.getChildren().clear();
-        show();
-    }
-
-    private void show() {
         Design design = workspace.design();
         Optional<Entity> entity = workspace.selection().chosenEntity();
         Optional<Relationship> relationship =
@@ -94,30 +97,61 @@ public final class GlossView extends VBox {
         } else {
             showNothing();
         }
+        parts.show();
     }
 
-    private void add(Node... nodes) {
-        body.getChildren().addAll(nodes);
+    /** Adds what depends on no more than a text. */
+    private void add(String name, String text, Function<String, Node> made) {
+        parts.add(name, text, () -> made.apply(text));
+    }
+
+    private void section(String title, String right) {
+        parts.add("section " + title, right, () -> heading(title, right));
+    }
+
+    private void hint(String text) {
+        add("hint " + text, text, GlossView::hintLabel);
     }
 
     private void show(Entity entity) {
-        add(heading(entity));
-        add(Fields.paragraph(
+        Id id = entity.id();
+        parts.add(
+                "heading",
+                List.of(id, entity.name(), entity.kind(), entity.parked()),
+                () -> heading(id, entity.name(), entity.kind(), entity.parked()));
+        parts.add(
                 "definition",
-                entity.definition(),
-                "what counts as one of these?",
-                typed -> workspace.apply(workspace.edits().define(entity, typed))));
-        add(section("WORDS", ""));
-        words(entity).forEach(this::add);
-        if (workspace.design().relationships().stream()
-                .anyMatch(r -> r.isSubtype() && r.first().entity().equals(entity.id()))) {
-            add(AlternativesView.ofKinds(workspace, entity.id()));
+                List.of(id, entity.definition()),
+                () -> Fields.paragraph(
+                        "definition",
+                        entity.definition(),
+                        "what counts as one of these?",
+                        typed -> workspace.apply(workspace.edits().define(entity(id), typed))));
+        section("WORDS", "");
+        words(entity);
+        if (workspace
+                .design()
+                .relationshipsOf(id)
+                .anyMatch(r -> r.isSubtype() && r.first().entity().equals(id))) {
+            parts.addAnew(AlternativesView.ofKinds(workspace, id));
         }
-        findings(entity.id());
-        tableOf(entity.id()).ifPresent(this::columnsAndSql);
-        workspace.trace().tableOf(entity.id()).ifPresent(table -> names(PhysicalNames.of(workspace, entity, table)));
-        add(new ReasonFields(workspace, entity.id()));
-        add(new StarterFields(workspace, entity));
+        findings(id);
+        tableOf(id).ifPresent(this::columnsAndSql);
+        workspace.trace().tableOf(id).ifPresent(table -> {
+            section("NAMES IN THE DATABASE", "empty: by the rules");
+            parts.add("names", PhysicalNames.shownOf(entity, table), () -> PhysicalNames.of(workspace, entity, table));
+        });
+        reasons(id);
+        parts.add("starters", StarterFields.shownOf(workspace, entity), () -> new StarterFields(workspace, entity));
+    }
+
+    private void reasons(Id owner) {
+        parts.add("reasons", ReasonFields.shownOf(workspace, owner), () -> new ReasonFields(workspace, owner));
+    }
+
+    /** The entity as it is now, which may have changed since its fields were made. */
+    private Entity entity(Id id) {
+        return workspace.design().entity(id).orElseThrow(); // fields of what is gone are shown no more
     }
 
     /** The table of an entity; of a kind that has none, that of the general entity. */
@@ -125,18 +159,19 @@ public final class GlossView extends VBox {
         return workspace.trace().tableOf(PhysicalDesign.tableHolder(workspace.design(), entity));
     }
 
-    private Node heading(Entity entity) {
-        var name = new Label(entity.name());
+    private Node heading(Id id, String called, EntityKind its, boolean parked) {
+        var name = new Label(called);
         name.getStyleClass().add("title");
         Choice kind = Choice.of(
-                entity.kind(),
+                its,
                 EntityKind.USUAL,
                 EntityKind::toString,
-                chosen -> workspace.apply(workspace.edits().setKind(entity, chosen)));
+                chosen -> workspace.apply(workspace.edits().setKind(entity(id), chosen)));
         kind.setId("entity-kind");
-        String label = entity.parked() ? "take back" : "set aside";
         Button park = Controls.button(
-                "park", label, () -> workspace.apply(workspace.edits().setParked(entity, !entity.parked())));
+                "park",
+                parked ? "take back" : "set aside",
+                () -> workspace.apply(workspace.edits().setParked(entity(id), !parked)));
         park.getStyleClass().setAll("header-button");
         return baseline(name, kind, Controls.space(), park);
     }
@@ -147,43 +182,51 @@ public final class GlossView extends VBox {
         return line;
     }
 
-    private List<Node> words(Entity entity) {
-        var nodes = new ArrayList<Node>();
+    private void words(Entity entity) {
         var sentences = new Sentences(workspace.design());
         List<Relationship> relationships =
                 workspace.design().relationshipsOf(entity.id()).toList();
         int shown = allSentences ? relationships.size() : Math.min(MOST_SENTENCES, relationships.size());
         for (Relationship each : relationships.subList(0, shown)) {
-            nodes.add(sentence(sentences.of(each), each.id()));
+            sentence(sentences.of(each), each.id());
         }
         if (shown < relationships.size()) {
-            var more = new Hyperlink("+ " + (relationships.size() - shown) + " more");
-            more.setOnAction(event -> {
-                allSentences = true;
-                refresh.now();
-            });
-            nodes.add(more);
+            add("more sentences", "+ " + (relationships.size() - shown) + " more", this::allSentencesLink);
         }
         if (entity.body().key().isEmpty()) {
-            nodes.add(hint("Nothing tells one from another yet: see Keys."));
+            hint("Nothing tells one from another yet: see Keys.");
         }
-        nodes.addAll(ownSentences(entity.id()));
+        ownSentences(entity.id());
         if (relationships.isEmpty()) {
-            nodes.add(hint("Type below, for example: Each " + Nouns.inSentence(entity.name())
-                    + " stands in exactly one apiary."));
+            hint("Type below, for example: Each " + Nouns.inSentence(entity.name()) + " stands in exactly one apiary.");
         }
-        return nodes;
+    }
+
+    private Node allSentencesLink(String text) {
+        var more = new Hyperlink(text);
+        more.setOnAction(event -> {
+            allSentences = true;
+            refresh.now();
+        });
+        return more;
     }
 
     /** What is known of the thing itself, to be reworded in place. */
-    private List<Node> ownSentences(Id owner) {
-        return DesignText.about(workspace.design(), owner).stream()
+    private void ownSentences(Id owner) {
+        List<Sentence> own = DesignText.about(workspace.design(), owner).stream()
                 .filter(said -> OWN.contains(said.part()))
-                .<Node>map(said -> SentenceField.of(workspace, said, LINE_WIDTH, MOST_LINES))
                 .toList();
+        for (int i = 0; i < own.size(); i++) {
+            Sentence said = own.get(i);
+            parts.add("own sentence " + i, said, () -> SentenceField.of(workspace, said, LINE_WIDTH, MOST_LINES));
+        }
     }
 
-    private Node sentence(String text, Id thing) {
+    private void sentence(String text, Id thing) {
+        parts.add("sentence " + thing, text, () -> sentenceLabel(text, thing));
+    }
+
+    private Node sentenceLabel(String text, Id thing) {
         var label = new Label(text);
         label.setWrapText(true);
         label.setMinHeight(Region.USE_PREF_SIZE);
@@ -192,7 +235,7 @@ public final class GlossView extends VBox {
         return label;
     }
 
-    private static Node hint(String text) {
+    private static Node hintLabel(String text) {
         var label = new Label(text);
         label.setWrapText(true);
         label.setMinHeight(Region.USE_PREF_SIZE);
@@ -200,7 +243,7 @@ public final class GlossView extends VBox {
         return label;
     }
 
-    private Node section(String title, String right) {
+    private static Node heading(String title, String right) {
         var name = new Label(title);
         name.getStyleClass().add("section");
         var note = new Label(right);
@@ -212,24 +255,29 @@ public final class GlossView extends VBox {
     }
 
     private void columnsAndSql(Table table) {
-        add(section("COLUMNS", "table " + table.name()));
+        section("COLUMNS", "table " + table.name());
         if (table.columns().isEmpty()) {
-            add(hint("No attributes yet: press Enter on the card, or type: Each "
-                    + workspace.trace().label(table) + " has name: text 40."));
+            hint("No attributes yet: press Enter on the card, or type: Each "
+                    + workspace.trace().label(table) + " has name: text 40.");
         } else {
-            add(new ColumnList(workspace, table));
+            columns.show(table);
+            parts.add("columns", "", () -> columns);
         }
         workspace
                 .selection()
                 .chosenProperty()
                 .get()
                 .flatMap(workspace.design()::attribute)
-                .ifPresent(attribute -> add(new AttributeEditor(workspace, attribute)));
-        add(section("SQL", workspace.dialect().label()));
+                .ifPresent(attribute -> parts.add(
+                        "attribute",
+                        AttributeEditor.shownOf(workspace, attribute),
+                        () -> new AttributeEditor(workspace, attribute)));
+        section("SQL", workspace.dialect().label());
         showSql(table);
-        var references = new ReferenceList(workspace, table);
+        List<ReferenceList.Reference> references = ReferenceList.of(workspace, table);
         if (!references.isEmpty()) {
-            add(section("REFERENCES", "from here → and to here ←"), references);
+            section("REFERENCES", "from here → and to here ←");
+            parts.add("references", references, () -> new ReferenceList(workspace, references));
         }
     }
 
@@ -246,10 +294,8 @@ public final class GlossView extends VBox {
                 workspace.trace(),
                 workspace.selection().chosenProperty().get().filter(id -> !id.equals(owner)),
                 known);
-        var pane = sql.scrolled();
-        pane.setPrefHeight(Math.min(420, 24 + lines.size() * 16.5));
-        pane.setMinHeight(120);
-        add(pane);
+        sqlPane.setPrefHeight(Math.min(420, 24 + lines.size() * 16.5));
+        parts.add("sql", "", () -> sqlPane);
     }
 
     private List<Line> lines(Schema schema, Table table) {
@@ -264,28 +310,30 @@ public final class GlossView extends VBox {
         first.getStyleClass().add("title");
         var kind = new Label("relationship");
         kind.getStyleClass().add("note");
-        add(baseline(first, kind), section("WORDS", ""));
-        add(new SentenceEditor(workspace, relationship.id()), new RelationshipEditor(workspace, relationship));
-        ownSentences(relationship.id()).forEach(this::add);
+        parts.addAnew(baseline(first, kind));
+        section("WORDS", "");
+        parts.addAnew(new SentenceEditor(workspace, relationship.id()));
+        parts.addAnew(new RelationshipEditor(workspace, relationship));
+        ownSentences(relationship.id());
         findings(relationship.id());
-        add(joined(relationship), AlternativesView.of(workspace, relationship));
-        add(new ReasonFields(workspace, relationship.id()));
+        parts.addAnew(joined(relationship));
+        parts.addAnew(AlternativesView.of(workspace, relationship));
+        reasons(relationship.id());
         Id table = relationship.referencing().orElse(relationship.id());
         workspace.trace().tableOf(table).ifPresent(this::columnsAndSql);
-        names(PhysicalNames.of(workspace, relationship));
+        var names = PhysicalNames.of(workspace, relationship);
+        if (!names.isEmpty()) {
+            section("NAMES IN THE DATABASE", "empty: by the rules");
+            parts.addAnew(names);
+        }
     }
 
     /** What there is to say about the thing, where the review does not say it already. */
     private void findings(Id owner) {
-        var findings = new FindingLines(workspace, owner);
-        if (!findings.isEmpty() && workspace.stepProperty().get() != Step.REVIEW) {
-            add(section("FINDINGS", "press for a remedy"), findings);
-        }
-    }
-
-    private void names(PhysicalNames names) {
-        if (!names.isEmpty()) {
-            add(section("NAMES IN THE DATABASE", "empty: by the rules"), names);
+        if (workspace.stepProperty().get() != Step.REVIEW
+                && !workspace.review().about(owner).isEmpty()) {
+            section("FINDINGS", "press for a remedy");
+            parts.add("findings", FindingLines.shownOf(workspace, owner), () -> new FindingLines(workspace, owner));
         }
     }
 
@@ -310,35 +358,27 @@ public final class GlossView extends VBox {
 
     private void showNothing() {
         Design design = workspace.design();
-        var title = new Label(
-                workspace.document().title().isEmpty()
-                        ? "New design"
-                        : workspace.document().title());
-        title.getStyleClass().add("title");
-        add(title);
+        String called = workspace.document().title();
+        add("title", called.isEmpty() ? "New design" : called, text -> Controls.text(text, "title"));
         if (design.entities().isEmpty()) {
-            add(
-                    section("HOW TO BEGIN", ""),
-                    hint(
-                            "Click on the sheet and type a name, such as Apiary. Enter leads to its attributes, Escape ends."),
-                    hint(
-                            "Or type a rule in the line below: Each hive stands in exactly one apiary; each apiary shelters"
-                                    + " any number of hives."),
-                    hint("Then drag from the edge of one card to another to relate them."));
+            section("HOW TO BEGIN", "");
+            hint("Click on the sheet and type a name, such as Apiary. Enter leads to its attributes, Escape ends.");
+            hint("Or type a rule in the line below: Each hive stands in exactly one apiary; each apiary shelters"
+                    + " any number of hives.");
+            hint("Then drag from the edge of one card to another to relate them.");
             return;
         }
-        add(section("WORDS", design.relationships().size() + " rules"));
+        section("WORDS", design.relationships().size() + " rules");
         var sentences = new Sentences(design);
-        design.relationships().stream().limit(MOST_RULES).forEach(each -> add(sentence(sentences.of(each), each.id())));
+        design.relationships().stream().limit(MOST_RULES).forEach(each -> sentence(sentences.of(each), each.id()));
         if (design.relationships().size() > MOST_RULES) {
-            add(hint(
-                    "and " + (design.relationships().size() - MOST_RULES) + " more: choose an entity to read its own"));
+            hint("and " + (design.relationships().size() - MOST_RULES) + " more: choose an entity to read its own");
         }
         List<String> undecided = workspace.mapping().undecided();
-        add(section("UNDECIDED", undecided.isEmpty() ? "nothing" : undecided.size() + ""));
-        undecided.stream().limit(30).forEach(each -> add(hint(each)));
+        section("UNDECIDED", undecided.isEmpty() ? "nothing" : undecided.size() + "");
+        undecided.stream().limit(30).distinct().forEach(this::hint);
         if (undecided.isEmpty()) {
-            add(hint("Every attribute has a type and every reference a key: the SQL can be written."));
+            hint("Every attribute has a type and every reference a key: the SQL can be written.");
         }
     }
 }

@@ -13,6 +13,7 @@ import ableschema.core.schema.Table;
 import ableschema.desktop.controls.Controls;
 import ableschema.desktop.controls.Fields;
 import ableschema.desktop.workspace.Workspace;
+import java.util.List;
 import java.util.function.Consumer;
 import java.util.function.UnaryOperator;
 import javafx.scene.control.Label;
@@ -31,11 +32,23 @@ final class PhysicalNames extends GridPane {
         getStyleClass().add("attribute-editor");
     }
 
+    /** What those of an entity's own table show. */
+    static Object shownOf(Entity entity, Table table) {
+        return List.of(
+                entity.id(),
+                entity.pins(),
+                table.qualified(),
+                table.primaryKey().map(key -> key.name()));
+    }
+
     /** Those of an entity's own table. */
     static PhysicalNames of(Workspace workspace, Entity entity, Table table) {
         var names = new PhysicalNames(workspace);
-        Consumer<Pins> change =
-                pins -> workspace.apply(new ChangeEntity(entity.withPins(pins), "name the table of " + entity.name()));
+        Consumer<Pins> change = pins -> workspace
+                .design()
+                .entity(entity.id())
+                .ifPresent(now ->
+                        workspace.apply(new ChangeEntity(now.withPins(pins), "name the table of " + now.name())));
         names.table(entity.pins(), table, change);
         table.primaryKey()
                 .ifPresent(key -> names.line(

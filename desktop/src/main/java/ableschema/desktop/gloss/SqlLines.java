@@ -5,9 +5,10 @@ import ableschema.core.mapping.Mapping;
 import ableschema.core.mapping.Trace;
 import ableschema.core.sql.Line;
 import java.util.ArrayList;
-import java.util.Collection;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Consumer;
@@ -21,7 +22,9 @@ import org.fxmisc.richtext.StyleClassedTextArea;
 public final class SqlLines extends StyleClassedTextArea {
 
     private static final String OF_CHOSEN = "of-chosen";
+    private static final String CHANGED = "changed";
 
+    private final Map<Integer, List<String>> styled = new HashMap<>();
     private List<Line> lines = List.of();
     private Trace trace = Mapping.NONE.trace();
 
@@ -64,22 +67,58 @@ public final class SqlLines extends StyleClassedTextArea {
      * @param before the texts that were there before the last edit; others are marked as changed
      */
     public void show(List<Line> shown, Trace traced, Optional<Id> chosen, Set<String> before) {
+        List.copyOf(styled.keySet()).forEach(line -> style(line, List.of()));
+        replaceChanged(
+                lines.stream().map(Line::text).toList(),
+                shown.stream().map(Line::text).toList());
         lines = shown;
         trace = traced;
-        replaceText(String.join("\n", shown.stream().map(Line::text).toList()));
-        for (int i = 0; i < shown.size(); i++) {
-            var styles = new ArrayList<String>();
-            Line line = shown.get(i);
-            if (chosen.filter(thing -> trace.leads(line.parts(), thing)).isPresent()) {
-                styles.add(OF_CHOSEN);
+        for (int i = 0; i < shown.size() && !before.isEmpty(); i++) {
+            if (!before.contains(bare(shown.get(i).text()))) {
+                style(i, List.of(CHANGED));
             }
-            if (!before.isEmpty() && !before.contains(bare(line.text()))) {
-                styles.add("changed");
-            }
-            setParagraphStyle(i, styles);
         }
-        moveTo(0);
-        requestFollowCaret();
+        mark(chosen);
+    }
+
+    /** Gives a line other styles; which lines have any is known here, as asking each would take long. */
+    private void style(int line, List<String> styles) {
+        if (styles.isEmpty()) {
+            styled.remove(line);
+        } else {
+            styled.put(line, styles);
+        }
+        setParagraphStyle(line, styles);
+    }
+
+    /** Puts other texts in place; the lines before and behind those that differ stay, and so does what is in view. */
+    private void replaceChanged(List<String> before, List<String> texts) {
+        int known = before.size();
+        int same = Math.min(known, texts.size());
+        int first = 0;
+        while (first < same && before.get(first).equals(texts.get(first))) {
+            first++;
+        }
+        int behind = 0;
+        while (behind < same - first && before.get(known - 1 - behind).equals(texts.get(texts.size() - 1 - behind))) {
+            behind++;
+        }
+        int last = known - behind - 1;
+        int lastNow = texts.size() - behind - 1;
+        if (first == 0) {
+            replaceText(String.join("\n", texts));
+            moveTo(0);
+            requestFollowCaret();
+        } else if (first <= last && first <= lastNow) {
+            replaceText(first, 0, last, getParagraphLength(last), String.join("\n", texts.subList(first, lastNow + 1)));
+        } else if (first <= last) {
+            deleteText(first - 1, getParagraphLength(first - 1), last, getParagraphLength(last));
+        } else if (first <= lastNow) {
+            insertText(
+                    first - 1,
+                    getParagraphLength(first - 1),
+                    "\n" + String.join("\n", texts.subList(first, lastNow + 1)));
+        }
     }
 
     /** Marks the lines of another thing; returns the place of the first, or -1 where it has none. */
@@ -89,14 +128,14 @@ public final class SqlLines extends StyleClassedTextArea {
             Line line = lines.get(i);
             boolean its =
                     chosen.filter(thing -> trace.leads(line.parts(), thing)).isPresent();
-            Collection<String> styles = getParagraph(i).getParagraphStyle();
+            List<String> styles = styled.getOrDefault(i, List.of());
             if (its != styles.contains(OF_CHOSEN)) {
                 var changed = new ArrayList<>(styles);
                 changed.remove(OF_CHOSEN);
                 if (its) {
                     changed.add(OF_CHOSEN);
                 }
-                setParagraphStyle(i, changed);
+                style(i, changed);
             }
             first = its && first < 0 ? i : first;
         }

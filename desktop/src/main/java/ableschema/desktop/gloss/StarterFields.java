@@ -2,6 +2,7 @@ package ableschema.desktop.gloss;
 
 import ableschema.core.design.Attribute;
 import ableschema.core.design.Entity;
+import ableschema.core.design.Id;
 import ableschema.core.design.IdKind;
 import ableschema.core.document.HouseRules;
 import ableschema.core.document.Starter;
@@ -10,6 +11,7 @@ import ableschema.desktop.controls.Controls;
 import ableschema.desktop.controls.Fields;
 import ableschema.desktop.workspace.Workspace;
 import java.util.ArrayList;
+import java.util.List;
 import javafx.scene.control.Button;
 import javafx.scene.control.TextField;
 import javafx.scene.control.Tooltip;
@@ -20,12 +22,12 @@ import javafx.scene.layout.HBox;
 final class StarterFields extends FlowPane {
 
     private final Workspace workspace;
-    private final Entity entity;
+    private final Id owner;
 
     StarterFields(Workspace workspace, Entity entity) {
         super(6, 4);
         this.workspace = workspace;
-        this.entity = entity;
+        this.owner = entity.id();
         setId("starters");
         HouseRules rules = workspace.document().rules();
         for (Starter starter : rules.starters()) {
@@ -44,8 +46,21 @@ final class StarterFields extends FlowPane {
         }
     }
 
+    /** What the fields for an entity show. */
+    static Object shownOf(Workspace workspace, Entity entity) {
+        return List.of(
+                entity.id(),
+                workspace.document().rules().starters(),
+                entity.body().attributes().isEmpty());
+    }
+
+    /** The entity as it is now, which may have changed since these fields were made. */
+    private Entity entity() {
+        return workspace.design().entity(owner).orElseThrow(); // fields of what is gone are shown no more
+    }
+
     private void keep(String name) {
-        var starter = new Starter(name, entity.body().attributes());
+        var starter = new Starter(name, entity().body().attributes());
         workspace.apply(new ChangeRules(workspace.document().rules().with(starter), "keep the starter " + name));
     }
 
@@ -55,6 +70,7 @@ final class StarterFields extends FlowPane {
     }
 
     private void give(Starter starter) {
+        Entity entity = entity();
         var all = new ArrayList<>(entity.body().attributes());
         for (Attribute each : starter.attributes()) {
             if (entity.body().attribute(each.name()).isEmpty()) {

@@ -5,10 +5,12 @@ import ableschema.core.document.Detail;
 import ableschema.core.document.Document;
 import ableschema.core.document.Notation;
 import ableschema.core.document.Position;
+import ableschema.core.mapping.Mapping;
 import ableschema.desktop.marks.FxMarks;
 import ableschema.diagram.geometry.Area;
 import ableschema.diagram.picture.Card;
 import ableschema.diagram.picture.Contents;
+import ableschema.diagram.picture.ContentsMaker;
 import ableschema.diagram.picture.Link;
 import ableschema.diagram.picture.Picture;
 import ableschema.diagram.picture.PictureMaker;
@@ -26,9 +28,12 @@ final class ChildrenPicture extends Pane {
     private static final double BETWEEN = 84;
     private static final double BELOW = 16;
 
-    /** @param after the document as it would be */
-    ChildrenPicture(Document after, Id parent, double width) {
-        Contents all = Contents.of(after, View.TABLES);
+    /**
+     * @param after the document as it would be
+     * @param mapping its tables
+     */
+    ChildrenPicture(Document after, Mapping mapping, Id parent, double width) {
+        Contents all = new ContentsMaker().of(after, mapping, View.TABLES);
         List<Link> links = all.links().stream()
                 .filter(link -> !link.isLoop() && link.first().card().equals(parent))
                 .toList();

@@ -211,7 +211,7 @@ public final class KeysBench extends ScrollPane {
         title.setAlignment(Pos.BASELINE_LEFT);
         box.getChildren().add(title);
         Document after = shown.choice().applyTo(workspace.document());
-        Mapping mapping = after.mapping();
+        Mapping mapping = after.mapping(workspace.mapping());
         boolean referred = mapping.trace()
                 .tableOf(entity.id())
                 .filter(table -> mapping.schema().referencesTo(table).findAny().isPresent())
@@ -219,7 +219,7 @@ public final class KeysBench extends ScrollPane {
         box.getChildren()
                 .add(
                         referred
-                                ? new ChildrenPicture(after, entity.id(), Math.max(400, getWidth() - 44))
+                                ? new ChildrenPicture(after, mapping, entity.id(), Math.max(400, getWidth() - 44))
                                 : text("No table refers to " + entity.name() + " yet.", "hint"));
         var make = new Button(shown.current() ? shown.name() + " is the key" : "Make " + shown.name() + " the key ↵");
         make.setId("make-key");

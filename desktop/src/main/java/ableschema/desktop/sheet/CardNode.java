@@ -4,6 +4,7 @@ import ableschema.core.design.Id;
 import ableschema.core.document.Detail;
 import ableschema.desktop.marks.FxMarks;
 import ableschema.diagram.geometry.Area;
+import ableschema.diagram.picture.Card;
 import ableschema.diagram.picture.CardMarks;
 import ableschema.diagram.picture.Mark;
 import ableschema.diagram.picture.Picture.PlacedCard;
@@ -22,8 +23,8 @@ final class CardNode extends Pane {
     private static final double EDGE = 7;
     private static final double TITLE_BASE = 28;
 
-    private final PlacedCard placed;
-    private final Detail detail;
+    private PlacedCard placed;
+    private Detail detail;
     private final Rectangle outline = new Rectangle();
     private final Polygon corner = new Polygon(0, 0, 9, 0, 0, 9);
 
@@ -31,11 +32,26 @@ final class CardNode extends Pane {
         this.placed = placed;
         this.detail = detail;
         getStyleClass().add("entity-card");
-        setId("card-" + placed.card().title().toLowerCase(Locale.ROOT).replaceAll("[^\\p{L}\\p{Nd}]+", "-"));
+        setAccessibleRole(AccessibleRole.BUTTON);
         buildOutline();
+        fit();
+    }
+
+    /** Stands for the card as it is now. */
+    void show(PlacedCard card, Detail shown) {
+        detail = shown;
+        if (placed != card) {
+            placed = card;
+            fit();
+        }
+    }
+
+    private void fit() {
+        setId("card-" + placed.card().title().toLowerCase(Locale.ROOT).replaceAll("[^\\p{L}\\p{Nd}]+", "-"));
         relocate(placed.area().x(), placed.area().y());
         setPrefSize(placed.area().width(), placed.area().height());
-        setAccessibleRole(AccessibleRole.BUTTON);
+        outline.setWidth(placed.area().width() + 10);
+        outline.setHeight(placed.area().height() + 10);
         setAccessibleText("Entity " + placed.card().title());
     }
 
@@ -55,8 +71,6 @@ final class CardNode extends Pane {
     private void buildOutline() {
         outline.setX(-5);
         outline.setY(-5);
-        outline.setWidth(placed.area().width() + 10);
-        outline.setHeight(placed.area().height() + 10);
         outline.setArcWidth(16);
         outline.setArcHeight(16);
         outline.setFill(null);
@@ -71,16 +85,19 @@ final class CardNode extends Pane {
         getChildren().add(corner);
     }
 
+    /** The relationship to another district whose line on the card lies at this height. */
+    Optional<Id> farAt(double y) {
+        return detail == Detail.EVERYTHING
+                ? placed.card().farAt(y).map(Card.Entry::origin).filter(id -> !id.equals(id()))
+                : Optional.empty();
+    }
+
+    String title() {
+        return placed.card().title();
+    }
+
     Id id() {
         return placed.card().id();
-    }
-
-    PlacedCard placed() {
-        return placed;
-    }
-
-    Detail detail() {
-        return detail;
     }
 
     /** Shows that automatic layout leaves it where it is. */

@@ -120,7 +120,7 @@ final class CarryCards implements Drag {
         Map<Id, Position> positions = new LinkedHashMap<>();
         offsets.keySet().forEach(node -> positions.put(node.id(), new Position(node.getLayoutX(), node.getLayoutY())));
         sheet.putDown();
-        String name = held.placed().card().title();
+        String name = held.title();
         int more = positions.size() - 1;
         workspace.apply(new MoveCards(positions, "move " + name + (more == 0 ? "" : " and " + more + " more")));
     }

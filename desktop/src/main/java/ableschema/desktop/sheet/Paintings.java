@@ -10,9 +10,12 @@ import ableschema.diagram.picture.CardMarks;
 import ableschema.diagram.picture.Ink;
 import ableschema.diagram.picture.Mark;
 import ableschema.diagram.picture.Picture;
+import ableschema.diagram.picture.Picture.DrawnDistrict;
 import ableschema.diagram.picture.Picture.DrawnLink;
 import ableschema.diagram.picture.Picture.PlacedCard;
 import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.HashMap;
 import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
@@ -29,6 +32,10 @@ final class Paintings {
     private static final int GROUNDS = 1;
 
     private static final int WORDS = 2;
+
+    private final Map<DrawnDistrict, Painting.Part> frames = new HashMap<>();
+    /** The marks of each card, which stay the same while it fades and lights up, or is seen from afar and from near. */
+    private final Map<PlacedCard, Map<Detail, List<Mark>>> cardMarks = new IdentityHashMap<>();
 
     private Map<Object, Made> known = new IdentityHashMap<>();
 
@@ -65,6 +72,11 @@ final class Paintings {
             lines.add(made);
         }
         var parts = new ArrayList<Painting.Part>(known.size());
+        for (DrawnDistrict district : picture.districts()) {
+            parts.add(frames.computeIfAbsent(
+                    district, frame -> new Painting.Part(frame.area().grown(2), frame.marks(), 1)));
+        }
+        frames.keySet().retainAll(Set.copyOf(picture.districts()));
         for (int layer = 0; layer <= WORDS; layer++) {
             for (Made line : lines) {
                 add(line.layers().get(layer), parts);
@@ -79,6 +91,7 @@ final class Paintings {
             }
         }
         known = fresh;
+        cardMarks.keySet().removeIf(card -> picture.cards().get(card.card().id()) != card);
         return new Painting(parts, palette);
     }
 
@@ -93,12 +106,11 @@ final class Paintings {
         if (made != null && made.isFor(false, faded, detail)) {
             return made;
         }
+        List<Mark> marks = cardMarks
+                .computeIfAbsent(card, each -> new EnumMap<>(Detail.class))
+                .computeIfAbsent(detail, each -> CardMarks.of(card.card(), card.area(), each));
         return new Made(
-                false,
-                faded,
-                detail,
-                List.of(new Painting.Part(
-                        card.area().grown(2), CardMarks.of(card.card(), card.area(), detail), faded ? FADED : 1)));
+                false, faded, detail, List.of(new Painting.Part(card.area().grown(2), marks, faded ? FADED : 1)));
     }
 
     private Made made(DrawnLink link, boolean lit, boolean faded) {
@@ -113,7 +125,11 @@ final class Paintings {
                 Detail.EVERYTHING,
                 IntStream.rangeClosed(0, WORDS)
                         .mapToObj(layer -> new Painting.Part(
-                                bounds, marks(link, layer, lit), faded && layer != GROUNDS ? FADED : 1))
+                                bounds,
+                                made != null && made.lit() == lit
+                                        ? made.layers().get(layer).marks()
+                                        : marks(link, layer, lit),
+                                faded && layer != GROUNDS ? FADED : 1))
                         .toList());
     }
 

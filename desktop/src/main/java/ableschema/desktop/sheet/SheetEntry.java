@@ -5,9 +5,13 @@ import ableschema.core.design.Body;
 import ableschema.core.design.Entity;
 import ableschema.core.design.Id;
 import ableschema.core.design.IdKind;
+import ableschema.core.design.Lists;
 import ableschema.core.design.Relationship;
+import ableschema.core.document.Diagram;
+import ableschema.core.document.District;
 import ableschema.core.document.Position;
 import ableschema.core.edit.AddEntity;
+import ableschema.core.edit.ChangeDiagram;
 import ableschema.core.words.RuleLine;
 import ableschema.core.words.Understanding;
 import ableschema.desktop.gloss.SentenceEditor;
@@ -139,6 +143,21 @@ final class SheetEntry {
         field.selectAll();
         field.onEnter(name -> {
             workspace.apply(workspace.edits().rename(entity, name));
+            finish();
+        });
+    }
+
+    /** Lets the name of a district be typed anew where it stands. */
+    void rename(District district) {
+        Field field = new Field("district-entry", "Enter: rename   Esc: leave it");
+        show(field, sheet.titleOf(district).orElseGet(sheet::freePlace));
+        field.start(district.name());
+        field.selectAll();
+        field.onEnter(name -> {
+            Diagram diagram = workspace.document().diagram();
+            workspace.apply(new ChangeDiagram(
+                    diagram.withDistricts(Lists.replace(diagram.districts(), District::cards, district.withName(name))),
+                    "name a district " + name));
             finish();
         });
     }

@@ -6,12 +6,15 @@ import ableschema.core.design.End;
 import ableschema.core.design.Id;
 import ableschema.core.design.IdKind;
 import ableschema.core.design.Relationship;
+import ableschema.core.document.District;
 import ableschema.core.words.Sentences;
 import ableschema.desktop.marks.FxMarks;
 import ableschema.desktop.workspace.Workspace;
 import ableschema.diagram.picture.Ink;
 import ableschema.diagram.picture.View;
+import java.util.LinkedHashSet;
 import java.util.Optional;
+import java.util.Set;
 import javafx.geometry.Point2D;
 import javafx.scene.Cursor;
 import javafx.scene.control.Label;
@@ -83,6 +86,11 @@ final class SheetGestures {
         Optional<CardNode> card = cardAt(place);
         if (event.getButton() != MouseButton.PRIMARY || card.isEmpty()) {
             Optional<Id> line = sheet.at(place);
+            Optional<District> district = line.isPresent() ? Optional.empty() : sheet.districtTitledAt(place);
+            if (event.getButton() == MouseButton.PRIMARY && district.isPresent()) {
+                pressTitle(district.get(), place);
+                return;
+            }
             if (event.isShiftDown() && line.isEmpty()) {
                 drag = new RubberBand(sheet, workspace, place);
                 return;
@@ -99,6 +107,14 @@ final class SheetGestures {
         Point2D inside = place.subtract(node.getLayoutX(), node.getLayoutY());
         if (event.isShortcutDown()) {
             workspace.selection().toggle(node.id());
+            return;
+        }
+        Optional<Id> far = node.farAt(inside.getY());
+        if (far.isPresent()) {
+            workspace.selection().choose(far.get());
+            if (event.getClickCount() == 2) {
+                workspace.design().relationship(far.get()).ifPresent(each -> goToOther(each, node.id()));
+            }
             return;
         }
         boolean relates = node.isEdge(inside.getX(), inside.getY()) && isEntity(node);
@@ -122,6 +138,25 @@ final class SheetGestures {
         if (event.getClickCount() == 2) {
             workspace.design().entity(node.id()).ifPresent(entity -> entry.addAttributes(entity));
         }
+    }
+
+    /** Chooses all cards of a district, to be moved, named or drawn apart together. */
+    private void pressTitle(District district, Point2D place) {
+        Set<Id> shown = new LinkedHashSet<>(district.cards());
+        shown.removeIf(id -> sheet.card(id).isEmpty());
+        workspace.selection().chooseAll(shown);
+        shown.stream()
+                .findFirst()
+                .flatMap(sheet::card)
+                .ifPresent(node -> drag = new CarryCards(sheet, workspace, node, place));
+    }
+
+    private void goToOther(Relationship relationship, Id card) {
+        Id other = relationship.first().entity().equals(card)
+                ? relationship.second().entity()
+                : relationship.first().entity();
+        workspace.selection().choose(other);
+        sheet.centre(other);
     }
 
     private boolean isEntity(CardNode node) {

@@ -7,6 +7,7 @@ import ableschema.core.design.Entity;
 import ableschema.core.design.Id;
 import ableschema.core.design.IdKind;
 import ableschema.core.document.Diagram;
+import ableschema.core.document.District;
 import ableschema.core.document.Position;
 import ableschema.core.edit.AddEntity;
 import ableschema.core.edit.ChangeDiagram;
@@ -51,10 +52,7 @@ final class SheetKeys {
 
     private void fill() {
         on("ENTER", "Enter", "type attributes below, or open the sentences of a relationship", this::open);
-        on("F2", "F2", "rename the chosen entity", () -> workspace
-                .selection()
-                .chosenEntity()
-                .ifPresent(entry::rename));
+        on("F2", "F2", "rename the chosen entity, or the district of all chosen cards", this::rename);
         on("DELETE", "Delete", "delete what is chosen", this::delete);
         on("BACK_SPACE", "", "", this::delete);
         on("ESCAPE", "Escape", "choose nothing", workspace.selection()::chooseNothing);
@@ -67,6 +65,7 @@ final class SheetKeys {
         on("Alt+UP", "Alt+Up", "move the chosen attribute up", () -> moveAttribute(-1));
         on("Alt+DOWN", "Alt+Down", "move the chosen attribute down", () -> moveAttribute(1));
         on("Alt+N", "Alt+N", "show only the neighbours of the chosen entity, or all again", this::focus);
+        on("Alt+D", "Alt+D", "make the chosen cards a district of their own", this::joinDistrict);
         on("Alt+F", "Alt+F", "fix the chosen cards in their places, or let them go", this::pin);
         for (KeyCode arrow : List.of(KeyCode.LEFT, KeyCode.RIGHT, KeyCode.UP, KeyCode.DOWN)) {
             boolean first = arrow == KeyCode.LEFT;
@@ -104,6 +103,28 @@ final class SheetKeys {
             key.run().run();
             event.consume();
         });
+    }
+
+    private void rename() {
+        Set<Id> group = workspace.selection().groupProperty().get();
+        Optional<District> whole = workspace.document().diagram().districts().stream()
+                .filter(district ->
+                        group.size() > 1 && Set.copyOf(district.cards()).equals(group))
+                .findFirst();
+        whole.ifPresentOrElse(
+                entry::rename, () -> workspace.selection().chosenEntity().ifPresent(entry::rename));
+    }
+
+    /** Draws the chosen cards as a district of their own: lines to other districts are named on the cards instead. */
+    private void joinDistrict() {
+        Set<Id> group = workspace.selection().groupProperty().get();
+        if (group.isEmpty()) {
+            workspace.notices().complain("choose the cards that are to be a district of their own first");
+            return;
+        }
+        String name = workspace.design().nameOf(group.iterator().next());
+        workspace.apply(new ChangeDiagram(
+                workspace.document().diagram().joined(name, group), "make a district of " + group.size() + " cards"));
     }
 
     private void open() {

@@ -5,26 +5,34 @@ import ableschema.core.design.Id;
 import ableschema.core.design.Relationship;
 import ableschema.core.design.Side;
 import ableschema.core.document.Detail;
+import ableschema.core.document.District;
 import ableschema.core.document.Document;
 import ableschema.core.review.Rules;
 import ableschema.desktop.actions.Actions;
+import ableschema.desktop.workspace.Jobs.Job;
 import ableschema.desktop.workspace.Workspace;
 import ableschema.diagram.geometry.Area;
 import ableschema.diagram.geometry.Point;
 import ableschema.diagram.paint.Palette;
 import ableschema.diagram.paint.Raster;
 import ableschema.diagram.picture.Contents;
+import ableschema.diagram.picture.ContentsMaker;
+import ableschema.diagram.picture.Link;
 import ableschema.diagram.picture.Picture;
+import ableschema.diagram.picture.Picture.DrawnDistrict;
 import ableschema.diagram.picture.Picture.DrawnLink;
 import ableschema.diagram.picture.Picture.PlacedCard;
-import ableschema.diagram.picture.PictureMaker;
+import ableschema.diagram.picture.PictureDraft;
 import ableschema.diagram.picture.View;
+import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import javafx.application.Platform;
 import javafx.geometry.Point2D;
 import javafx.scene.Group;
 import javafx.scene.Node;
@@ -34,6 +42,8 @@ import javafx.scene.shape.Rectangle;
 /** The sheet on which the picture is drawn: shows it, pans and zooms. What is done by hand is in {@link SheetGestures}. */
 public final class SheetView extends Pane {
 
+    private static final int LAID_AT_ONCE = 40;
+    private static final int MADE_AT_ONCE = 120;
     private static final double NEAREST = 3;
     private static final double FARTHEST = 0.04;
     private static final double ROOM = 28;
@@ -45,6 +55,7 @@ public final class SheetView extends Pane {
     private final SheetPaper paper = new SheetPaper();
     private final Paintings paintings = new Paintings();
     private final Set<Id> lifted = new HashSet<>();
+    private final FarLines far = new FarLines();
     private final Group cards = new Group();
     private final WrongSigns signs = new WrongSigns(this);
     private final JoinedColumns joined = new JoinedColumns();
@@ -52,8 +63,11 @@ public final class SheetView extends Pane {
     private final Overview overview = new Overview(this);
     private final Map<Id, CardNode> nodes = new LinkedHashMap<>();
     private final SheetGestures gestures;
+    private final Map<Looked, Picture> pictures = new HashMap<>();
+    private final Map<Looked, Job> laying = new HashMap<>();
     private Picture picture = Picture.NOTHING;
     private Optional<Document> drawn = Optional.empty();
+    private final ContentsMaker contentsMaker = new ContentsMaker();
     private Contents contents = new Contents(List.of(), List.of());
     private List<Object> contentsOf = List.of();
     private Design contentsDesign = Design.EMPTY;
@@ -61,13 +75,16 @@ public final class SheetView extends Pane {
     private boolean fitted;
     private Runnable zoomed = () -> {};
 
+    /** A way to look at the design, of which the last picture is kept. */
+    private record Looked(View view, boolean focused, String picture) {}
+
     public SheetView(Workspace workspace) {
         this.workspace = workspace;
         setId("sheet");
         getStyleClass().add("sheet");
         setFocusTraversable(true);
         setAccessibleText("Sheet");
-        content.getChildren().addAll(cards, joined, signs, over);
+        content.getChildren().addAll(far, cards, joined, signs, over);
         content.setManaged(false);
         getChildren().addAll(paper, content, overview);
         paper.onRest(this::rest);
@@ -87,7 +104,6 @@ public final class SheetView extends Pane {
 
     private void follow() {
         workspace.documentProperty().addListener((o, before, now) -> draw());
-        workspace.onPlacedWell(this::fit);
         workspace.viewProperty().addListener((o, before, now) -> draw());
         workspace.selection().chosenProperty().addListener((o, before, now) -> light());
         workspace.selection().groupProperty().addListener((o, before, now) -> light());
@@ -113,13 +129,54 @@ public final class SheetView extends Pane {
         }
     }
 
+    /** The picture as it is now; where many lines have to be laid, those that are left, until a job has laid the others. */
     private Picture picture() {
-        Document document = workspace.document();
-        return PictureMaker.after(
-                picture,
+        var looked = new Looked(
+                workspace.viewProperty().get(),
+                workspace.selection().focusProperty().get().isPresent(),
+                workspace.document().diagram().name());
+        PictureDraft draft = PictureDraft.of(
+                pictures.getOrDefault(looked, picture),
                 contents(),
-                document.diagram().positions(),
-                document.diagram().notation());
+                workspace.document().diagram().positions(),
+                workspace.document().diagram().notation());
+        boolean atOnce = draft.linesToLay() <= LAID_AT_ONCE;
+        Picture now = atOnce ? draft.finished(laid -> {}) : draft.meanwhile();
+        if (!atOnce && !isBeingLaid(looked)) {
+            lay(looked, draft);
+        }
+        pictures.put(looked, now);
+        return now;
+    }
+
+    private boolean isBeingLaid(Looked looked) {
+        return Optional.ofNullable(laying.get(looked))
+                .filter(workspace.jobs().running()::contains)
+                .isPresent();
+    }
+
+    /** Lays the lines as a job; what has changed by the time when it ends follows then. */
+    private void lay(Looked looked, PictureDraft draft) {
+        int lines = draft.linesToLay();
+        laying.put(
+                looked,
+                workspace
+                        .jobs()
+                        .run(
+                                "drawing the lines",
+                                progress -> draft.finished(laid -> {
+                                    if (laid % 50 == 0) {
+                                        progress.done(laid, lines);
+                                    }
+                                }),
+                                () -> true,
+                                laid -> {
+                                    pictures.put(looked, laid);
+                                    draw();
+                                },
+                                failure -> workspace
+                                        .notices()
+                                        .complain("the lines could not be drawn: " + failure.getMessage())));
     }
 
     /** What the picture shows, worked out anew only where the design or the way it is looked at has changed. */
@@ -131,7 +188,8 @@ public final class SheetView extends Pane {
                 workspace.viewProperty().get(),
                 workspace.selection().focusProperty().get());
         if (!of.equals(contentsOf) || contentsDesign != document.design()) {
-            Contents all = Contents.of(document, workspace.viewProperty().get()).keeping(contents);
+            Contents all = contentsMaker.of(
+                    document, workspace.mapping(), workspace.viewProperty().get());
             contents = workspace
                     .selection()
                     .focusProperty()
@@ -153,11 +211,9 @@ public final class SheetView extends Pane {
         Detail detail = detail();
         drawnDetail = detail;
         var gone = new HashSet<>(nodes.keySet());
-        picture.cards().forEach((id, card) -> {
-            gone.remove(id);
-            show(id, card, detail);
-        });
+        gone.removeAll(picture.cards().keySet());
         gone.forEach(id -> cards.getChildren().remove(nodes.remove(id)));
+        showCards(detail);
         light();
         signs.show(
                 workspace.design(),
@@ -169,15 +225,29 @@ public final class SheetView extends Pane {
         }
     }
 
-    /** Makes a card's node anew only where the card itself has changed. */
-    private void show(Id id, PlacedCard card, Detail detail) {
-        CardNode known = nodes.get(id);
-        boolean same = known != null && known.placed() == card && known.detail() == detail;
-        if (!same) {
-            var node = new CardNode(card, detail);
-            cards.getChildren().remove(known);
-            cards.getChildren().add(node);
-            nodes.put(id, node);
+    /** Has a node for each card; many new ones are made a few at a time, so that the window answers in between. */
+    private void showCards(Detail detail) {
+        var made = new ArrayList<CardNode>();
+        Set<Id> chosen = workspace.selection().groupProperty().get();
+        boolean more = false;
+        for (Map.Entry<Id, PlacedCard> each : picture.cards().entrySet()) {
+            CardNode known = nodes.get(each.getKey());
+            if (known != null) {
+                known.show(each.getValue(), detail);
+            } else if (made.size() < MADE_AT_ONCE || chosen.contains(each.getKey())) {
+                var node = new CardNode(each.getValue(), detail);
+                nodes.put(each.getKey(), node);
+                made.add(node);
+            } else {
+                more = true;
+            }
+        }
+        cards.getChildren().addAll(made);
+        if (more) {
+            Platform.runLater(() -> {
+                showCards(drawnDetail);
+                lightCards();
+            });
         }
     }
 
@@ -193,20 +263,30 @@ public final class SheetView extends Pane {
 
     /** Lights what is chosen; its neighbours stay, the rest fades. */
     private void light() {
-        Set<Id> chosen = workspace.selection().chosenOwner().isEmpty()
-                ? Set.of()
-                : workspace.selection().groupProperty().get();
-        Set<Id> pinned = Set.copyOf(workspace.document().diagram().pinned());
+        Set<Id> chosen = chosenCards();
         var near = new HashSet<Id>();
         chosen.forEach(id -> near.addAll(neighbours(id)));
+        lightCards();
+        paper.show(paintings.of(picture, detail(), new Paintings.Light(chosen, near, lifted), palette()));
+        far.show(picture, chosen);
+        join();
+        overview.show(picture);
+        overview.frame(toPicture(0, 0), toPicture(getWidth(), getHeight()));
+    }
+
+    private void lightCards() {
+        Set<Id> pinned = Set.copyOf(workspace.document().diagram().pinned());
+        Set<Id> chosen = chosenCards();
         nodes.forEach((id, node) -> {
             node.setChosen(chosen.contains(id));
             node.setPinned(pinned.contains(id));
         });
-        paper.show(paintings.of(picture, detail(), new Paintings.Light(chosen, near, lifted), palette()));
-        join();
-        overview.show(picture);
-        overview.frame(toPicture(0, 0), toPicture(getWidth(), getHeight()));
+    }
+
+    private Set<Id> chosenCards() {
+        return workspace.selection().chosenOwner().isEmpty()
+                ? Set.of()
+                : workspace.selection().groupProperty().get();
     }
 
     /** Marks what the chosen relationship joins, where tables are drawn. */
@@ -252,12 +332,37 @@ public final class SheetView extends Pane {
                 near.add(link.link().second().card());
             }
         }
+        for (Link link : picture.far()) {
+            if (link.relationship().equals(chosen)
+                    || link.first().card().equals(chosen)
+                    || link.second().card().equals(chosen)) {
+                near.add(link.first().card());
+                near.add(link.second().card());
+            }
+        }
         return near;
     }
 
     /** What lies at a place of the picture. */
     Optional<Id> at(Point2D place) {
         return picture.at(new Point(place.getX(), place.getY()), 6 / zoom());
+    }
+
+    /** The district whose name stands at a place of the picture. */
+    Optional<District> districtTitledAt(Point2D place) {
+        var point = new Point(place.getX(), place.getY());
+        return picture.districts().stream()
+                .filter(each -> each.title().contains(point))
+                .map(DrawnDistrict::district)
+                .findFirst();
+    }
+
+    /** Where the name of a district stands, if it is shown. */
+    Optional<Point2D> titleOf(District district) {
+        return picture.districts().stream()
+                .filter(each -> each.district().equals(district))
+                .findFirst()
+                .map(each -> new Point2D(each.area().x(), each.area().y()));
     }
 
     Optional<CardNode> card(Id id) {

@@ -6,6 +6,7 @@ import ableschema.core.document.HouseRules;
 import ableschema.core.edit.ChangeRules;
 import ableschema.core.finding.Finding;
 import ableschema.core.finding.Step;
+import ableschema.core.mapping.Mapping;
 import ableschema.core.review.Rules;
 import ableschema.core.rows.DesignScript;
 import ableschema.core.sql.Script;
@@ -40,6 +41,8 @@ import javafx.stage.FileChooser;
 
 /** The whole script for the chosen dialect; a line chooses its thing, and the chosen thing marks its lines. */
 public final class SqlBench extends VBox {
+
+    private static final int WRITTEN_AT_ONCE = 100;
 
     private final Workspace workspace;
     private final ComboBox<Dialect> dialects = new ComboBox<>(FXCollections.observableArrayList(Dialects.ALL));
@@ -118,12 +121,33 @@ public final class SqlBench extends VBox {
         dialects.setValue(Dialects.named(workspace.dialect().name()).orElse(Dialects.STANDARD));
         showChoices(workspace.dialect());
         verdict.setText("");
-        Script written = rows.isSelected()
-                ? DesignScript.withRows(workspace.mapping(), workspace.dialect())
-                : DesignScript.definitions(workspace.mapping(), workspace.dialect());
-        script = Optional.of(written);
         shortfalls.show(Stream.concat(undecided(), workspace.review().of(Step.SQL).stream())
                 .toList());
+        Mapping mapping = workspace.mapping();
+        Dialect dialect = workspace.dialect();
+        boolean withRows = rows.isSelected();
+        if (mapping.schema().tables().size() <= WRITTEN_AT_ONCE) {
+            show(write(mapping, dialect, withRows));
+            return;
+        }
+        workspace
+                .jobs()
+                .run(
+                        "writing the script",
+                        progress -> write(mapping, dialect, withRows),
+                        () -> workspace.mapping() == mapping
+                                && workspace.dialect().equals(dialect)
+                                && rows.isSelected() == withRows,
+                        this::show,
+                        failure -> verdict.setText("the script could not be written: " + failure.getMessage()));
+    }
+
+    private static Script write(Mapping mapping, Dialect dialect, boolean withRows) {
+        return withRows ? DesignScript.withRows(mapping, dialect) : DesignScript.definitions(mapping, dialect);
+    }
+
+    private void show(Script written) {
+        script = Optional.of(written);
         text.show(written.lines().toList(), workspace.trace(), Optional.empty(), Set.of());
         mark();
     }

@@ -1,14 +1,11 @@
 package ableschema.desktop.workspace;
 
 import ableschema.core.design.Design;
-import ableschema.core.design.Id;
 import ableschema.core.design.IdSource;
 import ableschema.core.document.Document;
 import ableschema.core.document.Edit;
 import ableschema.core.document.History;
-import ableschema.core.document.Position;
 import ableschema.core.edit.Edits;
-import ableschema.core.edit.MoveCards;
 import ableschema.core.finding.Step;
 import ableschema.core.mapping.Mapping;
 import ableschema.core.mapping.Trace;
@@ -18,12 +15,12 @@ import ableschema.core.schema.Schema;
 import ableschema.core.sql.dialect.Dialect;
 import ableschema.core.store.FileProblem;
 import ableschema.core.store.SafeFile;
+import ableschema.desktop.workspace.Jobs.Job;
 import ableschema.diagram.layout.AutoLayout;
 import ableschema.diagram.picture.View;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import javafx.beans.property.BooleanProperty;
 import javafx.beans.property.ObjectProperty;
@@ -37,8 +34,6 @@ import javafx.beans.property.SimpleObjectProperty;
  * are things of their own. All methods are for the window's thread.
  */
 public final class Workspace {
-
-    private static final int REVIEWED_AT_ONCE = 200;
 
     private final IdSource ids;
     private final Jobs jobs = new Jobs();
@@ -55,21 +50,17 @@ public final class Workspace {
     private Document lastSaved;
     private Optional<Path> file = Optional.empty();
     private final List<Runnable> meaningChanges = new ArrayList<>();
-    private Runnable placedWell = () -> {};
+    private Optional<Job> opening = Optional.empty();
 
     public Workspace(Document document, IdSource ids) {
         this.ids = ids;
-        Document placed = CardPlacing.placed(document);
-        this.history = new History(placed);
-        this.lastSaved = placed;
-        this.document = new ReadOnlyObjectWrapper<>(placed);
-        this.mapping = placed.mapping(Mapping.NONE);
+        Opened opened = Opened.of(document);
+        this.history = new History(opened.document());
+        this.lastSaved = opened.document();
+        this.document = new ReadOnlyObjectWrapper<>(opened.document());
+        this.mapping = opened.mapping();
         this.before = mapping;
-        this.review = Review.NONE;
-        look(placed);
-        if (CardPlacing.isLong(document)) {
-            placeWell(placed);
-        }
+        this.review = opened.review();
     }
 
     /** What is chosen in the design. */
@@ -87,41 +78,23 @@ public final class Workspace {
         return jobs;
     }
 
-    /** Reviews what changed at once; a whole large design is reviewed as a job, and what is found is shown when it is there. */
+    /** Reviews what changed at once; where a large design has to be reviewed as a whole, that is a job. */
     private void look(Document next) {
         Subject subject = Subject.of(next, mapping);
-        if (review != Review.NONE || next.design().entities().size() <= REVIEWED_AT_ONCE) {
+        if (review.canFollow(subject) || !Opened.isLong(next)) {
             review = review.after(subject);
             return;
         }
         jobs.run(
                 "reviewing the design",
                 progress -> Review.of(subject),
-                () -> review == Review.NONE
-                        && next.design() == design()
+                () -> next.design() == design()
                         && next.rules().equals(document().rules()),
                 found -> {
                     review = found;
                     meaningChanges.forEach(Runnable::run);
                 },
                 failure -> notices.complain("the design could not be reviewed: " + failure.getMessage()));
-    }
-
-    private void placeWell(Document document) {
-        jobs.run(
-                "placing the cards",
-                progress -> AutoLayout.of(document),
-                () -> document.design() == design(),
-                positions -> {
-                    apply(new MoveCards(positions, "place the cards"));
-                    placedWell.run();
-                },
-                failure -> notices.complain("the cards could not be placed: " + failure.getMessage()));
-    }
-
-    /** Has something done each time when all cards of a large design have been placed in the background. */
-    public void onPlacedWell(Runnable action) {
-        placedWell = action;
     }
 
     public IdSource ids() {
@@ -174,7 +147,7 @@ public final class Workspace {
 
     /** Carries out an edit; cards that it makes and gives no place are placed along with it. */
     public void apply(Edit edit) {
-        history.apply(edit.name(), CardPlacing.completed(edit.applyTo(document())));
+        history.apply(edit.name(), AutoLayout.completed(edit.applyTo(document()), mapping));
         notices.clear();
         show();
     }
@@ -228,21 +201,45 @@ public final class Workspace {
         meaningChanges.add(action);
     }
 
-    /** Puts another document in place, with a history of its own. */
-    public void open(Document opened, Optional<Path> from) {
-        Document placed = CardPlacing.placed(opened);
-        history = new History(placed);
-        lastSaved = placed;
+    /** Puts another document in place, with a history of its own; a large one when it is ready to be shown. */
+    public void open(Document another, Optional<Path> from) {
+        open(another, from, () -> {});
+    }
+
+    /** @param then done when the other document is in place */
+    public void open(Document another, Optional<Path> from, Runnable then) {
+        opening.ifPresent(Job::stop);
+        if (!Opened.isLong(another)) {
+            open(Opened.of(another), from, then);
+            return;
+        }
+        Document left = document();
+        opening = Optional.of(jobs.run(
+                "opening the design",
+                progress -> Opened.of(another),
+                () -> true,
+                opened -> {
+                    if (document() == left) {
+                        open(opened, from, then);
+                    } else {
+                        notices.complain("this design was changed while the other was being opened; it stays open");
+                    }
+                },
+                failure -> notices.complain("the design could not be opened: " + failure.getMessage())));
+    }
+
+    private void open(Opened opened, Optional<Path> from, Runnable then) {
+        history = new History(opened.document());
+        lastSaved = opened.document();
         file = from;
         selection.chooseNothing();
         selection.focusProperty().set(Optional.empty());
-        review = Review.NONE;
-        show();
+        mapping = opened.mapping();
         before = mapping;
-        document.set(placed);
-        if (CardPlacing.isLong(opened)) {
-            placeWell(placed);
-        }
+        review = opened.review();
+        document.set(opened.document());
+        meaningChanges.forEach(Runnable::run);
+        then.run();
     }
 
     public Optional<Path> file() {
@@ -268,8 +265,7 @@ public final class Workspace {
     /** Shows another picture of the design, with a place for each of its cards; that is no step in the history. */
     public void viewPicture(String name) {
         Document next = history.present().viewing(name);
-        Map<Id, Position> unplaced = AutoLayout.forUnplaced(next);
-        history.replacePresent(unplaced.isEmpty() ? next : next.moved(unplaced));
+        history.replacePresent(AutoLayout.completed(next, mapping));
         selection.focusProperty().set(Optional.empty());
         show();
     }

@@ -13,6 +13,7 @@ import ableschema.core.design.Relationship;
 import ableschema.core.document.Document;
 import ableschema.core.document.Position;
 import ableschema.core.edit.AddEntity;
+import ableschema.core.edit.ChangeRules;
 import ableschema.core.edit.MoveCards;
 import ableschema.core.finding.Step;
 import java.nio.file.Path;
@@ -117,7 +118,7 @@ class WorkspaceTest {
     }
 
     @Test
-    void a_large_design_without_places_is_shown_at_once_and_placed_well_in_the_background() throws Exception {
+    void a_large_design_without_places_is_opened_when_it_is_placed_and_reviewed() throws Exception {
         var entities = new ArrayList<Entity>();
         var relationships = new ArrayList<Relationship>();
         for (int i = 0; i < 80; i++) {
@@ -130,41 +131,77 @@ class WorkspaceTest {
             }
         }
         Document large = Document.EMPTY.with(Design.of(entities, relationships));
-        WaitForAsyncUtils.asyncFx(() -> workspace.open(large, Optional.empty())).get();
-        assertThat(workspace.document().diagram().positions()).hasSize(80);
-        WaitForAsyncUtils.waitFor(
-                30, TimeUnit.SECONDS, () -> workspace.undoable().isPresent());
+        openAndWait(large);
 
-        assertThat(workspace.undoable()).contains("place the cards");
+        assertThat(workspace.undoable()).as("opening is no step").isEmpty();
+        assertThat(workspace.isSaved()).isTrue();
         var places = workspace.document().diagram().positions();
-        relationships.forEach(r -> assertThat(places.get(r.first().entity()).x())
-                .isLessThan(places.get(r.second().entity()).x()));
-    }
-
-    @Test
-    void a_whole_large_design_is_reviewed_as_a_job_and_its_changes_at_once() throws Exception {
-        var entities = new ArrayList<Entity>();
-        for (int i = 0; i < 300; i++) {
-            entities.add(Entity.named(ids.next(IdKind.ENTITY), "Hive " + i));
-        }
-        Document large = Document.EMPTY.with(Design.of(entities, List.of()));
-        var changes = new AtomicInteger();
-        WaitForAsyncUtils.asyncFx(() -> {
-                    workspace.onMeaning(changes::incrementAndGet);
-                    workspace.open(large, Optional.empty());
-                    assertThat(workspace.review().all()).as("not yet").isEmpty();
-                })
-                .get();
-        WaitForAsyncUtils.waitFor(
-                30, TimeUnit.SECONDS, () -> !workspace.review().all().isEmpty());
-
-        assertThat(workspace.review().of(Step.KEYS)).hasSize(300);
-        assertThat(changes).hasValue(2);
+        assertThat(places).hasSize(80);
+        assertThat(workspace.document().diagram().districts())
+                .hasSizeBetween(5, 12)
+                .allSatisfy(district -> relationships.stream()
+                        .filter(r -> district.cards().contains(r.first().entity())
+                                && district.cards().contains(r.second().entity()))
+                        .forEach(r -> assertThat(places.get(r.first().entity()).x())
+                                .isLessThan(places.get(r.second().entity()).x())));
+        assertThat(workspace.review().of(Step.KEYS)).hasSize(80);
         WaitForAsyncUtils.asyncFx(() -> {
                     workspace.apply(workspace.edits().rename(entities.get(0), "Skep"));
                     assertThat(workspace.review().of(Step.KEYS).get(0).text()).isEqualTo("Skep has no key.");
                 })
                 .get();
+    }
+
+    private void openAndWait(Document document) throws Exception {
+        WaitForAsyncUtils.asyncFx(() -> workspace.open(document, Optional.empty()))
+                .get();
+        WaitForAsyncUtils.waitFor(
+                30, TimeUnit.SECONDS, () -> workspace.jobs().running().isEmpty());
+        WaitForAsyncUtils.waitForFxEvents();
+    }
+
+    @Test
+    void a_design_that_is_changed_while_another_is_being_opened_stays() throws Exception {
+        var entities = new ArrayList<Entity>();
+        for (int i = 0; i < 300; i++) {
+            entities.add(Entity.named(ids.next(IdKind.ENTITY), "Hive " + i));
+        }
+        Document large = Document.EMPTY.with(Design.of(entities, List.of()));
+        WaitForAsyncUtils.asyncFx(() -> {
+                    workspace.open(large, Optional.empty());
+                    add("Queen");
+                })
+                .get();
+        WaitForAsyncUtils.waitFor(
+                30, TimeUnit.SECONDS, () -> workspace.jobs().running().isEmpty());
+        WaitForAsyncUtils.waitForFxEvents();
+
+        assertThat(workspace.design().entities()).extracting(Entity::name).containsExactly("Queen");
+        assertThat(workspace.notices().noticeProperty().get().toString()).contains("it stays open");
+    }
+
+    @Test
+    void another_dialect_has_a_large_design_reviewed_as_a_job() throws Exception {
+        var entities = new ArrayList<Entity>();
+        for (int i = 0; i < 80; i++) {
+            entities.add(Entity.named(ids.next(IdKind.ENTITY), "Hive " + i));
+        }
+        openAndWait(Document.EMPTY.with(Design.of(entities, List.of())));
+        var changes = new AtomicInteger();
+        WaitForAsyncUtils.asyncFx(() -> {
+                    workspace.onMeaning(changes::incrementAndGet);
+                    workspace.apply(
+                            new ChangeRules(workspace.document().rules().withDialect("mysql"), "write for MySQL"));
+                    assertThat(workspace.jobs().running())
+                            .extracting(Jobs.Job::name)
+                            .containsExactly("reviewing the design");
+                })
+                .get();
+        WaitForAsyncUtils.waitFor(
+                30, TimeUnit.SECONDS, () -> workspace.jobs().running().isEmpty());
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(changes).hasValue(2);
+        assertThat(workspace.review().of(Step.KEYS)).hasSize(80);
     }
 
     @Test

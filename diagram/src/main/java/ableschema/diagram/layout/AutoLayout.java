@@ -5,12 +5,13 @@ import ableschema.core.design.Id;
 import ableschema.core.design.Relationship;
 import ableschema.core.document.Document;
 import ableschema.core.document.Position;
+import ableschema.core.mapping.Mapping;
 import ableschema.diagram.geometry.Area;
-import ableschema.diagram.picture.Card;
-import ableschema.diagram.picture.Contents;
+import ableschema.diagram.picture.ContentsMaker;
 import ableschema.diagram.picture.Link;
 import ableschema.diagram.picture.View;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -44,28 +45,28 @@ public final class AutoLayout {
 
     private AutoLayout() {}
 
-    /**
-     * Places all cards anew. Both views share the places, so that each card gets the room that it needs in the larger of
-     * the two, and junction tables have theirs between what they join.
-     */
-    public static Map<Id, Position> of(Document document) {
-        return apart(laidOut(graphOf(document)).nodes());
-    }
-
     /** Cards and links as the layout engine takes them. */
     public record Graph(ElkNode root, Map<Id, ElkNode> nodes) {}
 
-    /** The graph of a document, before anything in it has a place. */
+    /** The graph of a document in one piece, before anything in it has a place. */
     public static Graph graphOf(Document document) {
-        Map<Id, Size> sizes = sizes(document);
-        ElkNode root = graph();
+        Mapping mapping = document.mapping();
+        Sizes sizes = Sizes.of(document, mapping);
+        return graph(
+                sizes,
+                sizes.cards(),
+                new ContentsMaker().of(document, mapping, View.TABLES).links());
+    }
+
+    private static Graph graph(Sizes sizes, Collection<Id> cards, List<Link> links) {
+        ElkNode root = root();
         Map<Id, ElkNode> nodes = new LinkedHashMap<>();
-        sizes.forEach((id, size) -> {
+        for (Id card : cards) {
             ElkNode node = ElkGraphUtil.createNode(root);
-            node.setDimensions(size.width(), size.height());
-            nodes.put(id, node);
-        });
-        for (Link link : Contents.of(document, View.TABLES).links()) {
+            node.setDimensions(sizes.of(card).width(), sizes.of(card).height());
+            nodes.put(card, node);
+        }
+        for (Link link : links) {
             boolean turned = link.isOneToTheSecond();
             ElkNode first = nodes.get(link.first().card());
             ElkNode second = nodes.get(link.second().card());
@@ -74,6 +75,11 @@ public final class AutoLayout {
             }
         }
         return new Graph(root, nodes);
+    }
+
+    /** Places some cards by themselves, by the links between them. */
+    static Map<Id, Position> placed(Sizes sizes, Collection<Id> cards, List<Link> links) {
+        return apart(laidOut(graph(sizes, cards, links)).nodes());
     }
 
     /** Has the engine place the nodes of a graph. */
@@ -117,27 +123,7 @@ public final class AutoLayout {
         return positions;
     }
 
-    /** The room that a card needs, whichever view is shown. */
-    private record Size(double width, double height) {
-        Area at(Position position) {
-            return new Area(position.x(), position.y(), width, height);
-        }
-    }
-
-    private static Map<Id, Size> sizes(Document document) {
-        var sizes = new LinkedHashMap<Id, Size>();
-        for (View view : View.values()) {
-            for (Card card : Contents.of(document, view).cards()) {
-                sizes.merge(
-                        card.id(),
-                        new Size(card.width(), card.height()),
-                        (a, b) -> new Size(Math.max(a.width(), b.width()), Math.max(a.height(), b.height())));
-            }
-        }
-        return sizes;
-    }
-
-    private static ElkNode graph() {
+    private static ElkNode root() {
         ElkNode root = ElkGraphUtil.createGraph();
         root.setProperty(CoreOptions.ALGORITHM, "org.eclipse.elk.layered");
         root.setProperty(CoreOptions.DIRECTION, Direction.RIGHT);
@@ -151,50 +137,59 @@ public final class AutoLayout {
     }
 
     /** Places all cards anew but these, which stay where they are; the others make room for them. */
-    public static Map<Id, Position> keeping(Document document, Set<Id> kept) {
-        Map<Id, Position> all = of(document);
+    public static Arrangement keeping(Document document, Set<Id> kept) {
+        Mapping mapping = document.mapping();
+        Arrangement all = Arrangement.of(document, mapping);
         if (kept.isEmpty()) {
             return all;
         }
-        Map<Id, Size> sizes = sizes(document);
+        Document divided = document.with(document.diagram().withDistricts(all.districts()));
+        Sizes sizes = Sizes.of(divided, mapping);
         var standing = new ArrayList<Area>();
         kept.forEach(id -> document.position(id)
-                .filter(at -> sizes.containsKey(id))
-                .ifPresent(at -> standing.add(sizes.get(id).at(at).grown(BETWEEN_CARDS / 2))));
+                .filter(at -> sizes.cards().contains(id))
+                .ifPresent(at -> standing.add(sizes.at(id, at).grown(BETWEEN_CARDS / 2))));
         var placed = new LinkedHashMap<Id, Position>();
-        all.forEach((id, at) -> {
+        all.positions().forEach((id, at) -> {
             if (!kept.contains(id)) {
                 Position free = at;
-                Size size = sizes.getOrDefault(id, new Size(0, 0));
-                while (meets(size.at(free), standing)) {
+                while (meets(sizes.at(id, free), standing)) {
                     free = new Position(free.x(), free.y() + STEP);
                 }
-                standing.add(size.at(free));
+                standing.add(sizes.at(id, free));
                 placed.put(id, free);
             }
         });
-        return placed;
+        return new Arrangement(placed, all.districts());
     }
 
     private static boolean meets(Area area, List<Area> standing) {
         return standing.stream().anyMatch(area::meets);
     }
 
-    /** Places only the cards that have no place yet: all, if none has, else beside what they are linked to. */
-    public static Map<Id, Position> forUnplaced(Document document) {
+    /** The document with a place for each card: all are placed, if none was, else the new ones beside what they are linked to. */
+    public static Document completed(Document document) {
+        return completed(document, Mapping.NONE);
+    }
+
+    /** @param before the tables of the document, or of one much like it */
+    public static Document completed(Document document, Mapping before) {
         Map<Id, Position> known = document.diagram().positions();
-        if (known.keySet().containsAll(wantingPlaces(document))) {
-            return Map.of();
+        List<Id> wanting = wantingPlaces(document);
+        if (known.keySet().containsAll(wanting)) {
+            return document;
         }
-        Map<Id, Size> sizes = sizes(document);
-        if (sizes.keySet().stream().noneMatch(known::containsKey)) {
-            return of(document);
+        Mapping mapping = document.mapping(before);
+        if (wanting.stream().noneMatch(known::containsKey)) {
+            return Arrangement.of(document, mapping).appliedTo(document);
         }
-        return new Filling(sizes, known, Contents.of(document, View.TABLES).links()).unplaced();
+        List<Link> links =
+                new ContentsMaker().of(document, mapping, View.TABLES).links();
+        return document.moved(new Filling(Sizes.of(document, mapping), known, links).unplaced());
     }
 
     /** Entities and many-to-many relationships: all that has a card in some view. */
-    public static List<Id> wantingPlaces(Document document) {
+    private static List<Id> wantingPlaces(Document document) {
         return Stream.concat(
                         document.design().entities().stream().map(Entity::id),
                         document.design().relationships().stream()
@@ -203,31 +198,20 @@ public final class AutoLayout {
                 .toList();
     }
 
-    /** Places all cards in rows, at once and without looking at what is linked, until they are placed well. */
-    public static Map<Id, Position> inRows(Document document) {
-        var positions = new LinkedHashMap<Id, Position>();
-        List<Id> cards = wantingPlaces(document);
-        int columns = (int) Math.ceil(Math.sqrt(cards.size()));
-        for (int i = 0; i < cards.size(); i++) {
-            positions.put(cards.get(i), new Position(MARGIN + i % columns * 360, MARGIN + i / columns * 320));
-        }
-        return positions;
-    }
-
     /** Finds places for new cards among those that stand, which stay where they are. */
     private static final class Filling {
 
-        private final Map<Id, Size> sizes;
+        private final Sizes sizes;
         private final List<Link> links;
         private final Map<Id, Area> taken = new LinkedHashMap<>();
         private final Map<Id, Position> unplaced = new LinkedHashMap<>();
 
-        Filling(Map<Id, Size> sizes, Map<Id, Position> known, List<Link> links) {
+        Filling(Sizes sizes, Map<Id, Position> known, List<Link> links) {
             this.sizes = sizes;
             this.links = links;
-            sizes.forEach((id, size) -> {
+            sizes.cards().forEach(id -> {
                 if (known.containsKey(id)) {
-                    taken.put(id, size.at(known.get(id)));
+                    taken.put(id, sizes.at(id, known.get(id)));
                 }
             });
         }
@@ -246,21 +230,17 @@ public final class AutoLayout {
                     more |= placeBeside(one, many, true) || placeBeside(many, one, false);
                 }
             }
-            sizes.keySet().stream()
-                    .filter(id -> !taken.containsKey(id))
-                    .toList()
-                    .forEach(this::placeAnywhere);
+            sizes.cards().stream().filter(id -> !taken.containsKey(id)).toList().forEach(this::placeAnywhere);
             return unplaced;
         }
 
         /** Puts a card left or right of a neighbour that stands, on its level or as near to it as there is room. */
         private boolean placeBeside(Id card, Id neighbour, boolean left) {
             Area anchor = taken.get(neighbour);
-            Size size = sizes.get(card);
-            if (anchor == null || size == null || taken.containsKey(card)) {
+            if (anchor == null || !sizes.cards().contains(card) || taken.containsKey(card)) {
                 return false;
             }
-            double x = left ? anchor.x() - BETWEEN_LAYERS - size.width() : anchor.right() + BETWEEN_LAYERS;
+            double x = left ? anchor.x() - BETWEEN_LAYERS - sizes.of(card).width() : anchor.right() + BETWEEN_LAYERS;
             for (int step = 0; ; step++) {
                 for (int sign : new int[] {1, -1}) {
                     if (tryAt(card, new Position(snapped(x), snapped(anchor.y() + sign * step * STEP)))) {
@@ -271,7 +251,7 @@ public final class AutoLayout {
         }
 
         private boolean tryAt(Id card, Position place) {
-            Area area = sizes.get(card).at(place);
+            Area area = sizes.at(card, place);
             boolean free = taken.values().stream().noneMatch(area.grown(BETWEEN_CARDS / 2)::meets);
             if (free) {
                 taken.put(card, area);

@@ -23,6 +23,11 @@ public final class MarkPainter implements Mark.Visitor<Boolean> {
     /** Letters lower than this many pixels could not be read, and are left out. */
     private static final double READABLE = 3.2;
 
+    /** Rounder corners, and signs at the ends of lines, are seen from this many pixels on. */
+    private static final double ROUND_FROM = 1.5;
+
+    private static final double SEEN_FROM = 2;
+
     private static final FontRenderContext CONTEXT = new FontRenderContext(null, true, true);
 
     private final Graphics2D graphics;
@@ -51,7 +56,7 @@ public final class MarkPainter implements Mark.Visitor<Boolean> {
     @Override
     public Boolean box(Mark.Box box) {
         Area area = box.area();
-        double round = 2 * box.radius();
+        double round = box.radius() * zoom < ROUND_FROM ? 0 : 2 * box.radius();
         RectangularShape shape = round == 0
                 ? new Rectangle2D.Double(area.x(), area.y(), area.width(), area.height())
                 : new RoundRectangle2D.Double(area.x(), area.y(), area.width(), area.height(), round, round);
@@ -69,7 +74,10 @@ public final class MarkPainter implements Mark.Visitor<Boolean> {
 
     @Override
     public Boolean line(Mark.Line line) {
-        Path2D path = path(line.points(), line.radius());
+        if (extent(line.points()) * zoom < SEEN_FROM) {
+            return false;
+        }
+        Path2D path = path(line.points(), line.radius() * zoom < ROUND_FROM ? 0 : line.radius());
         line.fill().ifPresent(fill -> {
             graphics.setColor(colour(fill));
             graphics.fill(path);
@@ -80,11 +88,24 @@ public final class MarkPainter implements Mark.Visitor<Boolean> {
         return true;
     }
 
+    private static double extent(List<Point> points) {
+        double extent = 0;
+        for (Point point : points) {
+            extent = Math.max(extent, Math.abs(point.x() - points.get(0).x()));
+            extent = Math.max(extent, Math.abs(point.y() - points.get(0).y()));
+        }
+        return extent;
+    }
+
     private static Path2D path(List<Point> points, double radius) {
         var path = new Path2D.Double();
         path.moveTo(points.get(0).x(), points.get(0).y());
         for (int i = 1; i < points.size() - 1; i++) {
             Point corner = points.get(i);
+            if (radius == 0) {
+                path.lineTo(corner.x(), corner.y());
+                continue;
+            }
             Point in = corner.towards(points.get(i - 1), radius);
             Point out = corner.towards(points.get(i + 1), radius);
             path.lineTo(in.x(), in.y());
@@ -97,6 +118,9 @@ public final class MarkPainter implements Mark.Visitor<Boolean> {
 
     @Override
     public Boolean circle(Mark.Circle circle) {
+        if (circle.radius() * zoom < SEEN_FROM / 2) {
+            return false;
+        }
         var shape = new Ellipse2D.Double(
                 circle.centre().x() - circle.radius(),
                 circle.centre().y() - circle.radius(),

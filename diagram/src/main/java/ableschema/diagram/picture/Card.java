@@ -4,6 +4,7 @@ import ableschema.core.design.Id;
 import ableschema.diagram.geometry.Area;
 import ableschema.diagram.text.Face;
 import java.util.List;
+import java.util.Optional;
 import java.util.stream.Stream;
 
 /**
@@ -12,8 +13,10 @@ import java.util.stream.Stream;
  * @param kind what is written at its upper right
  * @param weak whether it is known only within another, which doubles its edge
  * @param key  the lines above the hairline
+ * @param far  where lines lead that are not drawn, as they leave the district
  */
-public record Card(Id id, String title, String kind, Ink ink, boolean weak, List<Entry> key, List<Entry> others) {
+public record Card(
+        Id id, String title, String kind, Ink ink, boolean weak, List<Entry> key, List<Entry> others, List<Entry> far) {
 
     static final double TITLE_SIZE = 14;
     static final double TEXT_SIZE = 13;
@@ -30,6 +33,16 @@ public record Card(Id id, String title, String kind, Ink ink, boolean weak, List
     public Card {
         key = List.copyOf(key);
         others = List.copyOf(others);
+        far = List.copyOf(far);
+    }
+
+    /** A card of which all lines are drawn. */
+    public Card(Id id, String title, String kind, Ink ink, boolean weak, List<Entry> key, List<Entry> others) {
+        this(id, title, kind, ink, weak, key, others, List.of());
+    }
+
+    public Card leadingTo(List<Entry> far) {
+        return new Card(id, title, kind, ink, weak, key, others, far);
     }
 
     /**
@@ -46,7 +59,8 @@ public record Card(Id id, String title, String kind, Ink ink, boolean weak, List
 
     public double width() {
         double heading = Face.SEMIBOLD.width(title, TITLE_SIZE) + 16 + Face.REGULAR.width(kind, NOTE_SIZE);
-        double widest = Stream.concat(key.stream(), others.stream())
+        double widest = Stream.of(key, others, far)
+                .flatMap(List::stream)
                 .mapToDouble(Entry::width)
                 .max()
                 .orElse(0);
@@ -55,7 +69,15 @@ public record Card(Id id, String title, String kind, Ink ink, boolean weak, List
     }
 
     public double height() {
-        return TITLE_HEIGHT + key.size() * LINE + GAP + others.size() * LINE + GAP;
+        double own = TITLE_HEIGHT + key.size() * LINE + GAP + others.size() * LINE + GAP;
+        return far.isEmpty() ? own : own + GAP / 2 + far.size() * LINE;
+    }
+
+    /** The line about another district that stands at a height below the upper edge, in full detail. */
+    public Optional<Entry> farAt(double y) {
+        double top = height() - GAP - far.size() * LINE;
+        int line = (int) Math.floor((y - top) / LINE);
+        return line >= 0 && line < far.size() && y >= top ? Optional.of(far.get(line)) : Optional.empty();
     }
 
     public Area at(double x, double y) {

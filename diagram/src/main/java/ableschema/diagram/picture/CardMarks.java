@@ -72,6 +72,25 @@ public final class CardMarks {
             y += Card.LINE;
         }
         y += Card.GAP / 2;
+        hairline(y);
+        y += Card.GAP / 2;
+        if (detail == Detail.EVERYTHING) {
+            for (Entry entry : card.others()) {
+                entry(entry, y);
+                y += Card.LINE;
+            }
+            if (!card.far().isEmpty()) {
+                hairline(y + Card.GAP / 2);
+                y += Card.GAP;
+            }
+            for (Entry entry : card.far()) {
+                entry(entry, y, Ink.MUTED);
+                y += Card.LINE;
+            }
+        }
+    }
+
+    private void hairline(double y) {
         marks.add(new Mark.Line(
                 card.id(),
                 List.of(new Point(area.x() + Card.LEFT - 4, y), new Point(area.right() - Card.RIGHT + 4, y)),
@@ -79,16 +98,13 @@ public final class CardMarks {
                 Ink.HAIRLINE,
                 1,
                 Optional.empty()));
-        y += Card.GAP / 2;
-        if (detail == Detail.EVERYTHING) {
-            for (Entry entry : card.others()) {
-                entry(entry, y);
-                y += Card.LINE;
-            }
-        }
     }
 
     private void entry(Entry entry, double top) {
+        entry(entry, top, Ink.INK);
+    }
+
+    private void entry(Entry entry, double top, Ink ink) {
         double base = top + 14;
         double most = area.width() - Card.LEFT - Card.RIGHT;
         double beside = most - Face.REGULAR.width(entry.name(), Card.TEXT_SIZE) - 12;
@@ -96,7 +112,7 @@ public final class CardMarks {
         double noteWidth = Face.MONO.width(note, Card.NOTE_SIZE);
         String name = Face.REGULAR.fitting(entry.name(), Card.TEXT_SIZE, most - noteWidth - 12);
         double x = area.x() + Card.LEFT;
-        text(x, base, name, Face.REGULAR, Card.TEXT_SIZE, Ink.INK, entry.origin());
+        text(x, base, name, Face.REGULAR, Card.TEXT_SIZE, ink, entry.origin());
         text(area.right() - Card.RIGHT - noteWidth, base, note, Face.MONO, Card.NOTE_SIZE, Ink.MUTED, entry.origin());
         if (entry.underlined()) {
             double end = x + Face.REGULAR.width(name, Card.TEXT_SIZE);

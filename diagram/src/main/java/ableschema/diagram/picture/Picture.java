@@ -2,10 +2,12 @@ package ableschema.diagram.picture;
 
 import ableschema.core.design.Id;
 import ableschema.core.document.Detail;
+import ableschema.core.document.District;
 import ableschema.core.document.Notation;
 import ableschema.diagram.geometry.Area;
 import ableschema.diagram.geometry.Point;
 import ableschema.diagram.route.Route;
+import ableschema.diagram.text.Face;
 import java.util.Collection;
 import java.util.List;
 import java.util.Map;
@@ -18,13 +20,51 @@ import java.util.stream.Stream;
  * @param cards by the id of what they show
  * @param lines  all that is drawn under the cards
  * @param notation how the ends of lines are drawn
+ * @param districts what it is divided into, around their cards
+ * @param far the links that leave their district and are not drawn
  */
-public record Picture(Map<Id, PlacedCard> cards, List<DrawnLink> lines, Notation notation) {
+public record Picture(
+        Map<Id, PlacedCard> cards,
+        List<DrawnLink> lines,
+        Notation notation,
+        List<DrawnDistrict> districts,
+        List<Link> far) {
 
-    public static final Picture NOTHING = new Picture(Map.of(), List.of(), Notation.CROWSFOOT);
+    public static final Picture NOTHING = new Picture(Map.of(), List.of(), Notation.CROWSFOOT, List.of(), List.of());
 
     public Picture {
         lines = List.copyOf(lines);
+        districts = List.copyOf(districts);
+        far = List.copyOf(far);
+    }
+
+    /** The frame around the cards of a district, with its name above. */
+    public record DrawnDistrict(District district, Area area) {
+        /** How far the frame stands off its cards. */
+        public static final double ROOM = 24;
+
+        /** How much higher the frame is for the name. */
+        public static final double TITLE = 48;
+
+        private static final double TITLE_SIZE = 28;
+
+        public List<Mark> marks() {
+            Id origin = district.cards().get(0);
+            return List.of(
+                    new Mark.Box(origin, area, 14, Optional.empty(), Optional.of(Ink.HAIRLINE), 1.5),
+                    new Mark.Label(
+                            origin,
+                            new Point(area.x() + 18, area.y() + 35),
+                            Face.SEMIBOLD.fitting(district.name(), TITLE_SIZE, Math.max(60, area.width() - 36)),
+                            Face.SEMIBOLD,
+                            TITLE_SIZE,
+                            Ink.MUTED));
+        }
+
+        /** Where its name stands, by which it is chosen as a whole. */
+        public Area title() {
+            return new Area(area.x(), area.y(), area.width(), TITLE);
+        }
     }
 
     /** A card and its place. */
@@ -72,9 +112,10 @@ public record Picture(Map<Id, PlacedCard> cards, List<DrawnLink> lines, Notation
     public Stream<Mark> marks(Detail detail) {
         List<Mark> ofLinks =
                 lines.stream().flatMap(line -> line.marks().stream()).toList();
+        Stream<Mark> grounds = districts.stream().flatMap(district -> district.marks().stream());
         return Stream.concat(
                 Stream.concat(
-                        ofLinks.stream().filter(mark -> !mark.isOverLines()),
+                        Stream.concat(grounds, ofLinks.stream().filter(mark -> !mark.isOverLines())),
                         ofLinks.stream().filter(Mark::isOverLines)),
                 cards.values().stream().flatMap(card -> card.marks(detail).stream()));
     }
@@ -102,7 +143,8 @@ public record Picture(Map<Id, PlacedCard> cards, List<DrawnLink> lines, Notation
                 .flatMap(line -> line.marks().stream())
                 .filter(Mark.Label.class::isInstance)
                 .map(mark -> ((Mark.Label) mark).area());
-        return Stream.of(cardAreas, points, labels)
+        Stream<Area> frames = districts.stream().map(DrawnDistrict::area);
+        return Stream.of(cardAreas, points, labels, frames)
                 .flatMap(areas -> areas)
                 .reduce(Area::union)
                 .orElse(new Area(0, 0, 0, 0));

@@ -12,6 +12,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.concurrent.CancellationException;
+import java.util.function.IntConsumer;
 import java.util.function.IntFunction;
 import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
@@ -26,39 +28,63 @@ public final class Router {
     private static final int ROUNDS = 3;
 
     private final Map<Id, Area> cards;
+    private final List<Ports.Pair> ports;
+    private final Route[] routes;
+    private final List<Integer> open;
     private final Occupied laid = new Occupied();
     private final Set<Integer> crowded = new HashSet<>();
 
-    public Router(Map<Id, Area> cards) {
-        this.cards = cards;
-    }
-
-    /** Returns a route for each wanted line, in their order. */
-    public List<Route> routes(List<Route.Wanted> lines) {
-        return routes(lines, List.of(), line -> null);
+    public Router(Map<Id, Area> cards, List<Route.Wanted> lines) {
+        this(cards, lines, List.of(), line -> null);
     }
 
     /**
-     * Returns a route for each wanted line, in their order; lines that a change of the cards does not touch keep theirs.
+     * Lines that a change of the cards does not touch keep their routes.
      *
      * @param changed where cards stand now that stood elsewhere, or nowhere, before
      * @param known   the route that the line at a place had then, null for a new one
      */
-    public List<Route> routes(List<Route.Wanted> lines, List<Area> changed, IntFunction<@Nullable Route> known) {
-        List<Ports.Pair> ports = Ports.of(lines, cards);
-        Route[] routes = kept(lines, ports, changed, known);
-        List<Integer> open = IntStream.range(0, lines.size())
+    public Router(
+            Map<Id, Area> cards, List<Route.Wanted> lines, List<Area> changed, IntFunction<@Nullable Route> known) {
+        this.cards = cards;
+        this.ports = Ports.of(lines, cards);
+        this.routes = kept(lines, ports, changed, known);
+        this.open = IntStream.range(0, lines.size())
                 .filter(i -> routes[i] == null)
                 .boxed()
                 .sorted(Comparator.comparingDouble(i -> distance(
                         ports.get(i).first().out(), ports.get(i).second().out())))
                 .toList();
-        layWhatStands(ports, routes, around(open.stream().map(ports::get).toList()));
+    }
+
+    /** How many lines have no route yet. */
+    public int open() {
+        return open.size();
+    }
+
+    /** Whether the line at a place keeps the route that was known. */
+    public boolean keeps(int line) {
+        return routes[line] != null;
+    }
+
+    /**
+     * Returns a route for each wanted line, in their order.
+     *
+     * @param progress told how many of the open lines have been laid
+     * @throws CancellationException when the thread is interrupted
+     */
+    public List<Route> routes(IntConsumer progress) {
+        layWhatStands(around(open.stream().map(ports::get).toList()));
+        int done = 0;
         for (int i : open) {
+            if (Thread.currentThread().isInterrupted()) {
+                throw new CancellationException("stopped after " + done + " lines");
+            }
             routes[i] = route(ports.get(i));
             lay(routes[i]);
+            progress.accept(++done);
         }
-        for (int round = 0; round < ROUNDS && mend(open, ports, routes); round++) {
+        for (int round = 0; round < ROUNDS && mend(); round++) {
             // lines that were in the way may have moved aside
         }
         return Arrays.asList(routes);
@@ -89,7 +115,7 @@ public final class Router {
     }
 
     /** Takes note of cards, ends and kept lines, as far as a new line could come near them. */
-    private void layWhatStands(List<Ports.Pair> ports, Route[] routes, Surroundings near) {
+    private void layWhatStands(Surroundings near) {
         cards.values().stream().filter(near::touch).forEach(laid::add);
         for (int i = 0; i < routes.length; i++) {
             if (routes[i] != null && !near.touch(routes[i].bounds())) {
@@ -120,7 +146,7 @@ public final class Router {
     }
 
     /** Takes up the lines that run along others, or over their ends, and lays them anew; says whether there were any. */
-    private boolean mend(List<Integer> open, List<Ports.Pair> ports, Route[] routes) {
+    private boolean mend() {
         List<Integer> bad = open.stream()
                 .filter(i -> !crowded.contains(i) && isInTheWay(routes[i]))
                 .toList();

@@ -50,7 +50,7 @@ class PictureFileTest {
     }
 
     private static Picture picture(Document document, View view) {
-        return PictureMaker.of(document.moved(AutoLayout.forUnplaced(document)), view, Notation.CROWSFOOT);
+        return PictureMaker.of(AutoLayout.completed(document), view, Notation.CROWSFOOT);
     }
 
     @Test

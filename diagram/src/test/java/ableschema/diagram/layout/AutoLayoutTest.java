@@ -58,7 +58,7 @@ class AutoLayoutTest {
     void every_parent_stands_left_of_its_children_and_no_cards_overlap() {
         for (long seed = 1; seed <= 5; seed++) {
             Document document = random(seed, 40);
-            Map<Id, Position> positions = AutoLayout.of(document);
+            Map<Id, Position> positions = Arrangement.of(document).positions();
 
             assertNoOverlap(document, positions);
             document.design().relationships().forEach(r -> assertThat(
@@ -70,15 +70,15 @@ class AutoLayoutTest {
     @Test
     void new_cards_find_room_and_those_that_stand_stay() {
         Document document = random(3, 12);
-        Map<Id, Position> all = AutoLayout.of(document);
+        Map<Id, Position> all = Arrangement.of(document).positions();
         List<Id> some =
                 document.design().entities().stream().map(Entity::id).limit(4).toList();
         var known = new HashMap<>(all);
         known.keySet().retainAll(some);
-        Map<Id, Position> added = AutoLayout.forUnplaced(document.moved(known));
+        Map<Id, Position> completed =
+                AutoLayout.completed(document.moved(known)).diagram().positions();
 
-        assertThat(added).hasSize(8).doesNotContainKeys(some.toArray(Id[]::new));
-        known.putAll(added);
-        assertNoOverlap(document, known);
+        assertThat(completed).hasSize(12).containsAllEntriesOf(known);
+        assertNoOverlap(document, completed);
     }
 }

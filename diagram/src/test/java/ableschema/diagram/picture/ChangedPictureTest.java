@@ -14,6 +14,7 @@ import ableschema.core.edit.Edits;
 import ableschema.core.edit.SubtypeEdits;
 import ableschema.core.words.DesignReader;
 import ableschema.diagram.LargeDesign;
+import ableschema.diagram.layout.Arrangement;
 import ableschema.diagram.layout.AutoLayout;
 import java.util.Collections;
 import java.util.IdentityHashMap;
@@ -33,7 +34,7 @@ class ChangedPictureTest {
     @Test
     void after_many_moves_nothing_runs_along_or_over_anything_and_most_stays_the_same() {
         Document document = LargeDesign.of(4, 40, 5, 50);
-        document = document.moved(AutoLayout.of(document));
+        document = Arrangement.of(document).appliedTo(document);
         Picture picture = PictureMaker.of(document, View.CONCEPT, Notation.CROWSFOOT);
         var random = new Random(8);
         long kept = 0;
@@ -55,8 +56,9 @@ class ChangedPictureTest {
     @Test
     void a_renamed_attribute_leaves_all_other_cards_and_lines_the_same() {
         Document document = LargeDesign.of(4, 40, 5, 50);
-        document = document.moved(AutoLayout.of(document));
-        Contents contents = Contents.of(document, View.CONCEPT);
+        document = Arrangement.of(document).appliedTo(document);
+        var maker = new ContentsMaker();
+        Contents contents = maker.of(document, document.mapping(), View.CONCEPT);
         Picture picture =
                 PictureMaker.after(Picture.NOTHING, contents, document.diagram().positions(), Notation.CROWSFOOT);
         Attribute attribute =
@@ -64,7 +66,7 @@ class ChangedPictureTest {
         Document renamed = new Edits(document.design(), IdSource.seeded(3))
                 .changeAttribute(attribute.withName("x"))
                 .applyTo(document);
-        Contents kept = Contents.of(renamed, View.CONCEPT).keeping(contents);
+        Contents kept = maker.of(renamed, renamed.mapping(), View.CONCEPT);
         Picture next = PictureMaker.after(picture, kept, renamed.diagram().positions(), Notation.CROWSFOOT);
 
         long sameCards = next.cards().values().stream()
@@ -79,7 +81,7 @@ class ChangedPictureTest {
     @Test
     void lines_that_go_leave_no_trace_in_the_room_of_the_others() {
         Document document = LargeDesign.of(4, 30, 4, 40);
-        document = document.moved(AutoLayout.of(document));
+        document = Arrangement.of(document).appliedTo(document);
         Picture picture = PictureMaker.of(document, View.CONCEPT, Notation.CROWSFOOT);
         Document less = document;
         for (int i = 0; i < 20; i++) {
@@ -98,7 +100,7 @@ class ChangedPictureTest {
                 .document()
                 .design();
         Document document = Document.EMPTY.with(design);
-        Picture picture = PictureMaker.of(document.moved(AutoLayout.of(document)), View.CONCEPT, Notation.MINMAX);
+        Picture picture = PictureMaker.of(Arrangement.of(document).appliedTo(document), View.CONCEPT, Notation.MINMAX);
         var line = picture.lines().get(0);
 
         assertThat(line.link().kind()).isTrue();
@@ -147,10 +149,10 @@ class ChangedPictureTest {
     @Test
     void cards_that_are_kept_stay_and_the_others_make_room() {
         Document document = LargeDesign.of(6, 12, 4, 14);
-        Document placed = document.moved(AutoLayout.of(document));
+        Document placed = Arrangement.of(document).appliedTo(document);
         Id kept = document.design().entities().get(3).id();
         Document moved = placed.moved(Map.of(kept, new Position(0, 0)));
-        Map<Id, Position> tidied = AutoLayout.keeping(moved, Set.of(kept));
+        Map<Id, Position> tidied = AutoLayout.keeping(moved, Set.of(kept)).positions();
         Document after = moved.moved(tidied);
 
         assertThat(tidied).doesNotContainKey(kept);

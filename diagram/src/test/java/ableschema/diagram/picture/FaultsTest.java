@@ -6,7 +6,7 @@ import ableschema.core.document.Document;
 import ableschema.core.document.Notation;
 import ableschema.core.store.DocumentFile;
 import ableschema.diagram.LargeDesign;
-import ableschema.diagram.layout.AutoLayout;
+import ableschema.diagram.layout.Arrangement;
 import java.nio.file.Path;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -32,7 +32,7 @@ class FaultsTest {
         int unnamed = 0;
         for (long seed = 0; seed < 50; seed++) {
             Document document = LargeDesign.of(seed, 60, 6, 80);
-            Document placed = document.moved(AutoLayout.of(document));
+            Document placed = Arrangement.of(document).appliedTo(document);
             for (View view : View.values()) {
                 for (Notation notation : Notation.values()) {
                     Picture picture = PictureMaker.of(placed, view, notation);

@@ -20,8 +20,8 @@ class SearchTest {
     private static final Id LINE = Id.parse("r:000001");
 
     private static List<Point> route(Map<Id, Area> cards) {
-        return new Router(cards)
-                .routes(List.of(new Route.Wanted(LINE, ONE, OTHER)))
+        return new Router(cards, List.of(new Route.Wanted(LINE, ONE, OTHER)))
+                .routes(laid -> {})
                 .get(0)
                 .points();
     }
@@ -69,11 +69,13 @@ class SearchTest {
     @Test
     void several_lines_between_the_same_two_cards_share_no_stretch() {
         Map<Id, Area> cards = Map.of(ONE, new Area(0, 0, 160, 120), OTHER, new Area(400, 240, 160, 120));
-        List<Route> routes = new Router(cards)
-                .routes(List.of(
-                        new Route.Wanted(Id.parse("r:000001"), ONE, OTHER),
-                        new Route.Wanted(Id.parse("r:000002"), ONE, OTHER),
-                        new Route.Wanted(Id.parse("r:000003"), OTHER, ONE)));
+        List<Route> routes = new Router(
+                        cards,
+                        List.of(
+                                new Route.Wanted(Id.parse("r:000001"), ONE, OTHER),
+                                new Route.Wanted(Id.parse("r:000002"), ONE, OTHER),
+                                new Route.Wanted(Id.parse("r:000003"), OTHER, ONE)))
+                .routes(laid -> {});
 
         for (int i = 0; i < routes.size(); i++) {
             for (int j = 0; j < i; j++) {
@@ -124,7 +126,7 @@ class SearchTest {
                 wanted.add(new Route.Wanted(
                         Id.parse("r:0000" + (10 + i)), ids.get(random.nextInt(16)), ids.get(random.nextInt(16))));
             }
-            for (Route route : new Router(cards).routes(wanted)) {
+            for (Route route : new Router(cards, wanted).routes(laid -> {})) {
                 List<Point> points = route.points();
                 for (int i = 1; i < points.size(); i++) {
                     Area stretch = points.get(i - 1).to(points.get(i));

@@ -1,0 +1,136 @@
+package ableschema.desktop.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import ableschema.core.design.Attribute;
+import ableschema.core.design.Cardinality;
+import ableschema.core.design.End;
+import ableschema.core.design.Entity;
+import ableschema.core.design.Id;
+import ableschema.core.design.IdKind;
+import ableschema.core.design.Relationship;
+import ableschema.core.document.Document;
+import ableschema.core.edit.AddEntity;
+import ableschema.core.finding.Step;
+import ableschema.diagram.LargeDesign;
+import ableschema.diagram.picture.View;
+import java.util.LinkedHashMap;
+import java.util.Map;
+import java.util.Optional;
+import java.util.concurrent.TimeUnit;
+import javafx.stage.Stage;
+import org.junit.jupiter.api.Test;
+import org.testfx.api.FxRobot;
+import org.testfx.framework.junit5.Start;
+import org.testfx.util.WaitForAsyncUtils;
+
+/** The window with a design of a thousand entities, in the shape of a real schema, answers in every step. */
+class LargeDesignTest extends WindowFixture {
+
+    /** Longer than this nobody is to wait for the window, in milliseconds of the processor. */
+    private static final double LONGEST = 100;
+
+    /** On a slow machine the same done with a small design tells how slow it is. */
+    private static final double TIMES_A_SMALL_ONE = 4;
+
+    private static final int ROUNDS = 3;
+
+    @Start
+    void start(Stage stage) {
+        open(stage);
+    }
+
+    private void openAndWait(FxRobot robot, Document document) throws Exception {
+        robot.interact(() -> workspace.open(document, Optional.empty()));
+        settle();
+    }
+
+    private void settle() throws Exception {
+        WaitForAsyncUtils.waitFor(
+                60, TimeUnit.SECONDS, () -> workspace.jobs().running().isEmpty());
+        WaitForAsyncUtils.waitForFxEvents();
+    }
+
+    @Test
+    void every_step_answers_with_a_thousand_entities_as_it_does_with_thirty(FxRobot robot) throws Exception {
+        Map<String, Double> small = walk(robot, LargeDesign.grouped(3, 30, 8));
+        Map<String, Double> large = walk(robot, LargeDesign.grouped(3, 1000, 8));
+
+        assertThat(large.entrySet())
+                .as("milliseconds that the window does not answer")
+                .allSatisfy(each -> assertThat(each.getValue())
+                        .as(each.getKey())
+                        .isLessThan(Math.max(LONGEST, TIMES_A_SMALL_ONE * small.getOrDefault(each.getKey(), 0.0))));
+    }
+
+    /** What each thing took at the best of several times, so that what is worked out once and code that is new do not count. */
+    private Map<String, Double> walk(FxRobot robot, Document document) throws Exception {
+        openAndWait(robot, document);
+        var took = new LinkedHashMap<String, Double>();
+        try (var watch = new WindowWatch()) {
+            for (int round = 0; round < ROUNDS; round++) {
+                Id entity = workspace.design().entities().get(11 + 3 * round).id();
+                Id other = workspace.design().entities().get(12 + 5 * round).id();
+                for (Step step : Step.values()) {
+                    note(took, watch, robot, "go to " + step, () -> workspace
+                            .stepProperty()
+                            .set(step));
+                    note(took, watch, robot, "choose in " + step, () -> workspace
+                            .selection()
+                            .choose(entity));
+                    note(took, watch, robot, "choose another in " + step, () -> workspace
+                            .selection()
+                            .choose(other));
+                    note(took, watch, robot, "rename in " + step, () -> rename(entity));
+                }
+                note(took, watch, robot, "go to a card", () -> window.goTo(entity));
+                note(took, watch, robot, "see it whole", () -> window.sheet().fit());
+                for (View view : new View[] {View.TABLES, View.CONCEPT}) {
+                    note(took, watch, robot, "see it as " + view, () -> workspace
+                            .viewProperty()
+                            .set(view));
+                }
+                note(took, watch, robot, "relate", () -> relate(entity, other));
+                note(took, watch, robot, "undo", () -> workspace.undo());
+                note(took, watch, robot, "add", this::add);
+                note(took, watch, robot, "delete", () -> workspace.undo());
+            }
+        }
+        return took;
+    }
+
+    private void note(Map<String, Double> took, WindowWatch watch, FxRobot robot, String what, Runnable action)
+            throws Exception {
+        WaitForAsyncUtils.waitForFxEvents();
+        watch.longest();
+        robot.interact(action);
+        settle();
+        took.merge(what, watch.longest(), Math::min);
+    }
+
+    private void rename(Id entity) {
+        Attribute attribute = workspace
+                .design()
+                .entity(entity)
+                .orElseThrow()
+                .body()
+                .attributes()
+                .get(2);
+        String name = attribute.name().equals("renamed") ? "renamed again" : "renamed";
+        workspace.apply(workspace.edits().changeAttribute(attribute.withName(name)));
+    }
+
+    private void relate(Id one, Id other) {
+        workspace.apply(workspace
+                .edits()
+                .addRelationship(Relationship.between(
+                        workspace.ids().next(IdKind.RELATIONSHIP),
+                        new End(one, "holds", Cardinality.EXACTLY_ONE, ""),
+                        new End(other, "is held by", Cardinality.ANY_NUMBER, ""))));
+    }
+
+    private void add() {
+        Entity made = Entity.named(workspace.ids().next(IdKind.ENTITY), "One more");
+        workspace.apply(new AddEntity(made, Optional.empty()));
+    }
+}

@@ -1,0 +1,116 @@
+package ableschema.diagram.layout;
+
+import ableschema.core.design.Id;
+import ableschema.core.design.IdKind;
+import ableschema.core.document.District;
+import ableschema.core.document.Document;
+import ableschema.core.document.Position;
+import ableschema.core.mapping.Mapping;
+import ableschema.diagram.geometry.Area;
+import ableschema.diagram.geometry.Point;
+import ableschema.diagram.picture.ContentsMaker;
+import ableschema.diagram.picture.Link;
+import ableschema.diagram.picture.Picture.DrawnDistrict;
+import ableschema.diagram.picture.View;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+
+/**
+ * Where all cards of a picture go: of a few in one piece, of many as a map of districts, each laid out by itself and packed
+ * beside the others in the form of the window.
+ */
+public record Arrangement(Map<Id, Position> positions, List<District> districts) {
+
+    private static final int MOST_IN_ONE_PIECE = 60;
+    private static final double FORM = 1.5;
+    private static final double BETWEEN = 32;
+
+    public static Arrangement of(Document document) {
+        return of(document, document.mapping());
+    }
+
+    /** @param mapping the tables of the document */
+    public static Arrangement of(Document document, Mapping mapping) {
+        Document whole = document.with(document.diagram().withDistricts(List.of()));
+        Sizes sizes = Sizes.of(whole, mapping);
+        List<Link> links = new ContentsMaker().of(whole, mapping, View.TABLES).links();
+        long entities = sizes.cards().stream()
+                .filter(card -> card.kind() == IdKind.ENTITY)
+                .count();
+        if (entities <= MOST_IN_ONE_PIECE) {
+            return new Arrangement(AutoLayout.placed(sizes, sizes.cards(), links), List.of());
+        }
+        List<District> districts = Districts.of(List.copyOf(sizes.cards()), links).stream()
+                .map(cards -> new District(nameOf(cards, links, whole), cards))
+                .toList();
+        Document divided = document.with(document.diagram().withDistricts(districts));
+        return new Arrangement(packed(districts, Sizes.of(divided, mapping), links), districts);
+    }
+
+    /** A document with its cards placed in this way. */
+    public Document appliedTo(Document document) {
+        return document.with(document.diagram().with(positions).withDistricts(districts));
+    }
+
+    /** A district is called after the card to which most links within it lead. */
+    private static String nameOf(List<Id> cards, List<Link> links, Document document) {
+        var ends = new HashMap<Id, Integer>();
+        for (Link link : links) {
+            if (cards.contains(link.first().card())
+                    && cards.contains(link.second().card())) {
+                ends.merge(link.first().card(), 1, Integer::sum);
+                ends.merge(link.second().card(), 1, Integer::sum);
+            }
+        }
+        Id middle = cards.stream()
+                .filter(card -> document.design().entity(card).isPresent())
+                .max(Comparator.comparingInt(card -> ends.getOrDefault(card, 0)))
+                .orElse(cards.get(0));
+        return document.design().nameOf(middle);
+    }
+
+    private record Block(Map<Id, Position> positions, Area area) {}
+
+    private static Map<Id, Position> packed(List<District> districts, Sizes sizes, List<Link> links) {
+        List<Block> blocks = districts.stream()
+                .map(district -> block(district, sizes, links))
+                .sorted(Comparator.comparingDouble(
+                        (Block block) -> -block.area().height()))
+                .toList();
+        double all = blocks.stream()
+                .mapToDouble(block ->
+                        (block.area().width() + BETWEEN) * (block.area().height() + BETWEEN))
+                .sum();
+        double widest =
+                blocks.stream().mapToDouble(block -> block.area().width()).max().orElse(0);
+        var skyline = new Skyline(Math.max(widest, Math.sqrt(all * FORM)) + BETWEEN);
+        var positions = new LinkedHashMap<Id, Position>();
+        for (Block block : blocks) {
+            Area area = block.area();
+            Point corner = skyline.place(area.width() + BETWEEN, area.height() + BETWEEN);
+            double dx = Math.rint(corner.x() - area.x());
+            double dy = Math.rint(corner.y() - area.y());
+            block.positions().forEach((id, at) -> positions.put(id, new Position(at.x() + dx, at.y() + dy)));
+        }
+        return positions;
+    }
+
+    private static Block block(District district, Sizes sizes, List<Link> links) {
+        Map<Id, Position> positions = AutoLayout.placed(sizes, district.cards(), links);
+        Area area = positions.entrySet().stream()
+                .map(each -> sizes.at(each.getKey(), each.getValue()))
+                .reduce(Area::union)
+                .orElseThrow(); // a district has a card at least
+        double room = DrawnDistrict.ROOM;
+        return new Block(
+                positions,
+                new Area(
+                        area.x() - room,
+                        area.y() - DrawnDistrict.TITLE,
+                        area.width() + 2 * room,
+                        area.height() + DrawnDistrict.TITLE + room));
+    }
+}

@@ -1,0 +1,46 @@
+package ableschema.diagram.layout;
+
+import ableschema.core.design.Id;
+import ableschema.core.document.Document;
+import ableschema.core.document.Position;
+import ableschema.core.mapping.Mapping;
+import ableschema.diagram.geometry.Area;
+import ableschema.diagram.picture.Card;
+import ableschema.diagram.picture.ContentsMaker;
+import ableschema.diagram.picture.View;
+import java.util.LinkedHashMap;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Set;
+
+/** The room that each card needs in the larger of the two views, as both share the places. */
+record Sizes(Map<Id, Size> byCard) {
+
+    record Size(double width, double height) {}
+
+    static Sizes of(Document document, Mapping mapping) {
+        var sizes = new LinkedHashMap<Id, Size>();
+        for (View view : View.values()) {
+            for (Card card : new ContentsMaker().of(document, mapping, view).cards()) {
+                sizes.merge(
+                        card.id(),
+                        new Size(card.width(), card.height()),
+                        (a, b) -> new Size(Math.max(a.width(), b.width()), Math.max(a.height(), b.height())));
+            }
+        }
+        return new Sizes(sizes);
+    }
+
+    Set<Id> cards() {
+        return byCard.keySet();
+    }
+
+    Size of(Id card) {
+        return Objects.requireNonNull(byCard.get(card), "each card has its size");
+    }
+
+    Area at(Id card, Position position) {
+        Size size = of(card);
+        return new Area(position.x(), position.y(), size.width(), size.height());
+    }
+}

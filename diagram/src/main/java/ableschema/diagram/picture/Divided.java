@@ -1,0 +1,80 @@
+package ableschema.diagram.picture;
+
+import ableschema.core.design.Id;
+import ableschema.core.document.District;
+import ableschema.diagram.picture.Card.Entry;
+import ableschema.diagram.picture.Link.LinkEnd;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.IdentityHashMap;
+import java.util.List;
+import java.util.Map;
+
+/** Contents divided into districts: a link that leaves its district is no line, but named on the cards at both ends. */
+final class Divided {
+
+    private static final int MOST_NAMED = 6;
+
+    private final Contents pieces;
+    private final List<District> districts;
+    private final List<Link> near = new ArrayList<>();
+    private final List<Link> far = new ArrayList<>();
+    private final Map<Id, List<Entry>> leading = new HashMap<>();
+
+    Divided(Contents pieces, List<District> districts) {
+        this.pieces = pieces;
+        this.districts = districts;
+        var districtOf = new HashMap<Id, District>();
+        districts.forEach(district -> district.cards().forEach(card -> districtOf.put(card, district)));
+        for (Link link : pieces.links()) {
+            District first = districtOf.get(link.first().card());
+            District second = districtOf.get(link.second().card());
+            (first == null || second == null || first == second ? near : far).add(link);
+        }
+    }
+
+    /** @param known the cards that were made last time, by what they were made from; takes up those that are made now */
+    Contents contents(Map<Card, Card> known) {
+        var titles = new HashMap<Id, String>();
+        pieces.cards().forEach(card -> titles.put(card.id(), card.title()));
+        for (Link link : far) {
+            boolean toFirst = !link.isOneToTheSecond();
+            name(link, link.second(), link.first(), toFirst, titles);
+            name(link, link.first(), link.second(), !toFirst, titles);
+        }
+        Map<Card, Card> now = new IdentityHashMap<>();
+        var cards = new ArrayList<Card>();
+        for (Card card : pieces.cards()) {
+            List<Entry> named = shortened(card, leading.getOrDefault(card.id(), List.of()));
+            Card before = known.get(card);
+            Card with = named.isEmpty()
+                    ? card
+                    : before != null && before.far().equals(named) ? before : card.leadingTo(named);
+            now.put(card, with);
+            cards.add(with);
+        }
+        known.clear();
+        known.putAll(now);
+        return new Contents(cards, near, far, districts);
+    }
+
+    /** @param refers whether rows at this end refer to the other */
+    private void name(Link link, LinkEnd at, LinkEnd other, boolean refers, Map<Id, String> titles) {
+        leading.computeIfAbsent(at.card(), card -> new ArrayList<>())
+                .add(new Entry(
+                        link.relationship(),
+                        (refers ? "→ " : "← ") + titles.getOrDefault(other.card(), ""),
+                        other.cardinality().toString(),
+                        false));
+    }
+
+    /** What all refer to would be a list without end. */
+    private static List<Entry> shortened(Card card, List<Entry> named) {
+        if (named.size() <= MOST_NAMED) {
+            return named;
+        }
+        var shortened = new ArrayList<>(named.subList(0, MOST_NAMED - 1));
+        shortened.add(new Entry(card.id(), "and " + (named.size() - MOST_NAMED + 1) + " more", "", false));
+        return shortened;
+    }
+}
