@@ -27,13 +27,14 @@ final class Paintings {
 
     private static final double FADED = 0.4;
     private static final double AROUND = 16;
+    private static final double FROM_AFAR = 0.86;
 
     /** The layers of a line: itself, the paper behind its words, which never fades, and its words. */
     private static final int GROUNDS = 1;
 
     private static final int WORDS = 2;
 
-    private final Map<DrawnDistrict, Painting.Part> frames = new HashMap<>();
+    private final Map<DrawnDistrict, List<Painting.Part>> frames = new HashMap<>();
     /** The marks of each card, which stay the same while it fades and lights up, or is seen from afar and from near. */
     private final Map<PlacedCard, Map<Detail, List<Mark>>> cardMarks = new IdentityHashMap<>();
 
@@ -73,8 +74,7 @@ final class Paintings {
         }
         var parts = new ArrayList<Painting.Part>(known.size());
         for (DrawnDistrict district : picture.districts()) {
-            parts.add(frames.computeIfAbsent(
-                    district, frame -> new Painting.Part(frame.area().grown(2), frame.marks(), 1)));
+            parts.add(frames.computeIfAbsent(district, Paintings::framed).get(0));
         }
         frames.keySet().retainAll(Set.copyOf(picture.districts()));
         for (int layer = 0; layer <= WORDS; layer++) {
@@ -90,9 +90,22 @@ final class Paintings {
                 add(made.layers().get(0), parts);
             }
         }
+        if (detail == Detail.NAMES) {
+            picture.districts()
+                    .forEach(district -> parts.add(
+                            frames.computeIfAbsent(district, Paintings::framed).get(1)));
+        }
         known = fresh;
         cardMarks.keySet().removeIf(card -> picture.cards().get(card.card().id()) != card);
         return new Painting(parts, palette);
+    }
+
+    /** The frame with its name, and the name as it is written over the cards seen from afar. */
+    private static List<Painting.Part> framed(DrawnDistrict district) {
+        Area around = district.area().grown(district.area().width());
+        return List.of(
+                new Painting.Part(district.area().grown(2), district.marks(), 1),
+                new Painting.Part(around, district.nameFromAfar(), FROM_AFAR));
     }
 
     private static void add(Painting.Part part, List<Painting.Part> parts) {

@@ -29,7 +29,8 @@ final class Districts {
     private static final int USUAL = 12;
     private static final int FEW = 4;
     private static final int ROUNDS = 30;
-    private static final int HUB_FROM = 14;
+    private static final int HUB_FROM = 10;
+    private static final double HUB_SHARE = 0.75;
 
     private final List<Id> cards;
     private final Map<Id, List<Id>> linked = new LinkedHashMap<>();
@@ -67,8 +68,8 @@ final class Districts {
                 add(part);
             }
         }
-        joinSmall();
         hubs.forEach(this::settle);
+        joinSmall();
     }
 
     private void add(List<Id> group) {
@@ -76,16 +77,26 @@ final class Districts {
         groups.add(new ArrayList<>(group));
     }
 
-    /** Cards with far more links than the others have. */
+    /** Cards with far more links than most have, to cards that are at home elsewhere; the middle of a group is none. */
     private Set<Id> hubs() {
         double mean = linked.values().stream().mapToInt(List::size).average().orElse(0);
         var hubs = new LinkedHashSet<Id>();
         linked.forEach((card, others) -> {
-            if (others.size() >= Math.max(HUB_FROM, 4 * mean)) {
+            if (others.size() >= Math.max(HUB_FROM, 3 * mean) && shareAtHomeElsewhere(card) >= HUB_SHARE) {
                 hubs.add(card);
             }
         });
         return hubs;
+    }
+
+    /** The share of what a card is linked with that is linked with something else, which the card is not. */
+    private double shareAtHomeElsewhere(Id card) {
+        var near = new HashSet<>(linkedTo(card));
+        near.add(card);
+        return linkedTo(card).stream()
+                .mapToInt(other -> near.containsAll(linkedTo(other)) ? 0 : 1)
+                .average()
+                .orElse(0);
     }
 
     /** Label propagation, after Raghavan, Albert and Kumara (2007). */

@@ -47,6 +47,7 @@ public record Picture(
         public static final double TITLE = 48;
 
         private static final double TITLE_SIZE = 28;
+        private static final double MOST_FROM_AFAR = 190;
 
         public List<Mark> marks() {
             Id origin = district.cards().get(0);
@@ -59,6 +60,29 @@ public record Picture(
                             Face.SEMIBOLD,
                             TITLE_SIZE,
                             Ink.MUTED));
+        }
+
+        /** The name so large, over the cards, that it can be read where they cannot. */
+        public List<Mark> nameFromAfar() {
+            Id origin = district.cards().get(0);
+            double size = Math.max(TITLE_SIZE, Math.min(MOST_FROM_AFAR, sizeToFill()));
+            double width = Face.SEMIBOLD.width(district.name(), size);
+            double x = area.centreX() - width / 2;
+            double y = area.centreY();
+            return List.of(
+                    new Mark.Box(
+                            origin,
+                            new Area(x - size / 4, y - size * 0.75, width + size / 2, size * 1.5),
+                            size / 4,
+                            Optional.of(Ink.PAPER),
+                            Optional.empty(),
+                            0),
+                    new Mark.Label(
+                            origin, new Point(x, y + size * 0.36), district.name(), Face.SEMIBOLD, size, Ink.INK));
+        }
+
+        private double sizeToFill() {
+            return TITLE_SIZE * area.width() * 0.94 / Math.max(1, Face.SEMIBOLD.width(district.name(), TITLE_SIZE));
         }
 
         /** Where its name stands, by which it is chosen as a whole. */
