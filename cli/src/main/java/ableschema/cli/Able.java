@@ -16,7 +16,9 @@ import org.slf4j.LoggerFactory;
 import picocli.CommandLine;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.IVersionProvider;
+import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Parameters;
+import picocli.CommandLine.Spec;
 import picocli.CommandLine.UnmatchedArgumentException;
 
 /** The entry point: opens the window, or carries out one command. */
@@ -41,6 +43,9 @@ public final class Able implements Callable<Integer> {
     @Parameters(arity = "0..1", paramLabel = "FILE", description = "The design to open; without it, the demo.")
     private @Nullable Path file;
 
+    @Spec
+    private CommandSpec spec = CommandSpec.create();
+
     public static void main(String[] arguments) {
         System.exit(run(System.out, System.err, arguments));
     }
@@ -55,6 +60,10 @@ public final class Able implements Callable<Integer> {
         commandLine.setExecutionExceptionHandler((e, command, result) -> failed(e, messages));
         int exit = commandLine.execute(arguments);
         data.flush();
+        if (out.checkError()) {
+            messages.println("able: cannot write standard output: it is closed, or there is no room left");
+            exit = Exit.WRONG_USE;
+        }
         messages.flush();
         return exit;
     }
@@ -108,6 +117,10 @@ public final class Able implements Callable<Integer> {
 
     @Override
     public Integer call() throws FileProblem {
+        if (file != null && file.toString().equals("help")) {
+            spec.commandLine().usage(spec.commandLine().getOut());
+            return Exit.DONE;
+        }
         return Window.open(Optional.ofNullable(file));
     }
 

@@ -5,12 +5,12 @@ import ableschema.core.mapping.Mapping;
 import ableschema.core.rows.DesignScript;
 import ableschema.core.sql.Script;
 import ableschema.core.sql.dialect.Dialect;
-import ableschema.core.sql.dialect.Dialects;
 import ableschema.core.store.DocumentFile;
 import ableschema.core.store.FileProblem;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.concurrent.Callable;
+import org.jspecify.annotations.Nullable;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Model.CommandSpec;
@@ -31,11 +31,10 @@ final class SqlCommand implements Callable<Integer> {
     @Option(
             names = "--dialect",
             paramLabel = "D",
-            required = true,
             converter = DialectName.class,
-            description = "one of ${COMPLETION-CANDIDATES}",
+            description = "one of ${COMPLETION-CANDIDATES}; without it, that of the design",
             completionCandidates = DialectName.Names.class)
-    private Dialect dialect = Dialects.STANDARD;
+    private @Nullable Dialect dialect;
 
     @Option(names = "--rows", description = "Adds the sample rows as INSERT statements.")
     private boolean rows;
@@ -58,7 +57,9 @@ final class SqlCommand implements Callable<Integer> {
         if (!undecided.isEmpty() && !partial) {
             return Exit.ERRORS;
         }
-        Dialect chosen = dialect.choosing(document.rules().choices());
+        Dialect chosen = dialect == null
+                ? document.dialect()
+                : dialect.choosing(document.rules().choices());
         Script script = rows ? DesignScript.withRows(mapping, chosen) : DesignScript.definitions(mapping, chosen);
         output.write(file, script.text());
         return undecided.isEmpty() ? Exit.DONE : Exit.ERRORS;

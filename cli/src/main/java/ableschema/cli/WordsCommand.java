@@ -29,6 +29,9 @@ final class WordsCommand implements Callable<Integer> {
     @Option(names = "--from", paramLabel = "TEXTFILE", description = "Sentences to make a design of.")
     private @Nullable Path from;
 
+    @Option(names = "--replace", description = "With --from: write over a design that is there.")
+    private boolean replace;
+
     @Mixin
     private Output output = new Output();
 
@@ -62,7 +65,7 @@ final class WordsCommand implements Callable<Integer> {
                     "cannot read " + text + ", " + first + (more == 0 ? "" : " (and " + more + " more)")
                             + "; nothing was written");
         }
-        output.write(text, DocumentFile.print(result.document()));
+        output.writeDesign(text, DocumentFile.print(result.document()), replace);
         return Exit.DONE;
     }
 }

@@ -192,7 +192,6 @@ class CommandsTest {
 
     @Test
     void wrong_use_is_told_in_one_line() {
-        refused(able("sql", WORKED), "--dialect");
         refused(able("sql", WORKED, "--dialect", "postgre"), "unknown dialect 'postgre'", "did you mean 'postgresql'?");
         refused(able("sql", WORKED, "--dialect", "db"), "the dialects are postgresql, mysql, mariadb, sqlite");
         refused(able("sql"), "FILE");

@@ -9,6 +9,8 @@ import java.sql.SQLException;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.concurrent.CancellationException;
+import java.util.function.IntConsumer;
 
 /**
  * What a database said of a script, statement by statement. A run is one transaction where the database can take definitions
@@ -54,15 +56,30 @@ public record ScriptRun(List<Outcome> outcomes) {
 
     /** Runs the statements in their order until one is refused; the connection stays the caller's, out of any transaction. */
     public static ScriptRun of(Script script, Connection connection) throws SQLException {
+        return of(script, connection, done -> {});
+    }
+
+    /**
+     * @param progress told how many statements have been run or passed over
+     * @throws CancellationException when the thread is interrupted between two statements; what a transaction holds is undone
+     */
+    public static ScriptRun of(Script script, Connection connection, IntConsumer progress) throws SQLException {
         boolean together = script.dialect().can(Ability.TRANSACTIONAL_DEFINITIONS);
         var outcomes = new ArrayList<Outcome>();
         boolean refused = false;
         try {
             for (Statement each : script.executable().toList()) {
+                if (Thread.currentThread().isInterrupted()) {
+                    if (!connection.getAutoCommit()) {
+                        connection.rollback();
+                    }
+                    throw new CancellationException("stopped after " + outcomes.size() + " statements");
+                }
                 Outcome outcome =
                         refused ? new Outcome(each, Fate.NOT_RUN, Optional.empty()) : outcome(each, connection);
                 refused |= outcome.fate() == Fate.REFUSED;
                 outcomes.add(outcome);
+                progress.accept(outcomes.size());
             }
             if (refused && !connection.getAutoCommit()) {
                 connection.rollback();

@@ -1,6 +1,7 @@
 package ableschema.engine;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import ableschema.core.document.Document;
 import ableschema.core.rows.DesignScript;
@@ -8,6 +9,7 @@ import ableschema.core.sql.Line;
 import ableschema.core.sql.Script;
 import ableschema.core.sql.Statement;
 import ableschema.core.sql.dialect.Ability;
+import ableschema.core.sql.dialect.Dialects;
 import ableschema.core.store.DocumentFile;
 import java.nio.file.Path;
 import java.sql.Connection;
@@ -15,6 +17,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
+import java.util.concurrent.CancellationException;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
@@ -52,6 +55,28 @@ class ScriptRunTest {
             ScriptRun.Refusal refusal = run.refusal().orElseThrow();
             assertThat(refusal.statement().text()).startsWith("INSERT INTO hive");
             assertThat(refusal.reason()).containsIgnoringCase("null");
+        }
+    }
+
+    @Test
+    void it_tells_how_far_it_is_and_when_stopped_leaves_nothing_of_its_transaction() throws Exception {
+        Document demo = DocumentFile.read(Path.of("../demo/alder-valley.able.json"));
+        Script script = DesignScript.definitions(demo.mapping(), Dialects.SQLITE);
+        var told = new ArrayList<Integer>();
+        try (Connection connection = RealEngine.SQLITE.open()) {
+            assertThatThrownBy(() -> ScriptRun.of(script, connection, done -> {
+                        told.add(done);
+                        if (done == 3) {
+                            Thread.currentThread().interrupt();
+                        }
+                    }))
+                    .isInstanceOf(CancellationException.class)
+                    .hasMessage("stopped after 3 statements");
+            assertThat(Thread.interrupted()).isTrue();
+            assertThat(told).containsExactly(1, 2, 3);
+            assertThat(ScriptRun.of(script, connection).refusal())
+                    .as("it can be run anew")
+                    .isEmpty();
         }
     }
 

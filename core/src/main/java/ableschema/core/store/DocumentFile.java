@@ -20,6 +20,9 @@ public final class DocumentFile {
     /** The end of every document's file name. */
     public static final String ENDING = ".able.json";
 
+    /** Stands for standard input, as with most commands. */
+    public static final Path STANDARD = Path.of("-");
+
     /** The version of the format that is written, and the newest that is read. */
     static final int VERSION = 1;
 
@@ -49,6 +52,16 @@ public final class DocumentFile {
         }
     }
 
+    /** Whether a file holds a design, whatever it is called. */
+    public static boolean isDesign(Path file) {
+        try {
+            read(file);
+            return true;
+        } catch (FileProblem e) {
+            return false;
+        }
+    }
+
     /** Reads the text of a document that {@link #print} made; an {@link IllegalArgumentException} says if it is none. */
     public static Document parse(String text) {
         try {
@@ -73,10 +86,17 @@ public final class DocumentFile {
     /**
      * Reads a text in UTF-8; a {@link FileProblem} says in one line why it cannot be read.
      *
+     * @param file     {@link #STANDARD} for standard input
      * @param otherwise what can be done where it is not such a text
      */
     public static String readText(Path file, String otherwise) throws FileProblem {
         try {
+            if (file.equals(STANDARD)) {
+                return unmarked(new String(System.in.readAllBytes(), StandardCharsets.UTF_8));
+            }
+            if (file.toString().isEmpty()) {
+                throw FileProblem.reading(Path.of("''"), "the name is empty", "name a file");
+            }
             if (Files.isDirectory(file)) {
                 throw FileProblem.reading(file, "it is a folder", otherwise);
             }
@@ -87,12 +107,17 @@ public final class DocumentFile {
                                 + " MB that are read",
                         otherwise);
             }
-            return Files.readString(file, StandardCharsets.UTF_8);
+            return unmarked(Files.readString(file, StandardCharsets.UTF_8));
         } catch (CharacterCodingException e) {
             throw FileProblem.reading(file, "it is not text in UTF-8", otherwise);
         } catch (IOException e) {
             throw FileProblem.reading(file, e);
         }
+    }
+
+    /** Some editors begin a text with a byte order mark. */
+    private static String unmarked(String text) {
+        return text.startsWith("\uFEFF") ? text.substring(1) : text;
     }
 
     private static void requireVersion(Path file, Node root) throws FileProblem {

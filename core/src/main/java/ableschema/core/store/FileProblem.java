@@ -46,6 +46,9 @@ public final class FileProblem extends Exception {
     }
 
     private static String why(Path file, IOException cause, String ifMissing) {
+        if (file.toString().isEmpty()) {
+            return "the name is empty";
+        }
         if (Files.isDirectory(file)) {
             return "it is a folder";
         }

@@ -1,5 +1,6 @@
 package ableschema.core.store;
 
+import java.io.File;
 import java.io.IOException;
 import java.nio.ByteBuffer;
 import java.nio.channels.FileChannel;
@@ -7,12 +8,18 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.AtomicMoveNotSupportedException;
 import java.nio.file.FileSystemException;
 import java.nio.file.Files;
+import java.nio.file.OpenOption;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
 import java.nio.file.StandardOpenOption;
+import java.nio.file.attribute.PosixFileAttributeView;
+import java.nio.file.attribute.PosixFileAttributes;
+import java.util.UUID;
 
 /** Writes a file so that at every moment there is the whole old one or the whole new one. */
 public final class SafeFile {
+
+    private static final int MOST_LINKS = 40;
 
     private SafeFile() {}
 
@@ -23,14 +30,19 @@ public final class SafeFile {
 
     /** Writes what was made from another file, which it never replaces, by whatever path it is reached. */
     public static void writeFrom(Path source, Path file, byte[] bytes) throws FileProblem {
+        if (isSame(source, file)) {
+            throw FileProblem.ownSource(file);
+        }
+        write(file, bytes);
+    }
+
+    /** Whether two paths lead to the same file, which is there. */
+    public static boolean isSame(Path source, Path file) throws FileProblem {
         try {
-            if (Files.exists(file) && Files.exists(source) && Files.isSameFile(source, file)) {
-                throw FileProblem.ownSource(file);
-            }
+            return Files.exists(file) && Files.exists(source) && Files.isSameFile(source, file);
         } catch (IOException e) {
             throw FileProblem.writing(file, e);
         }
-        write(file, bytes);
     }
 
     /** As the other, with text as UTF-8. */
@@ -38,33 +50,77 @@ public final class SafeFile {
         writeFrom(source, file, text.getBytes(StandardCharsets.UTF_8));
     }
 
-    /** Writes bytes beside the target, forces them to disk, and renames. */
+    /**
+     * Writes bytes beside the target, forces them to disk, and renames. What is no usual file, such as a device or a pipe, is
+     * written to as it is; a link stays one; a file keeps its mode and owner.
+     */
     public static void write(Path file, byte[] bytes) throws FileProblem {
         try {
-            Path target = file.toAbsolutePath();
-            if (Files.isDirectory(target)) {
+            Path target = linked(file.toAbsolutePath());
+            if (file.toString().isEmpty() || Files.isDirectory(target)) {
                 throw new FileSystemException(file.toString(), null, "it is a folder");
             }
-            Path beside = target.resolveSibling("." + target.getFileName() + ".new");
-            try {
-                writeThrough(beside, bytes);
-                rename(beside, target);
-            } finally {
-                Files.deleteIfExists(beside); // there is one only where something went wrong
+            if (Files.exists(target) && !Files.isRegularFile(target)) {
+                writeAll(target, bytes, StandardOpenOption.WRITE);
+                return;
             }
+            replace(target, bytes);
         } catch (IOException e) {
             throw FileProblem.writing(file, e);
         }
     }
 
-    private static void writeThrough(Path file, byte[] bytes) throws IOException {
-        try (FileChannel channel = FileChannel.open(
-                file, StandardOpenOption.CREATE, StandardOpenOption.TRUNCATE_EXISTING, StandardOpenOption.WRITE)) {
+    /** What a link leads to in the end, be it there or not. */
+    private static Path linked(Path file) throws IOException {
+        Path target = file;
+        for (int links = 0; Files.isSymbolicLink(target); links++) {
+            if (links == MOST_LINKS) {
+                throw new FileSystemException(file.toString(), null, "it is a link that leads back to itself");
+            }
+            target = target.resolveSibling(Files.readSymbolicLink(target));
+        }
+        return target;
+    }
+
+    private static void replace(Path target, byte[] bytes) throws IOException {
+        Path beside = target.resolveSibling("." + target.getFileName() + "." + UUID.randomUUID() + ".new");
+        try {
+            writeAll(beside, bytes, StandardOpenOption.CREATE_NEW, StandardOpenOption.WRITE);
+            if (Files.exists(target)) {
+                keepModeAndOwner(target, beside);
+            }
+            rename(beside, target);
+        } finally {
+            Files.deleteIfExists(beside); // there is one only where something went wrong
+        }
+        forceFolder(target.getParent());
+    }
+
+    private static void keepModeAndOwner(Path of, Path on) throws IOException {
+        PosixFileAttributeView to = Files.getFileAttributeView(on, PosixFileAttributeView.class);
+        if (to == null) {
+            return; // a file system without modes
+        }
+        PosixFileAttributes kept = Files.readAttributes(of, PosixFileAttributes.class);
+        PosixFileAttributes given = to.readAttributes();
+        if (!given.group().equals(kept.group())) {
+            to.setGroup(kept.group());
+        }
+        if (!given.owner().equals(kept.owner())) {
+            to.setOwner(kept.owner());
+        }
+        to.setPermissions(kept.permissions());
+    }
+
+    private static void writeAll(Path file, byte[] bytes, OpenOption... how) throws IOException {
+        try (FileChannel channel = FileChannel.open(file, how)) {
             ByteBuffer left = ByteBuffer.wrap(bytes);
             while (left.hasRemaining()) {
                 channel.write(left);
             }
-            channel.force(true);
+            if (Files.isRegularFile(file)) {
+                channel.force(true);
+            }
         }
     }
 
@@ -73,6 +129,15 @@ public final class SafeFile {
             Files.move(from, to, StandardCopyOption.ATOMIC_MOVE, StandardCopyOption.REPLACE_EXISTING);
         } catch (AtomicMoveNotSupportedException e) {
             Files.move(from, to, StandardCopyOption.REPLACE_EXISTING);
+        }
+    }
+
+    /** A rename lasts only when its folder is on disk too; where folders cannot be opened, the system sees to that. */
+    private static void forceFolder(Path folder) throws IOException {
+        if (File.separatorChar == '/') {
+            try (FileChannel channel = FileChannel.open(folder, StandardOpenOption.READ)) {
+                channel.force(true);
+            }
         }
     }
 }

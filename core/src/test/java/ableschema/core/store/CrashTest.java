@@ -105,9 +105,13 @@ class CrashTest {
             TimeUnit.NANOSECONDS.sleep(random.nextInt(12_000_000));
             child.destroyForcibly().waitFor();
         }
-        Path beside = file.resolveSibling("." + file.getFileName() + ".new");
-        boolean amid = Files.exists(beside);
-        Files.deleteIfExists(beside);
+        boolean amid = false;
+        try (var beside = Files.newDirectoryStream(folder, "." + file.getFileName() + ".*.new")) {
+            for (Path left : beside) {
+                amid = true;
+                Files.delete(left);
+            }
+        }
         return amid;
     }
 }

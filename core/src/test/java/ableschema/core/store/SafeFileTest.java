@@ -7,6 +7,7 @@ import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.attribute.PosixFilePermissions;
 import java.util.HashSet;
 import java.util.Set;
 import java.util.concurrent.CompletableFuture;
@@ -70,7 +71,45 @@ class SafeFileTest {
         SafeFile.write(file, "whole");
 
         assertThat(file).hasContent("whole");
-        assertThat(folder.resolve(".a.sql.new")).doesNotExist();
+    }
+
+    @Test
+    void a_link_stays_one_and_a_file_keeps_its_mode() throws Exception {
+        Path real = Files.writeString(folder.resolve("real.sql"), "old");
+        Files.setPosixFilePermissions(real, PosixFilePermissions.fromString("rw-r-----"));
+        Path link = Files.createSymbolicLink(folder.resolve("link.sql"), Path.of("real.sql"));
+        SafeFile.write(link, "new");
+
+        assertThat(link).isSymbolicLink();
+        assertThat(real).hasContent("new");
+        assertThat(PosixFilePermissions.toString(Files.getPosixFilePermissions(real)))
+                .isEqualTo("rw-r-----");
+
+        Path dangling = Files.createSymbolicLink(folder.resolve("dangling.sql"), Path.of("later.sql"));
+        SafeFile.write(dangling, "made");
+        assertThat(dangling).isSymbolicLink();
+        assertThat(folder.resolve("later.sql")).hasContent("made");
+
+        Path circle = Files.createSymbolicLink(folder.resolve("circle"), Path.of("circle"));
+        assertThatThrownBy(() -> SafeFile.write(circle, "text")).hasMessageContaining("leads back to itself");
+    }
+
+    @Test
+    void what_is_no_usual_file_is_written_to_as_it_is() throws Exception {
+        Path pipe = folder.resolve("pipe");
+        assertThat(new ProcessBuilder("mkfifo", pipe.toString()).start().waitFor())
+                .isZero();
+        CompletableFuture<String> reader = CompletableFuture.supplyAsync(() -> read(pipe));
+        SafeFile.write(pipe, "through");
+
+        assertThat(reader.get(10, TimeUnit.SECONDS)).isEqualTo("through");
+        assertThat(Files.isRegularFile(pipe)).isFalse();
+        SafeFile.write(Path.of("/dev/null"), "away");
+        assertThat(Files.isRegularFile(Path.of("/dev/null"))).isFalse();
+        assertThatThrownBy(() -> SafeFile.write(Path.of("/dev/full"), "text"))
+                .isInstanceOf(FileProblem.class)
+                .hasMessageContaining("No space left");
+        assertThatThrownBy(() -> SafeFile.write(Path.of(""), "text")).hasMessageContaining("the name is empty");
     }
 
     @Test

@@ -193,7 +193,12 @@ public final class SqlBench extends VBox {
                         "trying the script on " + tried.dialect().label(),
                         progress -> {
                             try (Connection connection = engine.get().open()) {
-                                return ScriptRun.of(tried, connection);
+                                long all = tried.executable().count();
+                                return ScriptRun.of(tried, connection, done -> {
+                                    if (done % 10 == 0) {
+                                        progress.done(done, all);
+                                    }
+                                });
                             }
                         },
                         () -> script.filter(tried::equals).isPresent(),
