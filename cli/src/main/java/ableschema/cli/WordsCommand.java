@@ -4,6 +4,7 @@ import ableschema.core.store.DocumentFile;
 import ableschema.core.store.FileProblem;
 import ableschema.core.words.DesignReader;
 import ableschema.core.words.DesignText;
+import java.io.PrintWriter;
 import java.nio.file.Path;
 import java.util.Objects;
 import java.util.concurrent.Callable;
@@ -28,6 +29,9 @@ final class WordsCommand implements Callable<Integer> {
 
     @Option(names = "--from", paramLabel = "TEXTFILE", description = "Sentences to make a design of.")
     private @Nullable Path from;
+
+    @Option(names = "--strict", description = "With --from: takes only sentences of the exact forms of docs/words.md.")
+    private boolean strict;
 
     @Option(names = "--replace", description = "With --from: write over a design that is there.")
     private boolean replace;
@@ -56,15 +60,18 @@ final class WordsCommand implements Callable<Integer> {
 
     private int read(Path text) throws FileProblem {
         DesignReader.Result result =
-                DesignReader.read(DocumentFile.readText(text, "check that it is a text of sentences"));
+                DesignReader.read(DocumentFile.readText(text, "check that it is a text of sentences"), strict);
+        PrintWriter messages = spec.commandLine().getErr();
         if (!result.problems().isEmpty()) {
-            DesignReader.Problem first = result.problems().get(0);
-            int more = result.problems().size() - 1;
+            result.problems().forEach(messages::println);
+            int count = result.problems().size();
             throw new Refusal(
                     Exit.WRONG_USE,
-                    "cannot read " + text + ", " + first + (more == 0 ? "" : " (and " + more + " more)")
-                            + "; nothing was written");
+                    "cannot read " + text + ": "
+                            + (count == 1 ? "one sentence was" : count + " sentences were")
+                            + " not understood; nothing was written");
         }
+        result.readings().forEach(messages::println);
         output.writeDesign(text, DocumentFile.print(result.document()), replace);
         return Exit.DONE;
     }

@@ -18,15 +18,38 @@ import java.util.regex.Pattern;
 public final class DesignReader {
 
     /** Behind a full stop, where another sentence begins. */
-    private static final Pattern NEXT = Pattern.compile("(?<=\\.)\\s+(?=(?:Each|No two|The plural of|About) )");
+    private static final Pattern NEXT =
+            Pattern.compile("(?<=\\.)\\s+(?=(?:Each|No two|The|About|A|An|Every|All|For|By|There|One) )");
 
     private final Set<Id> used = new HashSet<>();
     private final Map<String, Integer> timesSaid = new HashMap<>();
     private final List<Problem> problems = new ArrayList<>();
+    private final List<ReadAs> readings = new ArrayList<>();
+    private final boolean strict;
     private Document document;
 
-    private DesignReader(Document start) {
+    private DesignReader(Document start, boolean strict) {
         this.document = start;
+        this.strict = strict;
+    }
+
+    /**
+     * A sentence that was read as others.
+     *
+     * @param line   counted from 1
+     * @param others other likely readings, which were not taken
+     */
+    public record ReadAs(int line, List<String> sentences, List<String> others) {
+        public ReadAs {
+            sentences = List.copyOf(sentences);
+            others = List.copyOf(others);
+        }
+
+        @Override
+        public String toString() {
+            return "line " + line + ": read as " + String.join(" ", sentences)
+                    + (others.isEmpty() ? "" : " It could also mean: " + String.join(", or: ", others));
+        }
     }
 
     /** A place that was not understood, counted from 1. */
@@ -38,22 +61,28 @@ public final class DesignReader {
     }
 
     /** What was understood, and what was not. */
-    public record Result(Document document, List<Problem> problems) {
+    public record Result(Document document, List<Problem> problems, List<ReadAs> readings) {
         public Result {
+            readings = List.copyOf(readings);
             problems = List.copyOf(problems);
         }
     }
 
     /** Reads a text into an empty document; the same sentence gives the same ids each time. */
     public static Result read(String text) {
-        var reader = new DesignReader(Document.EMPTY);
+        return read(text, false);
+    }
+
+    /** @param strict whether canonical sentences alone are read */
+    public static Result read(String text, boolean strict) {
+        var reader = new DesignReader(Document.EMPTY, strict);
         String[] lines = text.split("\\R", -1);
         for (int i = 0; i < lines.length; i++) {
             if (!lines[i].isBlank() && !lines[i].stripLeading().startsWith("#")) {
                 reader.readLine(lines[i], i + 1);
             }
         }
-        return new Result(reader.document, reader.problems);
+        return new Result(reader.document, reader.problems, reader.readings);
     }
 
     private void readLine(String line, int number) {
@@ -69,8 +98,15 @@ public final class DesignReader {
     }
 
     private void readSentence(String sentence, int line, int offset) {
-        Understanding understanding =
-                new RuleLine(document.design(), Optional.empty(), idsFor(sentence)).read(sentence);
+        IdSource ids = idsFor(sentence);
+        SpokenLine.Heard heard = strict
+                ? new SpokenLine.Heard(
+                        new RuleLine(document.design(), Optional.empty(), ids).read(sentence), List.of(), List.of())
+                : new SpokenLine(document.design(), Optional.empty(), ids).read(sentence);
+        if (!heard.readAs().isEmpty()) {
+            readings.add(new ReadAs(line, heard.readAs(), heard.others()));
+        }
+        Understanding understanding = heard.understanding();
         if (understanding instanceof Understanding.Understood understood) {
             document = understood.edit().applyTo(document);
         } else if (understanding instanceof Understanding.NotUnderstood not) {

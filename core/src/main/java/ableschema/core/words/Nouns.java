@@ -20,6 +20,8 @@ public final class Nouns {
     private static final Set<String> WORDS_OF_THE_GRAMMAR = Set.of("each", "has", "is", "and", "or", "share");
     private static final Set<String> BEGINNINGS = Set.of("a", "an", "the", "no", "about", "pairing");
 
+    private static final Pattern HISSING = Pattern.compile(".*(?:x|ch|sh|ss|[tz]z|[^ao]us|is|o)es");
+
     private final Plural plural;
     private final Map<String, Entity> exact = new HashMap<>();
     private final Map<String, Entity> singular = new HashMap<>();
@@ -151,7 +153,9 @@ public final class Nouns {
         if (lower.endsWith("ies")) {
             singulars.add(noun.substring(0, noun.length() - 3) + "y");
         }
-        for (String ending : List.of("es", "s")) {
+        // "statuses" is of status, and "courses" of course
+        boolean hissing = HISSING.matcher(lower).matches();
+        for (String ending : hissing ? List.of("es", "s") : List.of("s", "es")) {
             if (lower.endsWith(ending)) {
                 singulars.add(noun.substring(0, noun.length() - ending.length()));
             }

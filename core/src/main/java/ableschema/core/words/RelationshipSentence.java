@@ -16,12 +16,17 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 
 /** Reads {@code Each hive stands in exactly one apiary; each apiary shelters any number of hives (on delete cascade).} */
 final class RelationshipSentence {
 
     /** What stands for a verb where none has been said. */
     static final String UNSAID_VERB = "is related to";
+
+    private static final Pattern STRAY = Pattern.compile(
+            ",| (?:and|or|who|which|that|whose|where|each|has|is|are|can|may|must) ", Pattern.CASE_INSENSITIVE);
 
     private final Design design;
     private final Optional<Relationship> about;
@@ -152,12 +157,25 @@ final class RelationshipSentence {
         if (object.isEmpty()) {
             throw new Misunderstanding(quantity.end() - 1, quantity.end(), "expected an entity behind this");
         }
+        requireNoun(object, text.indexOf(object, quantity.end()));
         return new Clause(
                 whole.substring(from, quantity.start()).strip(),
                 from,
                 quantity.cardinality(),
                 object,
                 text.indexOf(object, quantity.end()));
+    }
+
+    /** Words of the grammar are swallowed by no name: "one book and one member" is no entity. */
+    private void requireNoun(String object, int start) {
+        String masked = Quoted.masked(object);
+        Matcher stray = STRAY.matcher(masked);
+        if (!Quoted.is(object) && nouns.entity(object).isEmpty() && stray.find()) {
+            throw new Misunderstanding(
+                    start + stray.start(),
+                    start + object.length(),
+                    "only one entity stands here; say the rest in a sentence of its own, or put the name between quotes");
+        }
     }
 
     /** The form of a noun that a text begins with: its singular where the noun is a plural. */

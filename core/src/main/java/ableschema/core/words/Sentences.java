@@ -21,7 +21,8 @@ public final class Sentences {
 
     /** What would be taken for another sentence, or for a slip of the words for how many. */
     private static final Pattern MISLEADING = Pattern.compile(
-            "\\beach\\b|^has | has\\b|^is (?:identified|told) by|^is an? kind of|\\bat \\S{3,6}$|\\b[ex]x?\\S*c\\S*t\\S*$|^"
+            "\\beach\\b|^(?:can|may|must|should|will|might|needs to) |\\b(?:fewer|more|less|than|least|most|several|multiple|few)\\b"
+                    + "|^has | has\\b|^is (?:identified|told) by|^is an? kind of|\\bat \\S{3,6}$|\\b[ex]x?\\S*c\\S*t\\S*$|^"
                     + RelationshipSentence.UNSAID_VERB + "$",
             Pattern.CASE_INSENSITIVE);
 

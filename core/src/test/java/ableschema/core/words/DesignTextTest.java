@@ -90,7 +90,8 @@ class DesignTextTest {
                 DesignReader.read("# Bees\nHive is a thing.\n\nEach hive stands in exctly one apiary.");
 
         assertThat(read.problems()).hasSize(1);
-        assertThat(read.problems().get(0).toString()).startsWith("line 4, column 21: expected words for how many");
+        assertThat(read.problems().get(0).toString())
+                .isEqualTo("line 4, column 21: \"exctly\", did you mean \"exactly\"?");
         assertThat(read.document().design().entity("Hive")).isPresent();
     }
 

@@ -2,7 +2,7 @@ package ableschema.desktop.rule;
 
 import ableschema.core.finding.Step;
 import ableschema.core.words.Completion;
-import ableschema.core.words.RuleLine;
+import ableschema.core.words.SpokenLine;
 import ableschema.core.words.Understanding;
 import ableschema.desktop.controls.Controls;
 import ableschema.desktop.workspace.Jobs;
@@ -105,15 +105,28 @@ public final class RuleLineView extends HBox {
         return step == Step.FORMS ? "hive code, visited on -> keeper no" : EXAMPLE;
     }
 
-    private Understanding reading() {
-        return new RuleLine(workspace.design(), workspace.selection().chosenOwner(), workspace.ids())
+    private SpokenLine.Heard heard() {
+        return new SpokenLine(workspace.design(), workspace.selection().chosenOwner(), workspace.ids())
                 .read(line.getText());
     }
 
     private void understand() {
-        Understanding reading = reading();
-        if (reading instanceof Understanding.Understood understood) {
-            say("Enter: " + understood.gist(), false);
+        SpokenLine.Heard heard = heard();
+        Understanding reading = heard.understanding();
+        if (!heard.others().isEmpty()) {
+            String all = line.getText();
+            proposed = Stream.concat(Stream.of(String.join(" ", heard.readAs())), heard.others().stream())
+                    .filter(sentence -> sentence.indexOf(". Each") < 0)
+                    .map(sentence -> new Completion.Proposal(sentence, all.length()))
+                    .toList();
+            say("Which? Tab, or Down and Tab: " + either(heard), false);
+        } else if (reading instanceof Understanding.Understood understood) {
+            say(
+                    "Enter: "
+                            + (heard.readAs().isEmpty()
+                                    ? understood.gist()
+                                    : String.join(" ", heard.readAs()) + " (" + understood.gist() + ")"),
+                    false);
         } else if (!proposed.isEmpty()) {
             sayProposed();
         } else if (reading instanceof Understanding.NotUnderstood not) {
@@ -121,6 +134,11 @@ public final class RuleLineView extends HBox {
         } else {
             sayNotice();
         }
+    }
+
+    private static String either(SpokenLine.Heard heard) {
+        return Stream.concat(Stream.of(String.join(" ", heard.readAs())), heard.others().stream())
+                .collect(Collectors.joining("  or  "));
     }
 
     private void sayNotice() {
@@ -151,8 +169,11 @@ public final class RuleLineView extends HBox {
     }
 
     private void carryOut() {
-        Understanding reading = reading();
-        if (reading instanceof Understanding.Understood understood) {
+        SpokenLine.Heard heard = heard();
+        Understanding reading = heard.understanding();
+        if (!heard.others().isEmpty()) {
+            understand(); // which is meant has to be said first
+        } else if (reading instanceof Understanding.Understood understood) {
             workspace.apply(understood.edit());
             understood.subject().ifPresent(workspace.selection()::choose);
             line.clear();

@@ -1,0 +1,84 @@
+package ableschema.core.words;
+
+import ableschema.core.design.Design;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.regex.Pattern;
+
+/**
+ * Reads sentences as people say them into the canonical sentences of docs/words.md, which are what is kept, printed and edited.
+ * What it does not know it leaves as it stands, so that the grammar says what is wrong with it.
+ */
+public final class Phrasings {
+
+    /** What the grammar knows in this form only. */
+    private static final Pattern CANONICAL = Pattern.compile(
+            "(?is)(?:the domain |the plural of |about |#).*|.*->.*|.* is set aside\\.?|no two .* share their .*"
+                    + "|.* is an? (?:\\uE000+|\\p{L}+(?:[ -](?!of )\\p{L}+){0,2})(?:\\s*:.*|\\s*\\.?)|.* is an? kind of [^.:]*\\.?|each .* is (?:identified|told) by its .*");
+
+    /** Words that a sentence of the grammar does not have outside of quotes. */
+    private static final Pattern SPOKEN = Pattern.compile(
+            "(?i)\\b(?:can|may|must|should|might|will|has to|have to|needs to|an?|the|its|their|several|many|multiple|some"
+                    + "|fewer|less|more|only one|one single|one and only|up to|or several|or many|optional(?:ly)?|either|another"
+                    + "|n?varchar2?|string|int|integer|bigint|numeric|bool|boolean|timestamp|datetime|exc?\\w{2,6}ly)\\b"
+                    + "|\\d ?\\.\\.| has .*\\band\\b| has unique | has:");
+
+    private final FactPhrasings facts;
+    private final AttributePhrasings attributes;
+    private final RelationPhrasings relations;
+
+    public Phrasings(Design design) {
+        var said = new SaidNouns(design);
+        this.attributes = new AttributePhrasings(said);
+        this.relations = new RelationPhrasings(said);
+        this.facts = new FactPhrasings(said);
+    }
+
+    /** What a sentence comes to; never throws. */
+    public Phrasing of(String text) {
+        String sentence =
+                tidied(text.strip().replace('’', '\'').replace('“', '"').replace('”', '"'));
+        String masked = Quoted.masked(sentence);
+        if (sentence.isEmpty() || isCanonical(masked)) {
+            return new Phrasing.AsItStands();
+        }
+        Optional<Phrasing> phrasing =
+                facts.of(sentence).or(() -> attributes.of(sentence)).or(() -> relations.of(sentence));
+        return phrasing.filter(found -> !isTheSame(found, sentence)).orElseGet(Phrasing.AsItStands::new);
+    }
+
+    /** With single spaces, but for what stands between quotes. */
+    private static String tidied(String text) {
+        String masked = Quoted.masked(text);
+        var tidied = new StringBuilder();
+        for (int i = 0; i < text.length(); i++) {
+            boolean space = masked.charAt(i) == ' ' || masked.charAt(i) == '\t' || masked.charAt(i) == '\u00a0';
+            if (!space) {
+                tidied.append(text.charAt(i));
+            } else if (!tidied.isEmpty() && (i == 0 || !Character.isSpaceChar(masked.charAt(i - 1)))) {
+                tidied.append(' ');
+            }
+        }
+        return tidied.toString();
+    }
+
+    private static boolean isCanonical(String masked) {
+        if (masked.regionMatches(true, 0, "each ", 0, 5)
+                && !SPOKEN.matcher(masked).find()) {
+            boolean known = masked.toLowerCase(Locale.ROOT).contains(" has ")
+                    || Quantity.find(masked, 0).isPresent();
+            if (known) {
+                return true;
+            }
+        }
+        boolean together = masked.matches("(?is).* (?:is|are) identified by .* together with .*");
+        boolean twoKinds = masked.matches("(?is)there are .*");
+        return !together && !twoKinds && CANONICAL.matcher(masked).matches();
+    }
+
+    private static boolean isTheSame(Phrasing found, String sentence) {
+        return found instanceof Phrasing.ReadAs read
+                && read.sentences().equals(List.of(sentence.endsWith(".") ? sentence : sentence + "."));
+    }
+}

@@ -1,0 +1,140 @@
+package ableschema.core.words;
+
+import ableschema.core.design.Attribute;
+import ableschema.core.design.Design;
+import ableschema.core.design.Entity;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.regex.Pattern;
+
+/** Nouns as they are said: with articles, in the plural, in lists. */
+final class SaidNouns {
+
+    private static final Pattern ARTICLE = Pattern.compile(
+            "(?:an? |the |each |every |all |any |its |their |his |her |this |one )+(?=\\S)", Pattern.CASE_INSENSITIVE);
+    private static final Pattern BETWEEN = Pattern.compile(
+            "\\s*,\\s*(?:and |or |as well as )?|\\s+(?:and|as well as|together with|plus)\\s+",
+            Pattern.CASE_INSENSITIVE);
+
+    private final Design design;
+    private final Nouns nouns;
+
+    SaidNouns(Design design) {
+        this.design = design;
+        this.nouns = Nouns.of(design);
+    }
+
+    Nouns nouns() {
+        return nouns;
+    }
+
+    /** Without the words that only point at it: "the draught" is draught. */
+    static String bare(String phrase) {
+        String stripped = phrase.strip().replaceFirst("[.]+$", "").strip();
+        var article = ARTICLE.matcher(stripped);
+        return article.lookingAt() ? stripped.substring(article.end()).strip() : stripped;
+    }
+
+    static boolean hasArticle(String phrase) {
+        return phrase.strip().toLowerCase(Locale.ROOT).matches("(?:an?|the|its|their|one) .*");
+    }
+
+    /** One of the entity that a phrase speaks of, be it said in the singular or the plural. */
+    String one(String phrase) {
+        String noun = bare(phrase);
+        return nouns.entity(noun).map(nouns::one).orElseGet(() -> {
+            String small = Nouns.inSentence(noun);
+            return isPlural(noun) ? nouns.singulars(small).get(0) : small;
+        });
+    }
+
+    /** Several of the entity that a phrase speaks of. */
+    String many(String phrase) {
+        String noun = bare(phrase);
+        return nouns.entity(noun)
+                .map(nouns::many)
+                .orElseGet(() -> isPlural(noun)
+                        ? Nouns.inSentence(noun)
+                        : design.plural().of(Nouns.inSentence(noun)));
+    }
+
+    /** The known entity that a noun nearly names; empty where it names one, or is like none. */
+    Optional<String> nearlyNamed(String phrase) {
+        String noun = bare(phrase).toLowerCase(Locale.ROOT);
+        if (noun.length() < 5 || noun.indexOf('"') >= 0 || nouns.entity(noun).isPresent()) {
+            return Optional.empty();
+        }
+        return design.entities().stream()
+                .map(Entity::name)
+                .filter(name -> Math.abs(name.length() - noun.length()) <= 2
+                        && Spelling.distance(name.toLowerCase(Locale.ROOT), noun) <= (noun.length() < 6 ? 1 : 2)
+                        && !design.plural().of(name).equalsIgnoreCase(noun))
+                .findFirst();
+    }
+
+    /** Whether a noun that is no entity yet looks like a plural. */
+    boolean isPlural(String phrase) {
+        String noun = bare(phrase);
+        Optional<Entity> known = nouns.entity(noun);
+        if (known.isPresent()) {
+            return !known.get().name().equalsIgnoreCase(noun);
+        }
+        return nouns.singulars(noun).size() > 1;
+    }
+
+    Optional<Entity> entity(String phrase) {
+        return nouns.entity(bare(phrase));
+    }
+
+    /** The members of a list, with its commas and "and", brackets and quotes respected. */
+    static List<String> members(String list) {
+        String masked = masked(list);
+        var members = new ArrayList<String>();
+        var between = BETWEEN.matcher(masked);
+        int start = 0;
+        while (between.find()) {
+            add(list.substring(start, between.start()), members);
+            start = between.end();
+        }
+        add(list.substring(start).replaceFirst("\\s*\\.\\s*$", ""), members);
+        return members;
+    }
+
+    private static void add(String member, List<String> members) {
+        if (!member.isBlank()) {
+            members.add(member.strip());
+        }
+    }
+
+    /** Blots out quotes and what stands in brackets, so that a list is only cut between its members. */
+    private static String masked(String list) {
+        var masked = new StringBuilder(Quoted.masked(list));
+        int depth = 0;
+        for (int i = 0; i < masked.length(); i++) {
+            char c = masked.charAt(i);
+            depth += c == '(' ? 1 : 0;
+            if (depth > 0) {
+                masked.setCharAt(i, '\uE000');
+            }
+            depth -= c == ')' ? 1 : 0;
+        }
+        return masked.toString();
+    }
+
+    /** The one entity that has all of these attributes; empty where none has, or several have. */
+    Optional<Entity> ownerOf(List<String> attributes) {
+        List<Entity> owners = design.entities().stream()
+                .filter(entity -> attributes.stream()
+                        .allMatch(name -> entity.body().attribute(bare(name)).isPresent()))
+                .toList();
+        return owners.size() == 1 ? Optional.of(owners.get(0)) : Optional.empty();
+    }
+
+    /** The name of an attribute as its entity has it, so that its letters are the same. */
+    static String attribute(Entity of, String phrase) {
+        String name = bare(phrase);
+        return Nouns.listed(of.body().attribute(name).map(Attribute::name).orElse(name));
+    }
+}

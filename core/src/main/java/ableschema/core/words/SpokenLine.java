@@ -1,0 +1,89 @@
+package ableschema.core.words;
+
+import ableschema.core.design.Design;
+import ableschema.core.design.Id;
+import ableschema.core.design.IdSource;
+import ableschema.core.document.Document;
+import ableschema.core.document.Edit;
+import ableschema.core.edit.Compound;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+
+/** Reads a line as people say it: the canonical sentences that it comes to, and what they do. */
+public final class SpokenLine {
+
+    private final Design design;
+    private final Optional<Id> chosen;
+    private final IdSource ids;
+
+    /** @param chosen the entity that a dependency is about, which does not name it */
+    public SpokenLine(Design design, Optional<Id> chosen, IdSource ids) {
+        this.design = design;
+        this.chosen = chosen;
+        this.ids = ids;
+    }
+
+    /**
+     * What was heard.
+     *
+     * @param readAs the canonical sentences, where the line is none; empty where it is one or is not understood
+     * @param others the other likely readings, each of one or more sentences
+     */
+    public record Heard(Understanding understanding, List<String> readAs, List<String> others) {
+        public Heard {
+            readAs = List.copyOf(readAs);
+            others = List.copyOf(others);
+        }
+    }
+
+    /** Reads a line; never throws, as what is wrong with it is in the answer. */
+    public Heard read(String text) {
+        Phrasing phrasing = new Phrasings(design).of(text);
+        if (phrasing instanceof Phrasing.ReadAs as) {
+            return new Heard(understood(text, as.sentences()), as.sentences(), List.of());
+        }
+        if (phrasing instanceof Phrasing.Either either) {
+            List<String> first = either.readings().get(0).sentences();
+            List<String> others = either.readings().stream()
+                    .skip(1)
+                    .map(reading -> String.join(" ", reading.sentences()))
+                    .toList();
+            return new Heard(understood(text, first), first, others);
+        }
+        if (phrasing instanceof Phrasing.Refused refused) {
+            int at = Math.max(
+                    0, text.toLowerCase(Locale.ROOT).indexOf(refused.word().toLowerCase(Locale.ROOT)));
+            int end = refused.word().isEmpty()
+                    ? text.length()
+                    : at + refused.word().length();
+            return new Heard(new Understanding.NotUnderstood(at, end, refused.problem()), List.of(), List.of());
+        }
+        return new Heard(new RuleLine(design, chosen, ids).read(text), List.of(), List.of());
+    }
+
+    /** Reads the sentences one after the other, as one step; a problem points at the whole line, as its words are others. */
+    private Understanding understood(String text, List<String> sentences) {
+        Document document = Document.EMPTY.with(design);
+        var edits = new ArrayList<Edit>();
+        var gists = new ArrayList<String>();
+        Optional<Id> subject = Optional.empty();
+        for (String sentence : sentences) {
+            Understanding each = new RuleLine(document.design(), chosen, ids).read(sentence);
+            if (each instanceof Understanding.NotUnderstood not) {
+                return new Understanding.NotUnderstood(
+                        0, text.length(), "read as «" + sentence + "»: " + not.problem());
+            }
+            if (each instanceof Understanding.Understood understood) {
+                document = understood.edit().applyTo(document);
+                edits.add(understood.edit());
+                gists.add(understood.gist());
+                subject = understood.subject();
+            }
+        }
+        String name = edits.get(edits.size() - 1).name();
+        return new Understanding.Understood(
+                edits.size() == 1 ? edits.get(0) : new Compound(name, edits), String.join("; ", gists), subject);
+    }
+}
