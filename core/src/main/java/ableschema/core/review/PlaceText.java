@@ -42,6 +42,11 @@ public record PlaceText(String label, Optional<String> table, List<String> colum
                 place.row().map(row -> 1 + rowIds(owner, design).indexOf(row)));
     }
 
+    /** What the thing at a place is called. */
+    public static String label(Place place, Design design) {
+        return label(owner(place, design), design);
+    }
+
     /** The entity or relationship, also where the place is one of its attributes. */
     private static Id owner(Place place, Design design) {
         return design.ownerOf(place.owner()).orElse(place.owner());

@@ -4,6 +4,7 @@ import ableschema.core.design.Id;
 import ableschema.core.review.Rules;
 import ableschema.desktop.controls.Controls;
 import java.util.List;
+import java.util.Optional;
 import java.util.function.Consumer;
 import javafx.application.Platform;
 import javafx.scene.Node;
@@ -43,8 +44,12 @@ final class FindingList extends ListView<Entry> {
         }
     }
 
-    /** Shows other entries; what was chosen stays chosen where it is there still, else what stands in its place. */
-    void show(List<Entry> entries) {
+    /**
+     * Shows other entries; what was chosen stays chosen where it is there still, else what stands in its place.
+     *
+     * @param about the thing of which the first finding is chosen instead, where there is one
+     */
+    void show(List<Entry> entries, Optional<Id> about) {
         Entry was = getSelectionModel().getSelectedItem();
         int place = Math.max(0, getSelectionModel().getSelectedIndex());
         refreshing = true;
@@ -52,7 +57,13 @@ final class FindingList extends ListView<Entry> {
         int now = was == null ? -1 : indexOf(was);
         getSelectionModel().clearSelection();
         refreshing = false;
-        select(now >= 0 ? now : place);
+        int wanted = about.map(this::firstAbout).orElse(-1);
+        if (wanted >= 0) {
+            getSelectionModel().select(wanted);
+            scrollTo(Math.max(0, wanted - 3));
+        } else {
+            select(now >= 0 ? now : place);
+        }
     }
 
     private int indexOf(Entry entry) {
@@ -91,16 +102,15 @@ final class FindingList extends ListView<Entry> {
         }
     }
 
-    /** Selects the first finding about a thing, where there is one. */
-    void selectAbout(Id owner) {
+    /** The place of the first finding about a thing; -1 for none. */
+    private int firstAbout(Id owner) {
         for (int i = 0; i < getItems().size(); i++) {
             if (getItems().get(i) instanceof Entry.Open open
                     && open.finding().place().owner().equals(owner)) {
-                getSelectionModel().select(i);
-                scrollTo(Math.max(0, i - 3));
-                return;
+                return i;
             }
         }
+        return -1;
     }
 
     /** Goes on by some findings, passing over headings; stays where there are no more. */

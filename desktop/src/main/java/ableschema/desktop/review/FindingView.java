@@ -17,6 +17,7 @@ import ableschema.desktop.controls.TermText;
 import ableschema.desktop.workspace.Workspace;
 import java.util.List;
 import java.util.Optional;
+import javafx.application.Platform;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -100,8 +101,10 @@ final class FindingView extends VBox {
             none.setMinHeight(Region.USE_PREF_SIZE);
             body.getChildren().add(none);
         } else {
+            outcome.getChildren().clear();
             body.getChildren().addAll(remedies(finding), outcome);
-            showOutcome(finding);
+            // what it would do takes longer to work out, so that the finding itself is shown first
+            Platform.runLater(() -> shown.filter(each -> each == finding).ifPresent(this::showOutcome));
         }
         showWays(finding);
     }

@@ -120,8 +120,7 @@ public final class ReviewBench extends VBox {
         if (asideShown) {
             entries.addAll(aside(review));
         }
-        list.show(entries);
-        chosen.ifPresent(list::selectAbout); // whoever comes here from a thing begins with what is said about it
+        list.show(entries, chosen); // whoever comes here from a thing begins with what is said about it
         if (entries.isEmpty()) {
             finding.showNothing(
                     review.open().isEmpty()
@@ -175,10 +174,8 @@ public final class ReviewBench extends VBox {
     }
 
     private List<Entry> entries(List<Finding> shown) {
-        Function<Finding, String> heading = byRule
-                ? each -> each.rule().title()
-                : each -> PlaceText.of(each.place(), workspace.design(), workspace.mapping())
-                        .label();
+        Function<Finding, String> heading =
+                byRule ? each -> each.rule().title() : each -> PlaceText.label(each.place(), workspace.design());
         Map<String, List<Finding>> groups = shown.stream().collect(groupingBy(heading, LinkedHashMap::new, toList()));
         var entries = new ArrayList<Entry>();
         groups.forEach((label, of) -> {

@@ -17,6 +17,7 @@ import ableschema.core.store.FileProblem;
 import ableschema.core.store.SafeFile;
 import ableschema.desktop.workspace.Jobs.Job;
 import ableschema.diagram.layout.AutoLayout;
+import ableschema.diagram.layout.Measuring;
 import ableschema.diagram.picture.View;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -50,6 +51,7 @@ public final class Workspace {
     private Document lastSaved;
     private Optional<Path> file = Optional.empty();
     private final List<Runnable> meaningChanges = new ArrayList<>();
+    private final Measuring measuring = new Measuring();
     private Optional<Job> opening = Optional.empty();
 
     public Workspace(Document document, IdSource ids) {
@@ -147,9 +149,11 @@ public final class Workspace {
 
     /** Carries out an edit; cards that it makes and gives no place are placed along with it. */
     public void apply(Edit edit) {
-        history.apply(edit.name(), AutoLayout.completed(edit.applyTo(document()), mapping));
+        Document edited = edit.applyTo(document());
+        Mapping derived = edited.mapping(mapping); // once for the places of new cards and for all else
+        history.apply(edit.name(), AutoLayout.completed(edited, derived, measuring));
         notices.clear();
-        show();
+        show(derived);
     }
 
     /** Carries out an edit as part of the one before, so that both are undone together. */
@@ -179,6 +183,11 @@ public final class Workspace {
     }
 
     private void show() {
+        show(mapping);
+    }
+
+    /** @param derived the tables of the document, or of one much like it */
+    private void show(Mapping derived) {
         Document next = history.present();
         Document current = document.get();
         boolean meaning = next.design() != current.design()
@@ -186,7 +195,7 @@ public final class Workspace {
                 || !next.title().equals(current.title());
         if (meaning) {
             before = mapping;
-            mapping = next.mapping(mapping);
+            mapping = next.mapping(derived);
             look(next);
         }
         selection.keepOnly(next.design());
@@ -265,7 +274,7 @@ public final class Workspace {
     /** Shows another picture of the design, with a place for each of its cards; that is no step in the history. */
     public void viewPicture(String name) {
         Document next = history.present().viewing(name);
-        history.replacePresent(AutoLayout.completed(next, mapping));
+        history.replacePresent(AutoLayout.completed(next, mapping, measuring));
         selection.focusProperty().set(Optional.empty());
         show();
     }

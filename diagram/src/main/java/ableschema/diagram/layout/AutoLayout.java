@@ -169,11 +169,14 @@ public final class AutoLayout {
 
     /** The document with a place for each card: all are placed, if none was, else the new ones beside what they are linked to. */
     public static Document completed(Document document) {
-        return completed(document, Mapping.NONE);
+        return completed(document, Mapping.NONE, new Measuring());
     }
 
-    /** @param before the tables of the document, or of one much like it */
-    public static Document completed(Document document, Mapping before) {
+    /**
+     * @param before    the tables of the document, or of one much like it
+     * @param measuring knows the sizes of cards of before
+     */
+    public static Document completed(Document document, Mapping before, Measuring measuring) {
         Map<Id, Position> known = document.diagram().positions();
         List<Id> wanting = wantingPlaces(document);
         if (known.keySet().containsAll(wanting)) {
@@ -185,7 +188,7 @@ public final class AutoLayout {
         }
         List<Link> links =
                 new ContentsMaker().of(document, mapping, View.TABLES).links();
-        return document.moved(new Filling(Sizes.of(document, mapping), known, links).unplaced());
+        return document.moved(new Filling(measuring.of(document, mapping), known, links).unplaced());
     }
 
     /** Entities and many-to-many relationships: all that has a card in some view. */

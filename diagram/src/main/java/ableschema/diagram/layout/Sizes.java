@@ -5,10 +5,6 @@ import ableschema.core.document.Document;
 import ableschema.core.document.Position;
 import ableschema.core.mapping.Mapping;
 import ableschema.diagram.geometry.Area;
-import ableschema.diagram.picture.Card;
-import ableschema.diagram.picture.ContentsMaker;
-import ableschema.diagram.picture.View;
-import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Set;
@@ -19,16 +15,7 @@ record Sizes(Map<Id, Size> byCard) {
     record Size(double width, double height) {}
 
     static Sizes of(Document document, Mapping mapping) {
-        var sizes = new LinkedHashMap<Id, Size>();
-        for (View view : View.values()) {
-            for (Card card : new ContentsMaker().of(document, mapping, view).cards()) {
-                sizes.merge(
-                        card.id(),
-                        new Size(card.width(), card.height()),
-                        (a, b) -> new Size(Math.max(a.width(), b.width()), Math.max(a.height(), b.height())));
-            }
-        }
-        return new Sizes(sizes);
+        return new Measuring().of(document, mapping);
     }
 
     Set<Id> cards() {
