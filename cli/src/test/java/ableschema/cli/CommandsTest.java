@@ -270,14 +270,21 @@ class CommandsTest {
 
     @Test
     void words_that_are_not_understood_write_nothing() throws Exception {
-        Path text = Files.writeString(folder.resolve("slip.txt"), "Each hive stands in exctly one apiary.\n");
+        Path text = Files.writeString(
+                folder.resolve("slip.txt"), "Each hive stands in exctly one apiary.\nWhat is a hive?\n");
         Path out = Files.writeString(folder.resolve("kept.able.json"), "before");
 
-        refused(
-                able("words", "--from", text.toString(), "-o", out.toString()),
-                "slip.txt, line 1, column 21",
-                "exactly one",
-                "nothing was written");
+        Run run = able("words", "--from", text.toString(), "-o", out.toString());
+        assertThat(run.exit()).isEqualTo(2);
+        assertThat(run.out()).isEmpty();
+        assertThat(run.err().lines().toList())
+                .satisfiesExactly(
+                        first -> assertThat(first)
+                                .startsWith("line 1, column 21: ")
+                                .contains("\"exactly\""),
+                        second -> assertThat(second).startsWith("line 2, column 1: "),
+                        last -> assertThat(last)
+                                .contains("slip.txt", "2 sentences were not understood", "nothing was written"));
         assertThat(Files.readString(out)).isEqualTo("before");
         refused(able("words"), "name either a design to say, or --from");
         refused(able("words", WORKED, "--from", text.toString()), "either");
