@@ -185,6 +185,7 @@ public final class SheetView extends Pane {
         List<Object> of = List.of(
                 document.rules(),
                 document.diagram().part(),
+                document.diagram().districts(),
                 workspace.viewProperty().get(),
                 workspace.selection().focusProperty().get());
         if (!of.equals(contentsOf) || contentsDesign != document.design()) {

@@ -90,6 +90,24 @@ class ManyCardsTest extends WindowFixture {
     }
 
     @Test
+    void chosen_cards_become_a_district_and_what_leaves_it_is_named_on_the_cards(FxRobot robot) {
+        openDemo(robot, "alder-valley");
+        robot.interact(() -> window.sheet().zoom(1 / window.sheet().zoom(), 0, 0));
+        double before = onScreen(robot, "#card-hive").getHeight();
+        chooseAll(robot, "Hive");
+        with(robot, KeyCode.ALT, KeyCode.D);
+        chooseAll(robot, "Apiary");
+        with(robot, KeyCode.ALT, KeyCode.D);
+
+        assertThat(workspace.document().diagram().districts())
+                .extracting(each -> each.name())
+                .containsExactly("Hive", "Apiary");
+        assertThat(onScreen(robot, "#card-hive").getHeight()).isGreaterThan(before);
+        robot.interact(workspace::undo);
+        assertThat(onScreen(robot, "#card-hive").getHeight()).isEqualTo(before);
+    }
+
+    @Test
     void keys_choose_move_duplicate_and_delete_several(FxRobot robot) {
         openDemo(robot, "alder-valley");
         chooseAll(robot, "Apiary", "Hive");
