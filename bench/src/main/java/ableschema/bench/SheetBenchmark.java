@@ -50,7 +50,7 @@ import org.openjdk.jmh.annotations.Warmup;
 @Fork(1)
 public class SheetBenchmark {
 
-    /** The bases: one picture of the window's size, moved or scaled, and a window with next to nothing in it. */
+    /** The bases: one picture that fills the window however it is moved or scaled, and a window with next to nothing in it. */
     @State(Scope.Benchmark)
     public static class Base {
         @Param({"empty", "moved", "scaled"})
@@ -69,7 +69,7 @@ public class SheetBenchmark {
                 if (what.equals("empty")) {
                     root.getChildren().get(0).setTranslateX(step % 2);
                 } else if (what.equals("moved")) {
-                    view.setTranslateX(16 * swing(step));
+                    view.setTranslateX(-16 * swing(step));
                 } else {
                     view.setScaleX(1 + 0.02 * swing(step));
                     view.setScaleY(1 + 0.02 * swing(step));
@@ -78,9 +78,10 @@ public class SheetBenchmark {
         }
 
         private static WritableImage image() {
-            var image = new WritableImage(1280, 800);
+            int width = 1280 + 16 * swing(FARTHEST);
+            var image = new WritableImage(width, 800);
             for (int y = 0; y < 800; y++) {
-                for (int x = 0; x < 1280; x++) {
+                for (int x = 0; x < width; x++) {
                     image.getPixelWriter().setArgb(x, y, 0xFF000000 | (x * y));
                 }
             }
@@ -93,9 +94,11 @@ public class SheetBenchmark {
         }
     }
 
+    private static final int FARTHEST = 24;
+
     private static int swing(int step) {
-        int at = step % 48;
-        return at < 24 ? at : 48 - at;
+        int at = step % (2 * FARTHEST);
+        return at < FARTHEST ? at : 2 * FARTHEST - at;
     }
 
     @Benchmark

@@ -15,6 +15,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.function.BiFunction;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -37,6 +38,9 @@ public final class Design {
     private final Map<Id, List<EndRef>> references;
     private final Map<Class<?>, Reference<?>> workedOut = new ConcurrentHashMap<>(2);
 
+    /** What was worked out of the design that this one was made from. */
+    private final Map<Class<?>, Reference<?>> workedOutBefore;
+
     /** @param before a design whose ids are known to be used once; only what is new against it is looked at */
     private Design(
             List<Entity> entities,
@@ -45,6 +49,8 @@ public final class Design {
             Notes notes,
             Optional<Design> before) {
         this.notes = notes;
+        this.workedOutBefore = before.map(one -> one.workedOut.isEmpty() ? one.workedOutBefore : one.workedOut)
+                .orElse(Map.of());
         this.entities = List.copyOf(entities);
         this.relationships = List.copyOf(relationships);
         this.domains = List.copyOf(domains);
@@ -173,15 +179,21 @@ public final class Design {
         return notes;
     }
 
-    /** What follows from this design alone, worked out once as long as it is in use; designs in the history hold none of it. */
-    public <T> T once(Class<T> kind, Function<Design, T> work) {
-        Reference<?> known = workedOut.get(kind);
-        Object found = known == null ? null : known.get();
-        if (found == null) {
-            found = work.apply(this);
+    /**
+     * What follows from this design alone, worked out once as long as it is in use; designs in the history hold none of it.
+     *
+     * @param work given this design, and what was worked out of the one that it was made from, if that is still in use
+     */
+    public <T> T once(Class<T> kind, BiFunction<Design, Optional<T>, T> work) {
+        return known(kind, workedOut).orElseGet(() -> {
+            T found = work.apply(this, known(kind, workedOutBefore));
             workedOut.put(kind, new WeakReference<>(found));
-        }
-        return kind.cast(found);
+            return found;
+        });
+    }
+
+    private static <T> Optional<T> known(Class<T> kind, Map<Class<?>, Reference<?>> among) {
+        return Optional.ofNullable(among.get(kind)).map(Reference::get).map(kind::cast);
     }
 
     /** The plurals of English, with those that were taught. */

@@ -41,8 +41,10 @@ final class BodyChange {
         }
         var owners = new HashSet<Id>();
         made.forEach((owner, table) -> {
-            if (table.parts().stream().anyMatch(changed::contains)) {
-                owners.add(owner);
+            for (Object part : table.parts()) {
+                if (changed.contains(part)) {
+                    owners.add(owner);
+                }
             }
         });
         return Optional.of(owners);

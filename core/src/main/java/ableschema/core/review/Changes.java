@@ -4,6 +4,7 @@ import ableschema.core.design.Entity;
 import ableschema.core.design.Id;
 import ableschema.core.design.Judgement;
 import ableschema.core.design.Relationship;
+import ableschema.core.design.SubtypeLayout;
 import ableschema.core.mapping.PhysicalDesign;
 import ableschema.core.schema.Table;
 import java.util.HashSet;
@@ -21,9 +22,31 @@ final class Changes {
     private final Subject now;
     private final Set<Id> changed = new HashSet<>();
 
+    /** The owners of tables that differ, where a glance at all tables in their order tells; empty where it does not. */
+    private final Optional<Set<Id>> differing;
+
     private Changes(Subject before, Subject now) {
         this.before = before;
         this.now = now;
+        this.differing = differing();
+    }
+
+    private Optional<Set<Id>> differing() {
+        List<Table> earlier = before.schema().tables();
+        List<Table> later = now.schema().tables();
+        boolean shared =
+                now.design().relationships().stream().anyMatch(each -> each.subtype() == SubtypeLayout.ONE_TABLE);
+        if (shared || earlier.size() != later.size()) {
+            return Optional.empty();
+        }
+        var owners = new HashSet<Id>();
+        for (int i = 0; i < later.size(); i++) {
+            if (earlier.get(i) != later.get(i)) {
+                owners.add(before.trace().owner(earlier.get(i)));
+                owners.add(now.trace().owner(later.get(i)));
+            }
+        }
+        return Optional.of(owners);
     }
 
     static Set<Id> between(Subject before, Subject now) {
@@ -57,7 +80,10 @@ final class Changes {
     }
 
     private boolean hasSameTable(Id owner) {
-        return table(before, owner).orElse(null) == table(now, owner).orElse(null);
+        return differing
+                .map(owners -> !owners.contains(owner))
+                .orElseGet(() ->
+                        table(before, owner).orElse(null) == table(now, owner).orElse(null));
     }
 
     /** Its table; of a kind that has none, that of the general entity. */

@@ -26,8 +26,16 @@ sealed interface Finder {
         default void find(Subject subject, Id owner, Consumer<Finding> found) {}
     }
 
-    /** Looks at the whole, after every change, and has to be quick. */
+    /** Looks at the whole, after every change of what it looks at, and has to be quick. */
     non-sealed interface OfWhole extends Finder {
+        /**
+         * What the findings depend on, beside what all rules look at: as long as these are the same instances, what was found
+         * stays. The whole subject, if not said otherwise.
+         */
+        default List<Object> looksAt(Subject subject) {
+            return List.of(subject);
+        }
+
         void find(Subject subject, Consumer<Finding> found);
     }
 }

@@ -10,6 +10,7 @@ import ableschema.core.finding.Place;
 import ableschema.core.finding.Remedy;
 import ableschema.core.finding.Rule;
 import ableschema.core.finding.Step;
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -37,6 +38,17 @@ final class RelatednessFinder implements Finder.OfWhole {
     @Override
     public List<Rule> rules() {
         return List.of(UNRELATED, SHORTCUT);
+    }
+
+    @Override
+    public List<Object> looksAt(Subject subject) {
+        List<Object> looked = new ArrayList<>();
+        looked.add(subject.design().relationships());
+        subject.design().entities().forEach(each -> {
+            looked.add(each.id());
+            looked.add(each.name());
+        });
+        return looked;
     }
 
     @Override

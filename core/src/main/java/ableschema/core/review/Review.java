@@ -22,20 +22,39 @@ import java.util.Optional;
 public final class Review {
 
     /** What comes before the first document. */
-    public static final Review NONE =
-            new Review(Optional.empty(), List.of(), Map.of(), List.of(), List.of(), new LinkedHashMap<>());
+    public static final Review NONE = new Review(
+            Optional.empty(), List.of(), new Kept(Map.of(), Map.of()), List.of(), List.of(), new LinkedHashMap<>());
 
     private final Optional<Subject> subject;
     private final List<Object> everywhere;
-    private final Map<Id, List<Finding>> kept;
+    private final Kept kept;
     private final List<Finding> found;
     private final List<Finding> open;
     private final Map<Finding, SetAside> aside;
 
+    /**
+     * What holds until something else is looked at.
+     *
+     * @param ofEach  by entity or relationship
+     * @param ofWhole by the finder that found it
+     */
+    private record Kept(Map<Id, List<Finding>> ofEach, Map<Finder, Looked> ofWhole) {}
+
+    /** What a finder looked at, and what it found. */
+    private record Looked(List<Object> at, List<Finding> found) {
+        boolean isStillAt(List<Object> now) {
+            boolean same = at.size() == now.size();
+            for (int i = 0; same && i < at.size(); i++) {
+                same = at.get(i) == now.get(i);
+            }
+            return same;
+        }
+    }
+
     private Review(
             Optional<Subject> subject,
             List<Object> everywhere,
-            Map<Id, List<Finding>> kept,
+            Kept kept,
             List<Finding> found,
             List<Finding> open,
             Map<Finding, SetAside> aside) {
@@ -60,7 +79,7 @@ public final class Review {
     public Review after(Subject next) {
         List<Object> common = everywhere(next);
         boolean comparable = canFollow(next);
-        Map<Id, List<Finding>> before = new HashMap<>(comparable ? kept : Map.of());
+        Map<Id, List<Finding>> before = new HashMap<>(comparable ? kept.ofEach() : Map.of());
         if (comparable) {
             before.keySet().removeAll(Changes.between(subject.get(), next));
         }
@@ -75,17 +94,30 @@ public final class Review {
         }
         var all = new ArrayList<Finding>();
         now.values().forEach(all::addAll);
+        Map<Finder, Looked> whole = new HashMap<>();
         for (Finder each : Rules.FINDERS) {
-            if (each instanceof Finder.OfWhole whole) {
-                whole.find(next, all::add);
+            if (each instanceof Finder.OfWhole finder) {
+                Looked looked = looked(finder, next, comparable);
+                whole.put(finder, looked);
+                all.addAll(looked.found());
             }
         }
-        return divided(next, common, now, all);
+        return divided(next, common, new Kept(now, whole), all);
+    }
+
+    private Looked looked(Finder.OfWhole finder, Subject next, boolean comparable) {
+        List<Object> at = finder.looksAt(next);
+        Looked before = kept.ofWhole().get(finder);
+        if (comparable && before != null && before.isStillAt(at)) {
+            return before;
+        }
+        var found = new ArrayList<Finding>();
+        finder.find(next, found::add);
+        return new Looked(at, found);
     }
 
     /** Tells what was set aside from the rest. */
-    private static Review divided(
-            Subject subject, List<Object> everywhere, Map<Id, List<Finding>> kept, List<Finding> all) {
+    private static Review divided(Subject subject, List<Object> everywhere, Kept kept, List<Finding> all) {
         var open = new ArrayList<Finding>();
         Map<Finding, SetAside> aside = new LinkedHashMap<>();
         List<SetAside> given = subject.document().design().notes().setAside();

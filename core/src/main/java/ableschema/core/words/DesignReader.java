@@ -5,8 +5,10 @@ import ableschema.core.design.IdKind;
 import ableschema.core.design.IdSource;
 import ableschema.core.document.Document;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -14,16 +16,22 @@ import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
-/** Reads a text of sentences, one a line or several, into a document; lines that begin with # are skipped. */
+/**
+ * Reads a text of sentences, one a line or several, into a document; lines that begin with # are skipped. The text is read as
+ * a whole: a sentence may speak of what a later one makes, and then is read after it.
+ */
 public final class DesignReader {
 
     /** Behind a full stop, where another sentence begins. */
     private static final Pattern NEXT =
             Pattern.compile("(?<=\\.)\\s+(?=(?:Each|No two|The|About|A|An|Every|All|For|By|There|One) )");
 
+    /** A sentence where it stands, and how often it had been said before. */
+    private record Said(String text, int line, int offset, int times) {}
+
     private final Set<Id> used = new HashSet<>();
     private final Map<String, Integer> timesSaid = new HashMap<>();
-    private final List<Problem> problems = new ArrayList<>();
+    private final Map<Said, Problem> problems = new LinkedHashMap<>();
     private final List<ReadAs> readings = new ArrayList<>();
     private final boolean strict;
     private Document document;
@@ -82,7 +90,20 @@ public final class DesignReader {
                 reader.readLine(lines[i], i + 1);
             }
         }
-        return new Result(reader.document, reader.problems, reader.readings);
+        reader.readAgain();
+        reader.readings.sort(Comparator.comparingInt(ReadAs::line));
+        return new Result(reader.document, List.copyOf(reader.problems.values()), reader.readings);
+    }
+
+    /** Reads what was not understood again, as long as something of it is understood now. */
+    private void readAgain() {
+        int before;
+        do {
+            before = problems.size();
+            for (Said each : List.copyOf(problems.keySet())) {
+                readSentence(each);
+            }
+        } while (problems.size() < before);
     }
 
     private void readLine(String line, int number) {
@@ -91,39 +112,47 @@ public final class DesignReader {
         Matcher next = NEXT.matcher(masked);
         boolean endsInText = masked.matches("(?s)(?:About |(?!Each ).*? is an? [^.]*?: ).*");
         while (!endsInText && next.find()) {
-            readSentence(line.substring(start, next.start()), number, start);
+            readSentence(said(line.substring(start, next.start()), number, start));
             start = next.end();
         }
-        readSentence(line.substring(start), number, start);
+        readSentence(said(line.substring(start), number, start));
     }
 
-    private void readSentence(String sentence, int line, int offset) {
-        IdSource ids = idsFor(sentence);
+    private Said said(String sentence, int line, int offset) {
+        return new Said(sentence, line, offset, timesSaid.merge(sentence, 1, Integer::sum));
+    }
+
+    private void readSentence(Said said) {
+        var made = new HashSet<Id>();
+        IdSource ids = idsFor(said, made);
         SpokenLine.Heard heard = strict
                 ? new SpokenLine.Heard(
-                        new RuleLine(document.design(), Optional.empty(), ids).read(sentence), List.of(), List.of())
-                : new SpokenLine(document.design(), Optional.empty(), ids).read(sentence);
-        if (!heard.readAs().isEmpty()) {
-            readings.add(new ReadAs(line, heard.readAs(), heard.others()));
+                        new RuleLine(document.design(), Optional.empty(), ids).read(said.text()), List.of(), List.of())
+                : new SpokenLine(document.design(), Optional.empty(), ids).read(said.text());
+        if (heard.understanding() instanceof Understanding.NotUnderstood not) {
+            used.removeAll(made);
+            problems.put(said, new Problem(said.line(), said.offset() + not.start() + 1, not.problem()));
+            return;
         }
-        Understanding understanding = heard.understanding();
-        if (understanding instanceof Understanding.Understood understood) {
+        problems.remove(said);
+        if (!heard.readAs().isEmpty()) {
+            readings.add(new ReadAs(said.line(), heard.readAs(), heard.others()));
+        }
+        if (heard.understanding() instanceof Understanding.Understood understood) {
             document = understood.edit().applyTo(document);
-        } else if (understanding instanceof Understanding.NotUnderstood not) {
-            problems.add(new Problem(line, offset + not.start() + 1, not.problem()));
         }
     }
 
     /** Ids that follow from the sentence, so that a text changed in one line gives a file changed in few. */
-    private IdSource idsFor(String sentence) {
-        int times = timesSaid.merge(sentence, 1, Integer::sum);
+    private IdSource idsFor(Said said, Set<Id> taken) {
         var made = new HashMap<IdKind, Integer>();
         return kind -> {
             Id id;
             do {
                 int count = made.merge(kind, 1, Integer::sum);
-                id = Id.derived(kind, sentence + "\n" + times + "\n" + count);
+                id = Id.derived(kind, said.text() + "\n" + said.times() + "\n" + count);
             } while (!used.add(id));
+            taken.add(id);
             return id;
         };
     }

@@ -2,6 +2,7 @@ package ableschema.core.words;
 
 import ableschema.core.design.Design;
 import ableschema.core.design.Entity;
+import ableschema.core.design.Id;
 import ableschema.core.design.Plural;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -12,6 +13,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.regex.Pattern;
+import org.jspecify.annotations.Nullable;
 
 /** Entities as nouns in sentences: one hive, many hives. A noun between double quotes is exactly that name. */
 public final class Nouns {
@@ -22,26 +24,53 @@ public final class Nouns {
 
     private static final Pattern HISSING = Pattern.compile(".*(?:x|ch|sh|ss|[tz]z|[^ao]us|is|o)es");
 
+    private final Design design;
     private final Plural plural;
-    private final Map<String, Entity> exact = new HashMap<>();
-    private final Map<String, Entity> singular = new HashMap<>();
-    private final Map<String, Entity> plurals = new HashMap<>();
-    private int mostWords = 1;
+    private final Index index;
+
+    /** Which entity each noun means: it holds for all designs whose entities have the same names, and so is worked out once for them. */
+    private static final class Index {
+        private final Map<String, Id> exact = new HashMap<>();
+        private final Map<String, Id> singular = new HashMap<>();
+        private final Map<String, Id> plurals = new HashMap<>();
+        private final List<Entity> entities;
+        private final Plural plural;
+        private int mostWords = 1;
+
+        Index(Design design) {
+            entities = design.entities();
+            plural = design.plural();
+            for (Entity entity : entities) {
+                String name = entity.name();
+                exact.putIfAbsent(name, entity.id());
+                singular.putIfAbsent(small(name), entity.id());
+                plurals.putIfAbsent(small(plural.of(name)), entity.id());
+                mostWords = Math.max(mostWords, name.split(" ", -1).length);
+            }
+        }
+
+        boolean isFor(Design design) {
+            boolean same = entities.size() == design.entities().size() && plural.equals(design.plural());
+            for (int i = 0; same && i < entities.size(); i++) {
+                Entity one = entities.get(i);
+                Entity other = design.entities().get(i);
+                same = one == other || one.id().equals(other.id()) && one.name().equals(other.name());
+            }
+            return same;
+        }
+    }
 
     /** The nouns of a design, worked out once for it. */
     public static Nouns of(Design design) {
         return design.once(Nouns.class, Nouns::new);
     }
 
-    private Nouns(Design design) {
+    private Nouns(Design design, Optional<Nouns> before) {
+        this.design = design;
         this.plural = design.plural();
-        for (Entity entity : design.entities()) {
-            String name = entity.name();
-            exact.putIfAbsent(name, entity);
-            singular.putIfAbsent(small(name), entity);
-            plurals.putIfAbsent(small(plural.of(name)), entity);
-            mostWords = Math.max(mostWords, name.split(" ", -1).length);
-        }
+        this.index = before.map(one -> one.index)
+                .filter(known -> known.isFor(design))
+                .orElseGet(() -> new Index(design));
     }
 
     private static String small(String text) {
@@ -82,20 +111,31 @@ public final class Nouns {
     /** The entity as a noun, between quotes where it would else be taken for another or not be understood. */
     public String one(Entity entity) {
         String said = inSentence(entity.name());
-        return isPlain(said) && entity(said).filter(entity::equals).isPresent() ? said : Quoted.of(entity.name());
+        return isPlain(said)
+                        && entity(said)
+                                .filter(known -> known.id().equals(entity.id()))
+                                .isPresent()
+                ? said
+                : Quoted.of(entity.name());
     }
 
     /** Several of an entity. */
     public String many(Entity entity) {
         String said = plural.of(inSentence(entity.name()));
-        return isPlain(said) && entity(said).filter(entity::equals).isPresent() ? said : one(entity);
+        return isPlain(said)
+                        && entity(said)
+                                .filter(known -> known.id().equals(entity.id()))
+                                .isPresent()
+                ? said
+                : one(entity);
     }
 
     /** The name as it stands where it is first said, so that an entity of exactly this name is made. */
     String declared(Entity entity) {
         String name = entity.name();
-        Entity alike = plurals.getOrDefault(small(name), entity);
-        boolean alone = entity.equals(singular.get(small(name))) && entity.equals(alike);
+        Id alike = index.plurals.getOrDefault(small(name), entity.id());
+        boolean alone = entity.id().equals(index.singular.get(small(name)))
+                && entity.id().equals(alike);
         return alone && isPlain(name) && asName(name).equals(name) ? name : Quoted.of(name);
     }
 
@@ -108,11 +148,16 @@ public final class Nouns {
     Optional<Entity> entity(String noun) {
         String token = noun.strip();
         if (Quoted.is(token)) {
-            return Optional.ofNullable(exact.get(Quoted.plain(token)));
+            return found(index.exact.get(Quoted.plain(token)));
         }
-        return Optional.ofNullable(exact.get(token))
-                .or(() -> Optional.ofNullable(singular.get(small(token))))
-                .or(() -> Optional.ofNullable(plurals.get(small(token))));
+        String small = small(token);
+        Id exactly = index.exact.get(token);
+        Id one = exactly == null ? index.singular.get(small) : exactly;
+        return found(one == null ? index.plurals.get(small) : one);
+    }
+
+    private Optional<Entity> found(@Nullable Id id) {
+        return Optional.ofNullable(id).flatMap(design::entity);
     }
 
     /** How many characters at the start of a text name an entity; of several names the longest; 0 for none. */
@@ -123,7 +168,7 @@ public final class Nouns {
         }
         int longest = 0;
         int at = 0;
-        for (int words = 0; words < mostWords && at < text.length(); words++) {
+        for (int words = 0; words < index.mostWords && at < text.length(); words++) {
             int space = text.indexOf(' ', at);
             int end = space < 0 ? text.length() : space;
             if (entity(text.substring(0, end)).isPresent()) {

@@ -40,6 +40,9 @@ public final class SpokenLine {
 
     /** Reads a line; never throws, as what is wrong with it is in the answer. */
     public Heard read(String text) {
+        if (text.isBlank()) {
+            return new Heard(new RuleLine(design, chosen, ids).read(text), List.of(), List.of());
+        }
         Phrasing phrasing = new Phrasings(design).of(text);
         if (phrasing instanceof Phrasing.ReadAs as) {
             return new Heard(understood(text, as.sentences()), as.sentences(), List.of());

@@ -96,6 +96,28 @@ class DesignTextTest {
     }
 
     @Test
+    void a_sentence_may_speak_of_what_a_later_one_makes() {
+        List<String> sentences = List.of(
+                "Each terminal is identified by its harbour and number.",
+                "Each terminal lies in exactly one harbour; each harbour has any number of terminals.",
+                "Each terminal has number: whole, length: decimal 6,2.",
+                "Each harbour has code: text 5 (key).");
+        Design inOrder =
+                DesignReader.read(String.join("\n", sentences)).document().design();
+        DesignReader.Result onOneLine = DesignReader.read(String.join(" ", sentences));
+
+        assertThat(onOneLine.problems()).isEmpty();
+        assertThat(new Sentences(inOrder).key(inOrder.entity("Terminal").orElseThrow()))
+                .isEqualTo("Each terminal is identified by its harbour and number.");
+        assertThat(DesignText.of(onOneLine.document().design()).text())
+                .isEqualTo(DesignText.of(inOrder).text());
+        assertThat(DesignReader.read("Each berth is identified by its quay.\nEach quay is identified by its berth.")
+                        .problems())
+                .extracting(DesignReader.Problem::line)
+                .containsExactly(1, 2);
+    }
+
+    @Test
     void several_sentences_may_stand_on_one_line_but_a_definition_runs_to_its_end() {
         DesignReader.Result read = DesignReader.read(
                 "Each hive has code (key). Each hive stands in exactly one apiary.\nApiary is a place: A spot. Each has room.");

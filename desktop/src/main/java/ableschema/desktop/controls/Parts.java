@@ -23,7 +23,7 @@ public final class Parts {
     private Map<String, Part> known = new HashMap<>();
     private Map<String, Part> shown = new HashMap<>();
 
-    private record Part(Object shows, Node node) {}
+    private record Part(Object shows, Kept node) {}
 
     /** @param pane whose children are these parts and nothing else */
     public Parts(Pane pane) {
@@ -38,7 +38,7 @@ public final class Parts {
      */
     public void add(String name, Object shows, Supplier<? extends Node> made) {
         Part before = known.get(name);
-        Part part = before != null && before.shows().equals(shows) ? before : new Part(shows, made.get());
+        Part part = before != null && before.shows().equals(shows) ? before : new Part(shows, new Kept(made.get()));
         shown.put(name, part);
         next.add(part.node());
     }

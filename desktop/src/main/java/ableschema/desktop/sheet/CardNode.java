@@ -8,10 +8,13 @@ import ableschema.diagram.picture.Card;
 import ableschema.diagram.picture.CardMarks;
 import ableschema.diagram.picture.Mark;
 import ableschema.diagram.picture.Picture.PlacedCard;
+import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.stream.Stream;
 import javafx.css.PseudoClass;
 import javafx.scene.AccessibleRole;
+import javafx.scene.Node;
 import javafx.scene.layout.Pane;
 import javafx.scene.shape.Polygon;
 import javafx.scene.shape.Rectangle;
@@ -25,6 +28,8 @@ final class CardNode extends Pane {
 
     private PlacedCard placed;
     private Detail detail;
+    private boolean chosen;
+    private boolean pinned;
     private final Rectangle outline = new Rectangle();
     private final Polygon corner = new Polygon(0, 0, 9, 0, 0, 9);
 
@@ -33,7 +38,7 @@ final class CardNode extends Pane {
         this.detail = detail;
         getStyleClass().add("entity-card");
         setAccessibleRole(AccessibleRole.BUTTON);
-        buildOutline();
+        styleSigns();
         fit();
     }
 
@@ -57,7 +62,7 @@ final class CardNode extends Pane {
 
     /** Draws the card itself, to be carried over the paper, or leaves that to the paper again. */
     void lift(boolean lifted) {
-        getChildren().setAll(outline, corner);
+        getChildren().setAll(signs());
         if (lifted) {
             var marks = new FxMarks(false);
             var own = new Area(0, 0, placed.area().width(), placed.area().height());
@@ -68,7 +73,7 @@ final class CardNode extends Pane {
         setCache(lifted);
     }
 
-    private void buildOutline() {
+    private void styleSigns() {
         outline.setX(-5);
         outline.setY(-5);
         outline.setArcWidth(16);
@@ -76,13 +81,21 @@ final class CardNode extends Pane {
         outline.setFill(null);
         outline.getStyleClass().add("card-outline");
         outline.setStrokeWidth(2);
-        outline.setVisible(false);
         outline.setMouseTransparent(true);
-        getChildren().add(outline);
         corner.getStyleClass().add("pinned-corner");
         corner.setMouseTransparent(true);
-        corner.setVisible(false);
-        getChildren().add(corner);
+    }
+
+    /** What is drawn around and on it by itself; mostly nothing, as there are many cards. */
+    private List<Node> signs() {
+        return Stream.<Node>of(outline, corner)
+                .filter(sign -> sign == outline ? chosen : pinned)
+                .toList();
+    }
+
+    private void showSigns() {
+        getChildren().removeAll(outline, corner);
+        getChildren().addAll(0, signs());
     }
 
     /** The relationship to another district whose line on the card lies at this height. */
@@ -101,13 +114,19 @@ final class CardNode extends Pane {
     }
 
     /** Shows that automatic layout leaves it where it is. */
-    void setPinned(boolean pinned) {
-        corner.setVisible(pinned);
+    void setPinned(boolean now) {
+        if (pinned != now) {
+            pinned = now;
+            showSigns();
+        }
     }
 
-    void setChosen(boolean chosen) {
-        pseudoClassStateChanged(CHOSEN, chosen);
-        outline.setVisible(chosen);
+    void setChosen(boolean now) {
+        if (chosen != now) {
+            chosen = now;
+            pseudoClassStateChanged(CHOSEN, now);
+            showSigns();
+        }
     }
 
     /** Whether a point of this card, counted from its corner, is so near its edge that a drag from it starts a line. */

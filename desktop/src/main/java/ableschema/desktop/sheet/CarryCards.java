@@ -4,10 +4,13 @@ import ableschema.core.design.Id;
 import ableschema.core.document.Position;
 import ableschema.core.edit.MoveCards;
 import ableschema.desktop.workspace.Workspace;
+import ableschema.diagram.geometry.Area;
+import ableschema.diagram.picture.Picture.PlacedCard;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.Map;
 import java.util.Set;
+import java.util.stream.Collectors;
 import javafx.geometry.Point2D;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.shape.Line;
@@ -77,24 +80,26 @@ final class CarryCards implements Drag {
         double bestY = PULL;
         Line guideX = null;
         Line guideY = null;
-        for (CardNode other : sheet.cardNodes().values()) {
-            if (offsets.containsKey(other)) {
+        Set<Id> carried = offsets.keySet().stream().map(CardNode::id).collect(Collectors.toSet());
+        for (PlacedCard placed : sheet.placedCards().values()) {
+            if (carried.contains(placed.card().id())) {
                 continue;
             }
+            Area other = placed.area();
             for (double part : new double[] {0, 0.5, 1}) {
-                double lineX = other.getLayoutX() + other.getPrefWidth() * part;
+                double lineX = other.x() + other.width() * part;
                 double offX = lineX - corner.getX() - held.getPrefWidth() * part;
                 if (Math.abs(offX) < bestX) {
                     bestX = Math.abs(offX);
                     x = corner.getX() + offX;
-                    guideX = new Line(lineX, Math.min(other.getLayoutY(), corner.getY()), lineX, bottom(other, corner));
+                    guideX = new Line(lineX, Math.min(other.y(), corner.getY()), lineX, bottom(other, corner));
                 }
-                double lineY = other.getLayoutY() + other.getPrefHeight() * part;
+                double lineY = other.y() + other.height() * part;
                 double offY = lineY - corner.getY() - held.getPrefHeight() * part;
                 if (Math.abs(offY) < bestY) {
                     bestY = Math.abs(offY);
                     y = corner.getY() + offY;
-                    guideY = new Line(Math.min(other.getLayoutX(), corner.getX()), lineY, right(other, corner), lineY);
+                    guideY = new Line(Math.min(other.x(), corner.getX()), lineY, right(other, corner), lineY);
                 }
             }
         }
@@ -103,12 +108,12 @@ final class CarryCards implements Drag {
         return new Point2D(x, y);
     }
 
-    private double bottom(CardNode other, Point2D corner) {
-        return Math.max(other.getLayoutY() + other.getPrefHeight(), corner.getY() + held.getPrefHeight());
+    private double bottom(Area other, Point2D corner) {
+        return Math.max(other.bottom(), corner.getY() + held.getPrefHeight());
     }
 
-    private double right(CardNode other, Point2D corner) {
-        return Math.max(other.getLayoutX() + other.getPrefWidth(), corner.getX() + held.getPrefWidth());
+    private double right(Area other, Point2D corner) {
+        return Math.max(other.right(), corner.getX() + held.getPrefWidth());
     }
 
     @Override

@@ -2,6 +2,7 @@ package ableschema.desktop.sheet;
 
 import ableschema.core.design.Id;
 import ableschema.desktop.workspace.Workspace;
+import ableschema.diagram.geometry.Area;
 import java.util.ArrayList;
 import java.util.List;
 import javafx.geometry.Point2D;
@@ -37,8 +38,9 @@ final class RubberBand implements Drag {
     public void end(Point2D place, MouseEvent event) {
         sheet.removeOver(band);
         List<Id> touched = new ArrayList<>();
-        sheet.cardNodes().forEach((id, node) -> {
-            if (node.getBoundsInParent().intersects(band.getBoundsInParent())) {
+        var area = new Area(band.getX(), band.getY(), band.getWidth(), band.getHeight());
+        sheet.placedCards().forEach((id, card) -> {
+            if (card.area().meets(area)) {
                 touched.add(id);
             }
         });

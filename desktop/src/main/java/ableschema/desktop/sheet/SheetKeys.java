@@ -16,6 +16,8 @@ import ableschema.core.edit.MoveCards;
 import ableschema.core.store.DocumentFile;
 import ableschema.desktop.actions.Actions;
 import ableschema.desktop.workspace.Workspace;
+import ableschema.diagram.geometry.Area;
+import ableschema.diagram.picture.Picture.PlacedCard;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
@@ -58,7 +60,7 @@ final class SheetKeys {
         on("ESCAPE", "Escape", "choose nothing", workspace.selection()::chooseNothing);
         on("Shortcut+A", "Ctrl+A", "choose all cards", () -> workspace
                 .selection()
-                .chooseAll(sheet.cardNodes().keySet()));
+                .chooseAll(sheet.placedCards().keySet()));
         on("Shortcut+C", "Ctrl+C", "copy the chosen entities", this::copy);
         on("Shortcut+V", "Ctrl+V", "paste entities, or a table as an entity", this::paste);
         on("Shortcut+D", "Ctrl+D", "duplicate the chosen attribute or entities", this::duplicate);
@@ -301,31 +303,36 @@ final class SheetKeys {
 
     /** Chooses the next card in the direction of an arrow key, or the first if none is chosen. */
     private void step(KeyCode arrow, boolean too) {
-        Optional<CardNode> from = workspace.selection().chosenOwner().flatMap(sheet::card);
+        Optional<Area> from = workspace
+                .selection()
+                .chosenOwner()
+                .flatMap(id -> Optional.ofNullable(sheet.placedCards().get(id)))
+                .map(PlacedCard::area);
         double dx = dx(arrow);
         double dy = dy(arrow);
         Set<Id> group = workspace.selection().groupProperty().get();
-        sheet.cardNodes().values().stream()
-                .filter(node -> from.isEmpty() || ahead(from.get(), node, dx, dy) > 0)
-                .filter(node -> !too || !group.contains(node.id()))
-                .min((a, b) ->
-                        from.isEmpty() ? 0 : Double.compare(cost(from.get(), a, dx, dy), cost(from.get(), b, dx, dy)))
-                .ifPresent(node -> {
+        sheet.placedCards().values().stream()
+                .filter(card -> from.isEmpty() || ahead(from.get(), card.area(), dx, dy) > 0)
+                .filter(card -> !too || !group.contains(card.card().id()))
+                .min((a, b) -> from.isEmpty()
+                        ? 0
+                        : Double.compare(cost(from.get(), a.area(), dx, dy), cost(from.get(), b.area(), dx, dy)))
+                .map(card -> card.card().id())
+                .ifPresent(next -> {
                     if (too) {
-                        workspace.selection().toggle(node.id());
+                        workspace.selection().toggle(next);
                     } else {
-                        workspace.selection().choose(node.id());
+                        workspace.selection().choose(next);
                     }
                 });
     }
 
-    private static double ahead(CardNode from, CardNode to, double dx, double dy) {
-        return (to.getLayoutX() - from.getLayoutX()) * dx + (to.getLayoutY() - from.getLayoutY()) * dy;
+    private static double ahead(Area from, Area to, double dx, double dy) {
+        return (to.x() - from.x()) * dx + (to.y() - from.y()) * dy;
     }
 
-    private static double cost(CardNode from, CardNode to, double dx, double dy) {
-        double aside = Math.abs((to.getLayoutX() - from.getLayoutX()) * dy)
-                + Math.abs((to.getLayoutY() - from.getLayoutY()) * dx);
+    private static double cost(Area from, Area to, double dx, double dy) {
+        double aside = Math.abs((to.x() - from.x()) * dy) + Math.abs((to.y() - from.y()) * dx);
         return ahead(from, to, dx, dy) + 2 * aside;
     }
 }

@@ -9,7 +9,6 @@ import ableschema.core.document.District;
 import ableschema.core.document.Document;
 import ableschema.core.review.Rules;
 import ableschema.desktop.actions.Actions;
-import ableschema.desktop.workspace.Jobs.Job;
 import ableschema.desktop.workspace.Workspace;
 import ableschema.diagram.geometry.Area;
 import ableschema.diagram.geometry.Point;
@@ -22,17 +21,12 @@ import ableschema.diagram.picture.Picture;
 import ableschema.diagram.picture.Picture.DrawnDistrict;
 import ableschema.diagram.picture.Picture.DrawnLink;
 import ableschema.diagram.picture.Picture.PlacedCard;
-import ableschema.diagram.picture.PictureDraft;
 import ableschema.diagram.picture.View;
-import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.HashSet;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import javafx.application.Platform;
 import javafx.geometry.Point2D;
 import javafx.scene.Group;
 import javafx.scene.Node;
@@ -42,8 +36,6 @@ import javafx.scene.shape.Rectangle;
 /** The sheet on which the picture is drawn: shows it, pans and zooms. What is done by hand is in {@link SheetGestures}. */
 public final class SheetView extends Pane {
 
-    private static final int LAID_AT_ONCE = 40;
-    private static final int MADE_AT_ONCE = 120;
     private static final double NEAREST = 3;
     private static final double FARTHEST = 0.04;
     private static final double ROOM = 28;
@@ -54,17 +46,14 @@ public final class SheetView extends Pane {
     private final Pane content = new Pane();
     private final SheetPaper paper = new SheetPaper();
     private final Paintings paintings = new Paintings();
-    private final Set<Id> lifted = new HashSet<>();
     private final FarLines far = new FarLines();
-    private final Group cards = new Group();
+    private final CardLayer cards = new CardLayer();
     private final WrongSigns signs = new WrongSigns(this);
     private final JoinedColumns joined = new JoinedColumns();
     private final Group over = new Group();
     private final Overview overview = new Overview(this);
-    private final Map<Id, CardNode> nodes = new LinkedHashMap<>();
     private final SheetGestures gestures;
-    private final Map<Looked, Picture> pictures = new HashMap<>();
-    private final Map<Looked, Job> laying = new HashMap<>();
+    private final LaidPictures pictures;
     private Picture picture = Picture.NOTHING;
     private Optional<Document> drawn = Optional.empty();
     private final ContentsMaker contentsMaker = new ContentsMaker();
@@ -75,11 +64,9 @@ public final class SheetView extends Pane {
     private boolean fitted;
     private Runnable zoomed = () -> {};
 
-    /** A way to look at the design, of which the last picture is kept. */
-    private record Looked(View view, boolean focused, String picture) {}
-
     public SheetView(Workspace workspace) {
         this.workspace = workspace;
+        pictures = new LaidPictures(workspace, this::draw);
         setId("sheet");
         getStyleClass().add("sheet");
         setFocusTraversable(true);
@@ -119,6 +106,7 @@ public final class SheetView extends Pane {
     private void sized() {
         paper.resize((int) Math.ceil(getWidth()), (int) Math.ceil(getHeight()));
         overview.relocate(getWidth() - Overview.WIDTH - 12, getHeight() - Overview.HEIGHT - 12);
+        look();
         fitOnce();
     }
 
@@ -127,56 +115,6 @@ public final class SheetView extends Pane {
             fitted = true;
             fit();
         }
-    }
-
-    /** The picture as it is now; where many lines have to be laid, those that are left, until a job has laid the others. */
-    private Picture picture() {
-        var looked = new Looked(
-                workspace.viewProperty().get(),
-                workspace.selection().focusProperty().get().isPresent(),
-                workspace.document().diagram().name());
-        PictureDraft draft = PictureDraft.of(
-                pictures.getOrDefault(looked, picture),
-                contents(),
-                workspace.document().diagram().positions(),
-                workspace.document().diagram().notation());
-        boolean atOnce = draft.linesToLay() <= LAID_AT_ONCE;
-        Picture now = atOnce ? draft.finished(laid -> {}) : draft.meanwhile();
-        if (!atOnce && !isBeingLaid(looked)) {
-            lay(looked, draft);
-        }
-        pictures.put(looked, now);
-        return now;
-    }
-
-    private boolean isBeingLaid(Looked looked) {
-        return Optional.ofNullable(laying.get(looked))
-                .filter(workspace.jobs().running()::contains)
-                .isPresent();
-    }
-
-    /** Lays the lines as a job; what has changed by the time when it ends follows then. */
-    private void lay(Looked looked, PictureDraft draft) {
-        int lines = draft.linesToLay();
-        laying.put(
-                looked,
-                workspace
-                        .jobs()
-                        .run(
-                                "drawing the lines",
-                                progress -> draft.finished(laid -> {
-                                    if (laid % 50 == 0) {
-                                        progress.done(laid, lines);
-                                    }
-                                }),
-                                () -> true,
-                                laid -> {
-                                    pictures.put(looked, laid);
-                                    draw();
-                                },
-                                failure -> workspace
-                                        .notices()
-                                        .complain("the lines could not be drawn: " + failure.getMessage())));
     }
 
     /** What the picture shows, worked out anew only where the design or the way it is looked at has changed. */
@@ -207,14 +145,11 @@ public final class SheetView extends Pane {
         boolean another = drawn.isEmpty()
                 || drawn.get().design().entities().isEmpty()
                 || !drawn.get().inView().equals(workspace.document().inView());
-        picture = picture();
+        picture = pictures.now(contents(), picture);
         drawn = Optional.of(workspace.document());
         Detail detail = detail();
         drawnDetail = detail;
-        var gone = new HashSet<>(nodes.keySet());
-        gone.removeAll(picture.cards().keySet());
-        gone.forEach(id -> cards.getChildren().remove(nodes.remove(id)));
-        showCards(detail);
+        cards.show(picture.cards(), detail);
         light();
         signs.show(
                 workspace.design(),
@@ -223,32 +158,6 @@ public final class SheetView extends Pane {
                         .toList());
         if (another && !picture.cards().isEmpty() && getWidth() > 200) {
             fit();
-        }
-    }
-
-    /** Has a node for each card; many new ones are made a few at a time, so that the window answers in between. */
-    private void showCards(Detail detail) {
-        var made = new ArrayList<CardNode>();
-        Set<Id> chosen = workspace.selection().groupProperty().get();
-        boolean more = false;
-        for (Map.Entry<Id, PlacedCard> each : picture.cards().entrySet()) {
-            CardNode known = nodes.get(each.getKey());
-            if (known != null) {
-                known.show(each.getValue(), detail);
-            } else if (made.size() < MADE_AT_ONCE || chosen.contains(each.getKey())) {
-                var node = new CardNode(each.getValue(), detail);
-                nodes.put(each.getKey(), node);
-                made.add(node);
-            } else {
-                more = true;
-            }
-        }
-        cards.getChildren().addAll(made);
-        if (more) {
-            Platform.runLater(() -> {
-                showCards(drawnDetail);
-                lightCards();
-            });
         }
     }
 
@@ -267,21 +176,12 @@ public final class SheetView extends Pane {
         Set<Id> chosen = chosenCards();
         var near = new HashSet<Id>();
         chosen.forEach(id -> near.addAll(neighbours(id)));
-        lightCards();
-        paper.show(paintings.of(picture, detail(), new Paintings.Light(chosen, near, lifted), palette()));
+        cards.light(chosen, Set.copyOf(workspace.document().diagram().pinned()));
+        paper.show(paintings.of(picture, detail(), new Paintings.Light(chosen, near, cards.lifted()), palette()));
         far.show(picture, chosen);
         join();
         overview.show(picture);
         overview.frame(toPicture(0, 0), toPicture(getWidth(), getHeight()));
-    }
-
-    private void lightCards() {
-        Set<Id> pinned = Set.copyOf(workspace.document().diagram().pinned());
-        Set<Id> chosen = chosenCards();
-        nodes.forEach((id, node) -> {
-            node.setChosen(chosen.contains(id));
-            node.setPinned(pinned.contains(id));
-        });
     }
 
     private Set<Id> chosenCards() {
@@ -312,15 +212,13 @@ public final class SheetView extends Pane {
 
     /** Takes cards off the paper, to be carried. */
     void lift(Set<Id> ids) {
-        lifted.addAll(ids);
-        ids.forEach(id -> card(id).ifPresent(node -> node.lift(true)));
+        cards.lift(ids);
         light();
     }
 
     /** Puts all cards back on the paper. */
     void putDown() {
-        lifted.forEach(id -> card(id).ifPresent(node -> node.lift(false)));
-        lifted.clear();
+        cards.putDown();
         light();
     }
 
@@ -367,11 +265,12 @@ public final class SheetView extends Pane {
     }
 
     Optional<CardNode> card(Id id) {
-        return Optional.ofNullable(nodes.get(id));
+        return cards.card(id);
     }
 
-    Map<Id, CardNode> cardNodes() {
-        return nodes;
+    /** The cards with their places, in view or not. */
+    Map<Id, PlacedCard> placedCards() {
+        return picture.cards();
     }
 
     /** The middle of a relationship's line, where its sentences open. */
@@ -454,6 +353,12 @@ public final class SheetView extends Pane {
         content.setTranslateY(Math.rint(y));
         paper.moveTo(stand());
         overview.frame(toPicture(0, 0), toPicture(getWidth(), getHeight()));
+        look();
+    }
+
+    private void look() {
+        Point2D corner = toPicture(0, 0);
+        cards.look(new Area(corner.getX(), corner.getY(), getWidth() / zoom(), getHeight() / zoom()));
     }
 
     private Raster.Stand stand() {

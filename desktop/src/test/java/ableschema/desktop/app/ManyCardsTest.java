@@ -108,6 +108,25 @@ class ManyCardsTest extends WindowFixture {
     }
 
     @Test
+    void a_card_out_of_view_has_no_node_but_is_chosen_and_carried_with_the_others(FxRobot robot) {
+        openDemo(robot, "alder-valley");
+        robot.interact(() -> {
+            window.sheet().zoom(1 / window.sheet().zoom(), 0, 0);
+            window.sheet().pan(-9000, 0);
+        });
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(robot.lookup("#card-hive").tryQuery()).isEmpty();
+
+        robot.interact(() -> workspace.selection().choose(entity("Hive").id()));
+        assertThat(robot.lookup("#card-hive").tryQuery()).isPresent();
+        robot.interact(() -> workspace.selection().chooseNothing());
+        robot.interact(() -> window.sheet().centre(entity("Hive").id()));
+        assertThat(robot.lookup("#card-hive").tryQuery()).isPresent();
+        with(robot, KeyCode.CONTROL, KeyCode.A);
+        assertThat(workspace.selection().groupProperty().get()).hasSize(9);
+    }
+
+    @Test
     void keys_choose_move_duplicate_and_delete_several(FxRobot robot) {
         openDemo(robot, "alder-valley");
         chooseAll(robot, "Apiary", "Hive");

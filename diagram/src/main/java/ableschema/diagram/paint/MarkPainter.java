@@ -46,7 +46,7 @@ public final class MarkPainter implements Mark.Visitor<Boolean> {
     }
 
     private Color colour(Ink ink) {
-        return Color.decode(palette.hex(ink));
+        return palette.colour(ink);
     }
 
     private void stroke(double width) {
@@ -142,6 +142,11 @@ public final class MarkPainter implements Mark.Visitor<Boolean> {
         graphics.setColor(colour(label.ink()));
         Font font = label.face().font(label.size());
         double x = label.start().x();
+        if (label.face().hasAllOf(label.text())) {
+            graphics.setFont(font);
+            graphics.drawString(label.text(), (float) x, (float) label.start().y());
+            return true;
+        }
         for (String run : runs(label.text(), font)) {
             // what the shipped font lacks, such as other scripts, is drawn in whatever the system has
             Font used = font.canDisplayUpTo(run) < 0
@@ -155,10 +160,6 @@ public final class MarkPainter implements Mark.Visitor<Boolean> {
     }
 
     private static List<String> runs(String text, Font font) {
-        int unknown = font.canDisplayUpTo(text);
-        if (unknown < 0) {
-            return List.of(text);
-        }
         var runs = new ArrayList<String>();
         int start = 0;
         boolean known = font.canDisplay(text.codePointAt(0));

@@ -2,8 +2,8 @@ package ableschema.diagram.paint;
 
 import ableschema.diagram.geometry.Area;
 import ableschema.diagram.picture.Ink;
+import ableschema.diagram.picture.Mark;
 import java.awt.AlphaComposite;
-import java.awt.Color;
 import java.awt.Graphics2D;
 import java.awt.RenderingHints;
 import java.awt.image.BufferedImage;
@@ -80,7 +80,7 @@ public final class Raster {
 
     /** Paints one rectangle of the window anew, in pixels. */
     public void paint(Painting painting, Stand stand, int x, int y, int w, int h) {
-        int ground = Color.decode(painting.palette().hex(Ink.PAPER)).getRGB();
+        int ground = painting.palette().colour(Ink.PAPER).getRGB();
         for (int row = Math.max(0, y); row < Math.min(height, y + h); row++) {
             Arrays.fill(pixels, row * width + Math.max(0, x), row * width + Math.min(width, x + w), ground);
         }
@@ -96,12 +96,19 @@ public final class Raster {
                         stand.x() + x / stand.zoom(), stand.y() + y / stand.zoom(), w / stand.zoom(), h / stand.zoom())
                 .grown(1);
         var painter = new MarkPainter(graphics, painting.palette(), stand.zoom());
-        for (Painting.Part part : painting.parts()) {
-            if (part.bounds().meets(seen)) {
-                graphics.setComposite(AlphaComposite.SrcOver.derive((float) part.opacity()));
-                part.marks().forEach(painter::paint);
+        painting.each(seen, part -> paint(part, seen, painter, graphics));
+        graphics.dispose();
+    }
+
+    private static void paint(Painting.Part part, Area seen, MarkPainter painter, Graphics2D graphics) {
+        var composite = (AlphaComposite) graphics.getComposite();
+        if (composite.getAlpha() != (float) part.opacity()) {
+            graphics.setComposite(composite.derive((float) part.opacity()));
+        }
+        for (Mark mark : part.marks()) {
+            if (mark.mayMeet(seen)) {
+                painter.paint(mark);
             }
         }
-        graphics.dispose();
     }
 }

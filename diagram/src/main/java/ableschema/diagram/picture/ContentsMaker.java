@@ -25,6 +25,7 @@ import java.util.EnumMap;
 import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.function.Supplier;
 import java.util.stream.Collectors;
@@ -37,6 +38,7 @@ public final class ContentsMaker {
     private final Map<Side, Known<Link>> links = new EnumMap<>(Side.class);
 
     private final Map<Card, Card> leading = new IdentityHashMap<>();
+    private Optional<Divided> divided = Optional.empty();
 
     /** What was made from which instance, as long as it is asked for. */
     private static final class Known<T> {
@@ -69,7 +71,11 @@ public final class ContentsMaker {
         links.values().forEach(each -> each.begin(afresh));
         Contents pieces = view == View.CONCEPT ? concept(document.design().inScope()) : tables(document, mapping);
         List<District> districts = document.diagram().districts();
-        Contents all = districts.isEmpty() ? pieces : new Divided(pieces, districts).contents(leading);
+        if (!districts.isEmpty()
+                && !divided.filter(known -> known.fits(pieces, districts)).isPresent()) {
+            divided = Optional.of(new Divided(pieces, districts));
+        }
+        Contents all = districts.isEmpty() ? pieces : divided.orElseThrow().contents(pieces.cards(), leading);
         return document.diagram().isWhole()
                 ? all
                 : all.only(Set.copyOf(document.diagram().part()), document.design());

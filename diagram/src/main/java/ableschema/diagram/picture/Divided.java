@@ -15,14 +15,15 @@ final class Divided {
 
     private static final int MOST_NAMED = 6;
 
-    private final Contents pieces;
+    private final List<Link> links;
+    private final Map<Id, String> titles = new HashMap<>();
     private final List<District> districts;
     private final List<Link> near = new ArrayList<>();
     private final List<Link> far = new ArrayList<>();
     private final Map<Id, List<Entry>> leading = new HashMap<>();
 
     Divided(Contents pieces, List<District> districts) {
-        this.pieces = pieces;
+        this.links = pieces.links();
         this.districts = districts;
         var districtOf = new HashMap<Id, District>();
         districts.forEach(district -> district.cards().forEach(card -> districtOf.put(card, district)));
@@ -31,21 +32,37 @@ final class Divided {
             District second = districtOf.get(link.second().card());
             (first == null || second == null || first == second ? near : far).add(link);
         }
-    }
-
-    /** @param known the cards that were made last time, by what they were made from; takes up those that are made now */
-    Contents contents(Map<Card, Card> known) {
-        var titles = new HashMap<Id, String>();
         pieces.cards().forEach(card -> titles.put(card.id(), card.title()));
         for (Link link : far) {
             boolean toFirst = !link.isOneToTheSecond();
-            name(link, link.second(), link.first(), toFirst, titles);
-            name(link, link.first(), link.second(), !toFirst, titles);
+            name(link, link.second(), link.first(), toFirst);
+            name(link, link.first(), link.second(), !toFirst);
         }
+        leading.replaceAll(Divided::shortened);
+    }
+
+    /** Whether the same links lie between cards of the same titles, so that the same is named on the same cards. */
+    boolean fits(Contents other, List<District> divided) {
+        boolean same = divided.equals(districts) && other.links().size() == links.size();
+        for (int i = 0; same && i < links.size(); i++) {
+            same = other.links().get(i) == links.get(i);
+        }
+        return same
+                && other.cards().size() == titles.size()
+                && other.cards().stream().allMatch(card -> card.title().equals(titles.get(card.id())));
+    }
+
+    /**
+     * The contents as they are divided.
+     *
+     * @param all   the cards, which may have other lines than at first
+     * @param known the cards that were made last time, by what they were made from; takes up those that are made now
+     */
+    Contents contents(List<Card> all, Map<Card, Card> known) {
         Map<Card, Card> now = new IdentityHashMap<>();
         var cards = new ArrayList<Card>();
-        for (Card card : pieces.cards()) {
-            List<Entry> named = shortened(card, leading.getOrDefault(card.id(), List.of()));
+        for (Card card : all) {
+            List<Entry> named = leading.getOrDefault(card.id(), List.of());
             Card before = known.get(card);
             Card with = named.isEmpty()
                     ? card
@@ -59,7 +76,7 @@ final class Divided {
     }
 
     /** @param refers whether rows at this end refer to the other */
-    private void name(Link link, LinkEnd at, LinkEnd other, boolean refers, Map<Id, String> titles) {
+    private void name(Link link, LinkEnd at, LinkEnd other, boolean refers) {
         leading.computeIfAbsent(at.card(), card -> new ArrayList<>())
                 .add(new Entry(
                         link.relationship(),
@@ -69,12 +86,12 @@ final class Divided {
     }
 
     /** What all refer to would be a list without end. */
-    private static List<Entry> shortened(Card card, List<Entry> named) {
+    private static List<Entry> shortened(Id card, List<Entry> named) {
         if (named.size() <= MOST_NAMED) {
             return named;
         }
         var shortened = new ArrayList<>(named.subList(0, MOST_NAMED - 1));
-        shortened.add(new Entry(card.id(), "and " + (named.size() - MOST_NAMED + 1) + " more", "", false));
+        shortened.add(new Entry(card, "and " + (named.size() - MOST_NAMED + 1) + " more", "", false));
         return shortened;
     }
 }

@@ -19,6 +19,9 @@ public sealed interface Mark {
         return true;
     }
 
+    /** Whether something of it may be seen in an area; for no area in which something of it is seen does this say no. */
+    boolean mayMeet(Area seen);
+
     /** One method a kind of mark, without a default. */
     interface Visitor<R> {
         R box(Box box);
@@ -33,6 +36,11 @@ public sealed interface Mark {
     /** A rectangle with rounded corners; without a fill or an edge where there is none. */
     record Box(Id origin, Area area, double radius, Optional<Ink> fill, Optional<Ink> edge, double edgeWidth)
             implements Mark {
+        @Override
+        public boolean mayMeet(Area seen) {
+            return area.grown(edgeWidth).meets(seen);
+        }
+
         @Override
         public <R> R accept(Visitor<R> visitor) {
             return visitor.box(this);
@@ -52,6 +60,24 @@ public sealed interface Mark {
         }
 
         @Override
+        public boolean mayMeet(Area seen) {
+            double left = Double.MAX_VALUE;
+            double top = Double.MAX_VALUE;
+            double right = -Double.MAX_VALUE;
+            double bottom = -Double.MAX_VALUE;
+            for (Point point : points) {
+                left = Math.min(left, point.x());
+                top = Math.min(top, point.y());
+                right = Math.max(right, point.x());
+                bottom = Math.max(bottom, point.y());
+            }
+            return left - width < seen.right()
+                    && seen.x() < right + width
+                    && top - width < seen.bottom()
+                    && seen.y() < bottom + width;
+        }
+
+        @Override
         public <R> R accept(Visitor<R> visitor) {
             return visitor.line(this);
         }
@@ -62,6 +88,12 @@ public sealed interface Mark {
         @Override
         public boolean isOverLines() {
             return false;
+        }
+
+        @Override
+        public boolean mayMeet(Area seen) {
+            double reach = radius + width;
+            return new Area(centre.x() - reach, centre.y() - reach, 2 * reach, 2 * reach).meets(seen);
         }
 
         @Override
@@ -83,6 +115,14 @@ public sealed interface Mark {
 
         public Area area() {
             return new Area(start.x(), start.y() - size, width(), size * 1.3);
+        }
+
+        @Override
+        public boolean mayMeet(Area seen) {
+            // letters of other scripts may be higher than those of the shipped fonts, and stand out to the left
+            return start.y() - 2 * size < seen.bottom()
+                    && seen.y() < start.y() + 2 * size
+                    && start.x() - size < seen.right();
         }
 
         @Override

@@ -40,15 +40,15 @@ public final class PictureDraft {
     private final Picture before;
     private final Notation notation;
     private final List<Link> links;
-    private final List<Route.Wanted> wanted;
-
-    /** The line that each link had, in the order of the links; null for a new one. */
-    private final List<@Nullable DrawnLink> drawnBefore;
 
     /** Where cards stand that stood elsewhere, or nowhere. */
     private final List<Area> changed;
 
-    private final Router router;
+    /** The line that each link had, in the order of the links; null for a new one. */
+    private final List<@Nullable DrawnLink> drawnBefore;
+
+    /** What lays the lines; empty where all stay as they are. */
+    private final Optional<Router> router;
 
     private PictureDraft(
             Map<Id, PlacedCard> cards, Contents contents, List<Link> links, Picture before, Notation notation) {
@@ -57,12 +57,17 @@ public final class PictureDraft {
         this.links = links;
         this.before = before;
         this.notation = notation;
-        wanted = links.stream().map(PictureDraft::wanted).toList();
+        changed = changedCards();
+        if (isLaid()) {
+            drawnBefore = List.copyOf(before.lines());
+            router = Optional.empty();
+            return;
+        }
+        List<Route.Wanted> wanted = links.stream().map(PictureDraft::wanted).toList();
         var known = new HashMap<Route.Wanted, DrawnLink>();
         before.lines().forEach(line -> known.put(wanted(line.link()), line));
         drawnBefore = wanted.stream().<@Nullable DrawnLink>map(known::get).toList();
-        changed = changedCards();
-        router = new Router(areas(), wanted, changed, this::routeBefore);
+        router = Optional.of(new Router(areas(), wanted, changed, this::routeBefore));
     }
 
     /**
@@ -96,15 +101,19 @@ public final class PictureDraft {
 
     /** How many lines still have to be laid or drawn. */
     public int linesToLay() {
-        return notation == before.notation() ? router.open() : links.size();
+        return router.map(lines -> notation == before.notation() ? lines.open() : links.size())
+                .orElse(0);
     }
 
     /** The picture with only those lines that stay as they are. */
     public Picture meanwhile() {
+        if (router.isEmpty()) {
+            return picture(before.lines(), notation);
+        }
         var stay = new ArrayList<DrawnLink>();
         for (int i = 0; i < links.size(); i++) {
             DrawnLink earlier = drawnBefore.get(i);
-            if (earlier != null && router.keeps(i) && earlier.link().equals(links.get(i))) {
+            if (earlier != null && router.get().keeps(i) && earlier.link().equals(links.get(i))) {
                 stay.add(earlier);
             }
         }
@@ -118,7 +127,7 @@ public final class PictureDraft {
      * @throws java.util.concurrent.CancellationException when the thread is interrupted
      */
     public Picture finished(IntConsumer progress) {
-        return picture(isLaid() ? before.lines() : drawn(progress), notation);
+        return picture(router.map(lines -> drawn(lines.routes(progress))).orElse(before.lines()), notation);
     }
 
     private Picture picture(List<DrawnLink> lines, Notation drawn) {
@@ -167,8 +176,7 @@ public final class PictureDraft {
                 link.relationship(), link.first().card(), link.second().card());
     }
 
-    private List<DrawnLink> drawn(IntConsumer progress) {
-        List<Route> routes = router.routes(progress);
+    private List<DrawnLink> drawn(List<Route> routes) {
         var touched = new ArrayList<>(changed);
         touched.addAll(leftCards());
         touched.addAll(changedLines(routes));

@@ -25,8 +25,17 @@ public enum Face {
     private final String file;
     private final String weight;
     private final String style;
-    private final Map<String, Double> widths = new ConcurrentHashMap<>();
+    private final Map<String, Measured> known = new ConcurrentHashMap<>();
+    private final Map<Double, Font> sizes = new ConcurrentHashMap<>();
     private final Font font;
+
+    /**
+     * What is known of a text, as it takes long to find out.
+     *
+     * @param width in a size of 1
+     * @param whole whether the font has all its letters
+     */
+    private record Measured(double width, boolean whole) {}
 
     Face(String family, String file, String weight, String style) {
         this.family = family;
@@ -71,32 +80,41 @@ public enum Face {
     }
 
     public Font font(double size) {
-        return font.deriveFont((float) size);
+        return sizes.computeIfAbsent(size, each -> font.deriveFont(each.floatValue()));
     }
 
     /** The width of a text in pixels; what the font lacks counts as the width of a wide letter. */
     public double width(String text, double size) {
-        if (widths.size() > MOST_KNOWN) {
-            widths.clear();
-        }
-        return widths.computeIfAbsent(text, this::measured) * size;
+        return known(text).width() * size;
     }
 
-    private double measured(String text) {
+    /** Whether the font has all letters of a text. */
+    public boolean hasAllOf(String text) {
+        return known(text).whole();
+    }
+
+    private Measured known(String text) {
+        if (known.size() > MOST_KNOWN) {
+            known.clear();
+        }
+        return known.computeIfAbsent(text, this::measured);
+    }
+
+    private Measured measured(String text) {
         if (text.isEmpty()) {
-            return 0;
+            return new Measured(0, true);
         }
         if (font.canDisplayUpTo(text) < 0) {
-            return font.deriveFont(100f).getStringBounds(text, CONTEXT).getWidth() / 100;
+            return new Measured(measuredWhole(text), true);
         }
-        return text.codePoints()
-                .mapToDouble(c -> font.canDisplay(c)
-                        ? font.deriveFont(100f)
-                                        .getStringBounds(Character.toString(c), CONTEXT)
-                                        .getWidth()
-                                / 100
-                        : 1.3)
+        double width = text.codePoints()
+                .mapToDouble(c -> font.canDisplay(c) ? measuredWhole(Character.toString(c)) : 1.3)
                 .sum();
+        return new Measured(width, false);
+    }
+
+    private double measuredWhole(String text) {
+        return font.deriveFont(100f).getStringBounds(text, CONTEXT).getWidth() / 100;
     }
 
     /** Shortens a text with an ellipsis until it is no wider than {@code most}. */

@@ -71,6 +71,23 @@ class RasterTest {
     }
 
     @Test
+    void painted_in_narrow_strips_nothing_is_left_out() {
+        for (double zoom : new double[] {0.3, 1, 1.6}) {
+            var stand = new Stand(140 / zoom, 90 / zoom, zoom);
+            var raster = new Raster(320, 240);
+            for (int x = 0; x < 320; x += 5) {
+                raster.paint(demo, stand, x, 0, 5, 240);
+            }
+            for (int y = 0; y < 120; y += 3) {
+                raster.paint(demo, stand, 0, y, 320, 3);
+            }
+            assertThat(different(raster.pixels(), fresh(demo, stand)))
+                    .as("at " + zoom)
+                    .isZero();
+        }
+    }
+
+    @Test
     void a_shift_farther_than_the_window_paints_everything() {
         var raster = new Raster(320, 240);
         raster.paint(demo, new Stand(0, 0, 1));
