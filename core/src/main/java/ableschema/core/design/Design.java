@@ -7,7 +7,6 @@ import java.lang.ref.Reference;
 import java.lang.ref.WeakReference;
 import java.util.ArrayList;
 import java.util.Collections;
-import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -32,10 +31,7 @@ public final class Design {
     private final List<Relationship> relationships;
     private final List<Domain> domains;
     private final Notes notes;
-    private final Map<Id, Integer> placeOfEntity;
-    private final Map<Id, Relationship> relationshipById;
-    private final Map<Id, Id> ownerOfAttribute;
-    private final Map<Id, List<EndRef>> references;
+    private final Directory directory;
     private final Map<Class<?>, Reference<?>> workedOut = new ConcurrentHashMap<>(2);
 
     /** What was worked out of the design that this one was made from. */
@@ -54,52 +50,16 @@ public final class Design {
         this.entities = List.copyOf(entities);
         this.relationships = List.copyOf(relationships);
         this.domains = List.copyOf(domains);
-        Optional<Design> alike = before.filter(this::hasSameThings);
-        if (alike.isPresent()) { // most edits change what is said of a thing, and no thing
-            this.placeOfEntity = alike.get().placeOfEntity;
-            this.relationshipById = alike.get().relationshipById;
-            this.ownerOfAttribute = alike.get().ownerOfAttribute;
-            this.references = alike.get().references;
-            new UsedIds(this).requireFreshOnce(alike.get());
-            return;
+        Optional<Growth> growth = before.flatMap(one -> Growth.between(one, this));
+        if (growth.isPresent()) { // most edits change what is said of a thing, or add one
+            this.directory = before.get()
+                    .directory
+                    .with(growth.get(), before.get().entities.size());
+            new UsedIds(this).requireOnceMore(before.get(), growth.get());
+        } else {
+            this.directory = Directory.of(this);
+            new UsedIds(this).requireOnce(before);
         }
-        this.placeOfEntity = new HashMap<>();
-        this.relationshipById = new HashMap<>();
-        this.ownerOfAttribute = new HashMap<>();
-        this.references = new HashMap<>();
-        this.entities.forEach(entity -> placeOfEntity.put(entity.id(), placeOfEntity.size()));
-        this.relationships.forEach(each -> relationshipById.put(each.id(), each));
-        this.entities.forEach(entity -> registerAttributes(entity.id(), entity.body()));
-        this.relationships.forEach(each -> registerAttributes(each.id(), each.body()));
-        new UsedIds(this).requireOnce(before);
-        this.relationships.forEach(this::requireEnds);
-        this.relationships.forEach(this::registerReferences);
-    }
-
-    /** Whether another design has the same relationships, and entities and attributes of the same ids at the same places. */
-    private boolean hasSameThings(Design other) {
-        if (relationships != other.relationships || entities.size() != other.entities.size()) {
-            return false;
-        }
-        for (int i = 0; i < entities.size(); i++) {
-            Entity one = entities.get(i);
-            Entity two = other.entities.get(i);
-            boolean same = one == two
-                    || one.id().equals(two.id())
-                            && hasSameIds(one.body().attributes(), two.body().attributes());
-            if (!same) {
-                return false;
-            }
-        }
-        return true;
-    }
-
-    private static boolean hasSameIds(List<Attribute> one, List<Attribute> other) {
-        boolean same = one.size() == other.size();
-        for (int i = 0; same && i < one.size(); i++) {
-            same = one.get(i).id().equals(other.get(i).id());
-        }
-        return same;
     }
 
     /**
@@ -108,28 +68,6 @@ public final class Design {
      */
     public static Design of(List<Entity> entities, List<Relationship> relationships) {
         return new Design(entities, relationships, List.of(), Notes.NONE, Optional.empty());
-    }
-
-    private void registerAttributes(Id owner, Body body) {
-        body.attributes().forEach(attribute -> ownerOfAttribute.put(attribute.id(), owner));
-    }
-
-    private void requireEnds(Relationship relationship) {
-        Stream.of(relationship.first(), relationship.second()).forEach(end -> {
-            if (!placeOfEntity.containsKey(end.entity())) {
-                throw new IllegalArgumentException("relationship " + relationship.id() + " refers to entity "
-                        + end.entity() + ", which is not in the design");
-            }
-        });
-    }
-
-    private void registerReferences(Relationship each) {
-        Id holder = each.referencing().orElse(each.id());
-        List<EndRef> ends = references.computeIfAbsent(holder, h -> new ArrayList<>());
-        each.referencedSide().ifPresentOrElse(side -> ends.add(each.ref(side)), () -> {
-            ends.add(each.ref(Side.FIRST));
-            ends.add(each.ref(Side.SECOND));
-        });
     }
 
     public List<Entity> entities() {
@@ -207,7 +145,7 @@ public final class Design {
     }
 
     public Optional<Entity> entity(Id id) {
-        return Optional.ofNullable(placeOfEntity.get(id)).map(entities::get);
+        return directory.placeOfEntity().get(id).map(entities::get);
     }
 
     /** The entity of that name, whatever its letter case. */
@@ -217,14 +155,14 @@ public final class Design {
 
     /** Says whether this is an entity, a relationship or an attribute of this design. */
     public boolean knows(Id id) {
-        return placeOfEntity.containsKey(id)
-                || relationshipById.containsKey(id)
-                || ownerOfAttribute.containsKey(id)
+        return directory.placeOfEntity().has(id)
+                || directory.relationship().has(id)
+                || directory.ownerOfAttribute().has(id)
                 || (id.kind() == IdKind.DOMAIN && domain(id).isPresent());
     }
 
     public Optional<Relationship> relationship(Id id) {
-        return Optional.ofNullable(relationshipById.get(id));
+        return directory.relationship().get(id);
     }
 
     /** The entity at an end; {@link #of} has made sure that it exists. */
@@ -234,7 +172,7 @@ public final class Design {
 
     /** The entity or relationship that an attribute belongs to. */
     public Optional<Id> ownerOf(Id attribute) {
-        return Optional.ofNullable(ownerOfAttribute.get(attribute));
+        return directory.ownerOfAttribute().get(attribute);
     }
 
     public Optional<Attribute> attribute(Id id) {
@@ -258,7 +196,7 @@ public final class Design {
     }
 
     public Stream<Relationship> relationshipsOf(Id entity) {
-        return relationships.stream().filter(r -> r.touches(entity));
+        return directory.touching().get(entity).orElse(List.of()).stream();
     }
 
     /**
@@ -266,7 +204,7 @@ public final class Design {
      * its own two ends. A relationship that is not many-to-many has no rows, and so none.
      */
     public List<EndRef> referencesOf(Id owner) {
-        return Collections.unmodifiableList(references.getOrDefault(owner, List.of()));
+        return Collections.unmodifiableList(directory.references().get(owner).orElse(List.of()));
     }
 
     /** The entity that a reference leads to. */

@@ -24,16 +24,49 @@ final class UsedIds {
         var owners = new HashSet<Id>();
         owners(design).forEach(id -> add(owners, id));
         if (before.isPresent()) {
-            requireFreshOnce(before.get());
+            List<Body> gone = new ArrayList<>();
+            List<Body> come = new ArrayList<>();
+            changed(before.get().entities(), design.entities(), Entity::body, gone, come);
+            changed(before.get().relationships(), design.relationships(), Relationship::body, gone, come);
+            requireFreshOnce(before.get(), gone, come);
         } else {
             var seen = new HashSet<Id>();
             each(EnumSet.allOf(IdKind.class), id -> add(seen, id));
         }
     }
 
-    /** The same for a design that has the same entities and relationships as one before. */
-    void requireFreshOnce(Design before) {
-        Set<Id> fresh = fresh(before);
+    /** The same for a design that has grown from another. */
+    void requireOnceMore(Design before, Growth growth) {
+        var owners = new HashSet<Id>();
+        Stream.concat(
+                        growth.entities().stream().map(Entity::id),
+                        growth.relationships().stream().map(Relationship::id))
+                .forEach(id -> {
+                    add(owners, id);
+                    requireUnknown(before, id);
+                });
+        if (before.domains() != design.domains()) {
+            var all = new HashSet<Id>();
+            owners(design).forEach(id -> add(all, id));
+        }
+        List<Body> come = new ArrayList<>();
+        growth.changedTo().forEach(each -> come.add(each.body()));
+        growth.entities().forEach(each -> come.add(each.body()));
+        growth.relationships().forEach(each -> come.add(each.body()));
+        requireFreshOnce(before, growth.changed().stream().map(Entity::body).toList(), come);
+    }
+
+    private static void requireUnknown(Design before, Id id) {
+        if (before.knows(id)) {
+            throw new IllegalArgumentException("two things have the id " + id);
+        }
+    }
+
+    /** An attribute that is new is looked up; of all else that is new there is little. */
+    private void requireFreshOnce(Design before, List<Body> gone, List<Body> come) {
+        Set<Id> fresh = fresh(gone, come);
+        fresh.stream().filter(id -> id.kind() == IdKind.ATTRIBUTE).forEach(id -> requireUnknown(before, id));
+        fresh.removeIf(id -> id.kind() == IdKind.ATTRIBUTE);
         if (!fresh.isEmpty()) {
             var seen = new HashSet<Id>();
             each(kinds(fresh), id -> {
@@ -57,11 +90,7 @@ final class UsedIds {
     }
 
     /** The ids that stand in changed bodies and stood in none of the bodies that they take the place of. */
-    private Set<Id> fresh(Design before) {
-        List<Body> gone = new ArrayList<>();
-        List<Body> come = new ArrayList<>();
-        changed(before.entities(), design.entities(), Entity::body, gone, come);
-        changed(before.relationships(), design.relationships(), Relationship::body, gone, come);
+    private static Set<Id> fresh(List<Body> gone, List<Body> come) {
         var all = EnumSet.allOf(IdKind.class);
         var old = new HashSet<Id>();
         gone.forEach(body -> each(body, all, old::add));
@@ -110,7 +139,9 @@ final class UsedIds {
     }
 
     private static void each(Body body, Set<IdKind> kinds, Consumer<Id> seen) {
-        body.attributes().forEach(attribute -> seen.accept(attribute.id()));
+        if (kinds.contains(IdKind.ATTRIBUTE)) {
+            body.attributes().forEach(attribute -> seen.accept(attribute.id()));
+        }
         body.uniques().forEach(unique -> seen.accept(unique.id()));
         body.checks().forEach(check -> seen.accept(check.id()));
         body.indexes().forEach(index -> seen.accept(index.id()));

@@ -28,7 +28,6 @@ public final class Subject {
     private final Design design;
     private final Mapping mapping;
     private final Dialect dialect;
-    private final Map<Id, List<Relationship>> touching = new HashMap<>();
     private final Map<Id, List<Judgement>> judgements = new HashMap<>();
     private Optional<Sentences> sentences = Optional.empty();
     private Optional<Nouns> nouns = Optional.empty();
@@ -42,14 +41,6 @@ public final class Subject {
         this.dialect = document.dialect();
         for (Judgement each : document.design().notes().judgements()) {
             judgements.computeIfAbsent(each.about(), id -> new ArrayList<>()).add(each);
-        }
-        for (Relationship each : design.relationships()) {
-            touching.computeIfAbsent(each.first().entity(), id -> new ArrayList<>())
-                    .add(each);
-            if (!each.isRecursive()) {
-                touching.computeIfAbsent(each.second().entity(), id -> new ArrayList<>())
-                        .add(each);
-            }
         }
     }
 
@@ -93,9 +84,9 @@ public final class Subject {
         return mapping.trace().tableOf(owner);
     }
 
-    /** The relationships of an entity; found at once, unlike by asking the design. */
+    /** The relationships of an entity. */
     public List<Relationship> relationshipsOf(Id entity) {
-        return touching.getOrDefault(entity, List.of());
+        return design.relationshipsOf(entity).toList();
     }
 
     /** What was said of the sentences of a thing. */

@@ -18,8 +18,11 @@ final class AttributePhrasings {
     private static final Pattern HEADED = Pattern.compile("(\\p{Lu}[\\p{L} -]*?) ?: ?(\\p{L}.*)");
     private static final Pattern BRACKETED = Pattern.compile("(\\p{Lu}[\\p{L} -]*?) ?\\((\\p{L}.*)\\)\\.?");
     private static final Pattern HAS = Pattern.compile(
-            "(.+?) (?:also )?(has|have|store|stores|record|records|keeps|must have|should have|is described by|are described by)(:?) (.+)",
-            CASE);
+            "(.+?) (?:also )?(has|have|must have|should have|is described by|are described by)(:?) (.+)", CASE);
+
+    /** Looked for where nothing "has" anything, as these are nouns too: each store, each record. */
+    private static final Pattern STORES =
+            Pattern.compile("(.+?) (?:also )?(store|stores|record|records|keeps)(:?) (.+)", CASE);
 
     /** The types that are written otherwise elsewhere, in the order in which they are looked for. */
     private static final List<String[]> TYPES = List.of(
@@ -55,7 +58,10 @@ final class AttributePhrasings {
                 return attributes(found.get().group(1), found.get().group(2));
             }
         }
-        return Cut.of(HAS, sentence).flatMap(this::has);
+        return Cut.of(HAS, sentence)
+                .or(() -> Cut.of(STORES, sentence)
+                        .filter(cut -> !SaidNouns.bare(cut.group(1) + " x").equals("x")))
+                .flatMap(this::has);
     }
 
     private static boolean isVerbal(String words) {
@@ -65,8 +71,7 @@ final class AttributePhrasings {
     private Optional<Phrasing> has(Cut has) {
         String list = has.group(4);
         String masked = Quoted.masked(list);
-        boolean counted =
-                Counts.find(masked, 0).filter(found -> found.start() == 0).isPresent();
+        boolean counted = Counts.begin(masked);
         List<String> members = SaidNouns.members(list);
         boolean heading = !has.group(3).isEmpty();
         boolean storing = !has.group(2).toLowerCase(Locale.ROOT).matches("has|have|must have|should have");

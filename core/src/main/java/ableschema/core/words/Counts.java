@@ -68,6 +68,14 @@ final class Counts {
      */
     record Found(Cardinality cardinality, int start, int end, boolean bare) {}
 
+    /** Whether a text begins with how many. */
+    static boolean begin(String masked) {
+        return WAYS.stream().anyMatch(way -> {
+            Matcher matcher = way.words().matcher(masked);
+            return matcher.lookingAt() && meant(way, matcher).isPresent();
+        });
+    }
+
     /** The first that is said at or behind a place; of several at one place the longest. */
     static Optional<Found> find(String masked, int from) {
         Optional<Found> best = Optional.empty();

@@ -2,6 +2,7 @@ package ableschema.core.words;
 
 import ableschema.core.design.Design;
 import ableschema.core.design.Entity;
+import ableschema.core.design.Grown;
 import ableschema.core.design.Id;
 import ableschema.core.design.Plural;
 import java.util.ArrayList;
@@ -13,7 +14,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.regex.Pattern;
-import org.jspecify.annotations.Nullable;
 
 /** Entities as nouns in sentences: one hive, many hives. A noun between double quotes is exactly that name. */
 public final class Nouns {
@@ -28,35 +28,53 @@ public final class Nouns {
     private final Plural plural;
     private final Index index;
 
-    /** Which entity each noun means: it holds for all designs whose entities have the same names, and so is worked out once for them. */
-    private static final class Index {
-        private final Map<String, Id> exact = new HashMap<>();
-        private final Map<String, Id> singular = new HashMap<>();
-        private final Map<String, Id> plurals = new HashMap<>();
-        private final List<Entity> entities;
-        private final Plural plural;
-        private int mostWords = 1;
+    /** Which entity each noun means; it holds for all designs whose entities have the same names. */
+    private record Index(
+            List<Entity> entities,
+            Plural plural,
+            Grown<String, Id> exact,
+            Grown<String, Id> singular,
+            Grown<String, Id> plurals,
+            int mostWords) {
 
-        Index(Design design) {
-            entities = design.entities();
-            plural = design.plural();
-            for (Entity entity : entities) {
-                String name = entity.name();
-                exact.putIfAbsent(name, entity.id());
-                singular.putIfAbsent(small(name), entity.id());
-                plurals.putIfAbsent(small(plural.of(name)), entity.id());
-                mostWords = Math.max(mostWords, name.split(" ", -1).length);
-            }
+        static Index of(Design design) {
+            Grown<String, Id> nothing = Grown.of(Map.of());
+            return new Index(List.of(), design.plural(), nothing, nothing, nothing, 1).with(design.entities());
         }
 
-        boolean isFor(Design design) {
-            boolean same = entities.size() == design.entities().size() && plural.equals(design.plural());
+        /** The index of a design whose first entities have the names of these; empty where some have others. */
+        Optional<Index> after(Design design) {
+            List<Entity> now = design.entities();
+            boolean same = entities.size() <= now.size() && plural.equals(design.plural());
             for (int i = 0; same && i < entities.size(); i++) {
                 Entity one = entities.get(i);
-                Entity other = design.entities().get(i);
+                Entity other = now.get(i);
                 same = one == other || one.id().equals(other.id()) && one.name().equals(other.name());
             }
-            return same;
+            return same ? Optional.of(now.size() == entities.size() ? this : with(now)) : Optional.empty();
+        }
+
+        private Index with(List<Entity> now) {
+            Map<String, Id> moreExact = new HashMap<>();
+            Map<String, Id> moreSingular = new HashMap<>();
+            Map<String, Id> morePlurals = new HashMap<>();
+            int most = mostWords;
+            for (Entity entity : now.subList(entities.size(), now.size())) {
+                String name = entity.name();
+                putIfNew(exact, moreExact, name, entity.id());
+                putIfNew(singular, moreSingular, small(name), entity.id());
+                putIfNew(plurals, morePlurals, small(plural.of(name)), entity.id());
+                most = Math.max(most, name.split(" ", -1).length);
+            }
+            return new Index(
+                    now, plural, exact.with(moreExact), singular.with(moreSingular), plurals.with(morePlurals), most);
+        }
+
+        /** Of two of the same name the first is meant. */
+        private static void putIfNew(Grown<String, Id> known, Map<String, Id> more, String noun, Id id) {
+            if (!known.has(noun)) {
+                more.putIfAbsent(noun, id);
+            }
         }
     }
 
@@ -68,9 +86,7 @@ public final class Nouns {
     private Nouns(Design design, Optional<Nouns> before) {
         this.design = design;
         this.plural = design.plural();
-        this.index = before.map(one -> one.index)
-                .filter(known -> known.isFor(design))
-                .orElseGet(() -> new Index(design));
+        this.index = before.flatMap(one -> one.index.after(design)).orElseGet(() -> Index.of(design));
     }
 
     private static String small(String text) {
@@ -133,9 +149,10 @@ public final class Nouns {
     /** The name as it stands where it is first said, so that an entity of exactly this name is made. */
     String declared(Entity entity) {
         String name = entity.name();
-        Id alike = index.plurals.getOrDefault(small(name), entity.id());
-        boolean alone = entity.id().equals(index.singular.get(small(name)))
-                && entity.id().equals(alike);
+        Id alike = index.plurals().get(small(name)).orElse(entity.id());
+        boolean alone =
+                index.singular().get(small(name)).filter(entity.id()::equals).isPresent()
+                        && entity.id().equals(alike);
         return alone && isPlain(name) && asName(name).equals(name) ? name : Quoted.of(name);
     }
 
@@ -147,17 +164,13 @@ public final class Nouns {
     /** The entity that a noun means, in the singular or plural, whatever its letter case. */
     Optional<Entity> entity(String noun) {
         String token = noun.strip();
-        if (Quoted.is(token)) {
-            return found(index.exact.get(Quoted.plain(token)));
-        }
-        String small = small(token);
-        Id exactly = index.exact.get(token);
-        Id one = exactly == null ? index.singular.get(small) : exactly;
-        return found(one == null ? index.plurals.get(small) : one);
-    }
-
-    private Optional<Entity> found(@Nullable Id id) {
-        return Optional.ofNullable(id).flatMap(design::entity);
+        Optional<Id> found = Quoted.is(token)
+                ? index.exact().get(Quoted.plain(token))
+                : index.exact()
+                        .get(token)
+                        .or(() -> index.singular().get(small(token)))
+                        .or(() -> index.plurals().get(small(token)));
+        return found.flatMap(design::entity);
     }
 
     /** How many characters at the start of a text name an entity; of several names the longest; 0 for none. */
@@ -168,7 +181,7 @@ public final class Nouns {
         }
         int longest = 0;
         int at = 0;
-        for (int words = 0; words < index.mostWords && at < text.length(); words++) {
+        for (int words = 0; words < index.mostWords() && at < text.length(); words++) {
             int space = text.indexOf(' ', at);
             int end = space < 0 ? text.length() : space;
             if (entity(text.substring(0, end)).isPresent()) {

@@ -54,8 +54,11 @@ final class Quoted {
 
     /** The text with every quoted stretch blotted out, place by place; a quote that is never closed stays. */
     static String masked(String text) {
-        var masked = new StringBuilder(text);
         int at = text.indexOf('"');
+        if (at < 0) {
+            return text;
+        }
+        var masked = new StringBuilder(text);
         while (at >= 0) {
             int end = end(text, at);
             for (int i = at; i < end; i++) {

@@ -124,7 +124,7 @@ final class RelationshipSentence {
      * the other reading has not been said.
      */
     private Optional<Relationship> known(End first, End second, boolean bothSaid) {
-        List<Relationship> alike = design.relationships().stream()
+        List<Relationship> alike = design.relationshipsOf(first.entity())
                 .filter(r -> r.first().entity().equals(first.entity())
                         && r.second().entity().equals(second.entity())
                         && r.first().verb().equalsIgnoreCase(first.verb()))

@@ -18,6 +18,8 @@ final class SaidNouns {
             "\\s*,\\s*(?:and |or |as well as )?|\\s+(?:and|as well as|together with|plus)\\s+",
             Pattern.CASE_INSENSITIVE);
 
+    private static final Pattern DIGITS = Pattern.compile(": ?decimal \\d+ ?(,) ?\\d", Pattern.CASE_INSENSITIVE);
+
     private final Design design;
     private final Nouns nouns;
 
@@ -108,9 +110,10 @@ final class SaidNouns {
         }
     }
 
-    /** Blots out quotes and what stands in brackets, so that a list is only cut between its members. */
+    /** Blots out quotes, what stands in brackets and the comma of a decimal type, so that a list is only cut between its members. */
     private static String masked(String list) {
         var masked = new StringBuilder(Quoted.masked(list));
+        DIGITS.matcher(masked.toString()).results().forEach(found -> masked.setCharAt(found.start(1), '\uE000'));
         int depth = 0;
         for (int i = 0; i < masked.length(); i++) {
             char c = masked.charAt(i);
