@@ -5,7 +5,6 @@ import ableschema.core.design.Body;
 import ableschema.core.design.ColumnRef;
 import ableschema.core.design.Design;
 import ableschema.core.design.EndRef;
-import ableschema.core.design.Entity;
 import ableschema.core.design.Id;
 import ableschema.core.design.IdKind;
 import ableschema.core.design.IdSource;
@@ -14,9 +13,12 @@ import ableschema.core.design.Row;
 import ableschema.core.types.DataType;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
-import java.util.OptionalLong;
+import java.util.stream.Stream;
 
 /**
  * Puts typed, pasted or read values into sample rows of one entity or many-to-many. A parent may be given by what its row
@@ -28,6 +30,7 @@ public final class RowEntry {
     private final Id owner;
     private final RowValues values;
     private final IdSource ids;
+    private final Map<EndRef, Map<String, Row>> called = new HashMap<>();
 
     public RowEntry(Design design, Id owner, IdSource ids) {
         this.design = design;
@@ -75,22 +78,43 @@ public final class RowEntry {
 
     /** A new row without values, but with the next number where the database would give one. */
     public Row newRow(List<Row> existing) {
-        Row row = Row.empty(ids.next(IdKind.ROW));
-        for (Attribute attribute : body().attributes()) {
-            if (attribute.type() instanceof DataType.Counted counted) {
-                row = row.with(attribute.id(), Long.toString(next(counted, attribute, existing)));
-            }
-        }
-        return row;
+        return numbered(existing, empty(1)).get(0);
     }
 
-    private static long next(DataType.Counted counted, Attribute attribute, List<Row> existing) {
-        OptionalLong last = existing.stream()
-                .flatMap(row -> row.value(attribute.id()).stream())
-                .filter(text -> text.strip().matches("-?\\d{1,18}"))
-                .mapToLong(text -> Long.parseLong(text.strip()))
-                .reduce((a, b) -> counted.step() > 0 ? Math.max(a, b) : Math.min(a, b));
-        return last.isPresent() ? last.getAsLong() + counted.step() : counted.start();
+    List<Row> empty(int count) {
+        return Stream.generate(() -> Row.empty(ids.next(IdKind.ROW)))
+                .limit(count)
+                .toList();
+    }
+
+    /** Rows behind existing ones, with the next number wherever the database would give one and none is given. */
+    List<Row> numbered(List<Row> existing, List<Row> rows) {
+        var numbered = new ArrayList<>(rows);
+        for (Attribute attribute : body().attributes()) {
+            if (attribute.type() instanceof DataType.Counted counted) {
+                long next = counted.start();
+                for (Row row : existing) {
+                    next = after(row, attribute, counted, next);
+                }
+                for (int i = 0; i < numbered.size(); i++) {
+                    if (numbered.get(i).value(attribute.id()).isEmpty()) {
+                        numbered.set(i, numbered.get(i).with(attribute.id(), Long.toString(next)));
+                    }
+                    next = after(numbered.get(i), attribute, counted, next);
+                }
+            }
+        }
+        return numbered;
+    }
+
+    /** The number to be given next behind a row. */
+    private static long after(Row row, Attribute attribute, DataType.Counted counted, long next) {
+        return row.value(attribute.id())
+                .map(String::strip)
+                .filter(text -> text.matches("-?\\d{1,18}"))
+                .map(text -> Long.parseLong(text) + counted.step())
+                .filter(behind -> counted.step() > 0 ? behind > next : behind < next)
+                .orElse(next);
     }
 
     /** The rows that a reference may lead to. */
@@ -131,21 +155,28 @@ public final class RowEntry {
         if (typed.isEmpty()) {
             return Optional.empty();
         }
-        Optional<Entity> target = design.target(end);
-        return target.stream()
-                .flatMap(entity -> entity.body().rows().stream())
-                .filter(parent -> means(typed, target.get(), parent))
-                .findFirst()
-                .map(Row.Reference::to)
-                .or(() -> Optional.of(new Row.RawKey(Arrays.asList(typed.split("\\s*/\\s*")))));
+        Row parent = called(end).get(typed.toLowerCase(Locale.ROOT));
+        return Optional.of(
+                parent == null ? new Row.RawKey(Arrays.asList(typed.split("\\s*/\\s*"))) : Row.Reference.to(parent));
     }
 
-    private boolean means(String typed, Entity entity, Row parent) {
-        String name = values.name(entity, parent);
+    /** The rows that a reference may lead to, by all that they are called; of two of the same name the first. */
+    private Map<String, Row> called(EndRef end) {
+        return called.computeIfAbsent(end, each -> {
+            Map<String, Row> rows = new HashMap<>();
+            design.target(end).ifPresent(entity -> {
+                List<Row> all = entity.body().rows();
+                all.forEach(row -> rows.putIfAbsent(values.name(entity, row).toLowerCase(Locale.ROOT), row));
+                all.forEach(row -> partsOf(values.name(entity, row))
+                        .forEach(part -> rows.putIfAbsent(part.toLowerCase(Locale.ROOT), row)));
+            });
+            return rows;
+        });
+    }
+
+    /** What stands before and behind the dot of "SKP-1 · North", each of which a row may be called alone. */
+    private static List<String> partsOf(String name) {
         int dot = name.indexOf(" · ");
-        return name.equalsIgnoreCase(typed)
-                || (dot >= 0
-                        && (name.substring(0, dot).equalsIgnoreCase(typed)
-                                || name.substring(dot + 3).equalsIgnoreCase(typed)));
+        return dot < 0 ? List.of() : List.of(name.substring(0, dot), name.substring(dot + 3));
     }
 }

@@ -3,7 +3,9 @@ package ableschema.core.rows;
 import ableschema.core.design.KeyPart;
 import ableschema.core.design.Row;
 import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.util.ArrayList;
+import java.util.Iterator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -31,18 +33,74 @@ public final class RowTable {
         return rows(records(text, tabs), existing);
     }
 
-    /** The cells of a text, line by line; an {@link IllegalArgumentException} says where the text is no table. */
+    /** The cells of a text, line by line without empty lines; an {@link IllegalArgumentException} says where the text is no table. */
     public static List<List<String>> records(String text, boolean tabs) {
+        return records(text, tabs, true);
+    }
+
+    private static List<List<String>> records(String text, boolean tabs, boolean withoutEmpty) {
         CSVFormat format = tabs
                 ? CSVFormat.TDF
                 : CSVFormat.RFC4180.builder().setDelimiter(delimiter(text)).get();
         CSVFormat lenient =
-                format.builder().setIgnoreEmptyLines(true).setTrim(true).get();
+                format.builder().setIgnoreEmptyLines(withoutEmpty).setTrim(true).get();
+        var records = new ArrayList<List<String>>();
+        long line = 1;
         try (CSVParser parser = CSVParser.parse(text.replace("\uFEFF", ""), lenient)) {
-            return parser.getRecords().stream().map(CSVRecord::toList).toList();
-        } catch (IOException e) {
-            throw new IllegalArgumentException("the text is no table: " + e.getMessage(), e);
+            Iterator<CSVRecord> each = parser.iterator();
+            while (each.hasNext()) {
+                records.add(each.next().toList());
+                line = parser.getCurrentLineNumber() + 1;
+            }
+            return records;
+        } catch (IOException | UncheckedIOException | IllegalStateException e) {
+            throw new IllegalArgumentException(
+                    "line " + line
+                            + " is badly quoted: a cell that begins with \" ends with one too, and each \" within it"
+                            + " is written twice; nothing was read",
+                    e);
         }
+    }
+
+    /**
+     * Rows after cells were pasted over them, from one cell on to the right and down; where the rows end, new ones follow.
+     *
+     * @param all  the rows
+     * @param left how many cells had no column any more and were left out
+     */
+    public record Filling(List<Row> all, int left) {}
+
+    /**
+     * Fills cells.
+     *
+     * @param text   tab-separated cells, line by line
+     * @param row    of {@code existing}, counted from 0
+     * @param column of the grid, counted from 0
+     */
+    public Filling fill(String text, List<Row> existing, int row, int column) {
+        List<List<String>> records = new ArrayList<>(records(text, true, false));
+        List<KeyPart> columns = entry.columns();
+        var all = new ArrayList<>(existing);
+        all.addAll(entry.empty(Math.max(0, row + records.size() - existing.size())));
+        int left = 0;
+        for (int i = 0; i < records.size(); i++) {
+            List<String> cells = records.get(i);
+            int fitting = Math.min(cells.size(), columns.size() - column);
+            for (int j = 0; j < fitting; j++) {
+                all.set(row + i, entry.with(all.get(row + i), columns.get(column + j), cells.get(j)));
+            }
+            left += cells.size() - fitting;
+        }
+        var filled = new ArrayList<>(all.subList(0, existing.size()));
+        filled.addAll(entry.numbered(filled, all.subList(existing.size(), all.size())));
+        return new Filling(filled, left);
+    }
+
+    /** Whether the first line of a text names columns, so that it is to be read as a table of its own. */
+    public boolean hasHeading(String text, boolean tabs) {
+        List<List<String>> records = records(text.lines().findFirst().orElse(""), tabs);
+        return !records.isEmpty()
+                && records.get(0).stream().allMatch(cell -> column(cell).isPresent());
     }
 
     private static String delimiter(String text) {
@@ -60,18 +118,16 @@ public final class RowTable {
         List<Optional<KeyPart>> columns = hasHeading
                 ? heading
                 : entry.columns().stream().map(Optional::of).toList();
-        var rows = new ArrayList<Row>();
-        var all = new ArrayList<>(existing);
-        for (List<String> record : records.subList(hasHeading ? 1 : 0, records.size())) {
-            Row row = entry.newRow(all);
+        List<List<String>> lines = records.subList(hasHeading ? 1 : 0, records.size());
+        var rows = new ArrayList<>(entry.empty(lines.size()));
+        for (int line = 0; line < lines.size(); line++) {
+            List<String> record = lines.get(line);
             for (int i = 0; i < Math.min(columns.size(), record.size()); i++) {
                 Optional<KeyPart> column = columns.get(i);
-                row = column.isPresent() && !record.get(i).isEmpty()
-                        ? entry.with(row, column.get(), record.get(i))
-                        : row;
+                if (column.isPresent() && !record.get(i).isEmpty()) {
+                    rows.set(line, entry.with(rows.get(line), column.get(), record.get(i)));
+                }
             }
-            rows.add(row);
-            all.add(row);
         }
         var unknown = new ArrayList<String>();
         for (int i = 0; hasHeading && i < heading.size(); i++) {
@@ -79,7 +135,7 @@ public final class RowTable {
                 unknown.add(records.get(0).get(i));
             }
         }
-        return new Reading(rows, unknown);
+        return new Reading(entry.numbered(existing, rows), unknown);
     }
 
     /** The column that a heading names, whatever its letter case and whether its words stand apart or not. */

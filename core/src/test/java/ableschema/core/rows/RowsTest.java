@@ -2,6 +2,7 @@ package ableschema.core.rows;
 
 import static ableschema.core.DesignFixture.design;
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import ableschema.core.DesignFixture;
 import ableschema.core.design.Body;
@@ -25,6 +26,7 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 
 class RowsTest {
@@ -186,6 +188,55 @@ class RowsTest {
 
         assertThat(reading.rows()).hasSize(2);
         assertThat(reading.rows().get(0).values()).containsValues("AV-05", "Quarry edge");
+    }
+
+    @Test
+    void cells_pasted_over_others_fill_from_there_and_new_rows_follow() {
+        DesignFixture f = design("Each berth has no: counted (key), name: text 20, depth: decimal 4,1.");
+        Id berth = f.entity("Berth").id();
+        var table = new RowTable(new RowEntry(f.design(), berth, f.ids()));
+        List<Row> first = table.read("name\tdepth\nNorth\t4.5\nEast\t5\n", true, List.of())
+                .rows();
+
+        RowTable.Filling filled = table.fill("Mole\t3\t9\n\nSouth\t6", first, 1, 1);
+
+        assertThat(filled.all()).hasSize(4);
+        assertThat(filled.all().stream().map(row -> texts(f, row)))
+                .containsExactly("1 North 4.5", "2 Mole 3", "3", "4 South 6");
+        assertThat(filled.left()).isEqualTo(1);
+        assertThat(filled.all().get(1).id()).isEqualTo(first.get(1).id());
+        assertThat(table.hasHeading("Depth\tname\n1\tx", true)).isTrue();
+        assertThat(table.hasHeading("Depth\tNorth", true)).isFalse();
+    }
+
+    private static String texts(DesignFixture f, Row row) {
+        return f.entity("Berth").body().attributes().stream()
+                .flatMap(each -> row.value(each.id()).stream())
+                .filter(text -> !text.isEmpty())
+                .collect(Collectors.joining(" "));
+    }
+
+    @Test
+    void numbers_go_on_behind_those_that_a_file_gives() {
+        DesignFixture f = design("Each berth has no: counted (key), name: text 20.");
+        Id berth = f.entity("Berth").id();
+        List<Row> rows = new RowTable(new RowEntry(f.design(), berth, f.ids()))
+                .read("no,name\n7,North\n,East\n3,South\n,West\n", false, List.of())
+                .rows();
+
+        assertThat(rows.stream().map(row -> texts(f, row))).containsExactly("7 North", "8 East", "3 South", "9 West");
+    }
+
+    @Test
+    void badly_quoted_text_is_refused_with_its_line() {
+        DesignFixture f = design("Each berth has no: counted (key), name: text 20.");
+        var table = new RowTable(new RowEntry(f.design(), f.entity("Berth").id(), f.ids()));
+
+        for (String bad : List.of("no,name\n1,North\n2,\"East\" quay\n3,x\n", "no,name\n1,North\n2,\"East\n3,x\n")) {
+            assertThatThrownBy(() -> table.read(bad, false, List.of()))
+                    .isInstanceOf(IllegalArgumentException.class)
+                    .hasMessageStartingWith("line 3 is badly quoted");
+        }
     }
 
     @Test

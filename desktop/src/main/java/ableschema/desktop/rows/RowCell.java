@@ -5,58 +5,75 @@ import ableschema.core.design.KeyPart;
 import ableschema.core.design.Row;
 import ableschema.core.finding.Finding;
 import ableschema.core.rows.RowEntry;
+import ableschema.desktop.controls.Controls;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
-import java.util.function.BiConsumer;
-import java.util.function.Function;
-import java.util.function.Supplier;
 import javafx.application.Platform;
 import javafx.css.PseudoClass;
-import javafx.scene.Node;
-import javafx.scene.control.ComboBox;
+import javafx.geometry.Side;
+import javafx.scene.control.Button;
+import javafx.scene.control.ContextMenu;
+import javafx.scene.control.MenuItem;
 import javafx.scene.control.TableCell;
 import javafx.scene.control.TextField;
 import javafx.scene.control.Tooltip;
+import javafx.scene.input.Clipboard;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
 
-/** One cell: a text that is typed, or a parent that is picked by what its row is called. */
+/** One cell: a text that is typed, or a parent that is completed or picked by what its row is called. */
 final class RowCell extends TableCell<Row, Row> {
 
     private static final PseudoClass BROKEN = PseudoClass.getPseudoClass("broken");
 
-    private final KeyPart part;
-    private final Supplier<RowEntry> entry;
-    private final Function<Row, List<Finding>> findings;
-    private final BiConsumer<Row, String> changed;
-    private final FirstLetter firstLetter;
+    private static final int MOST_LISTED = 16;
 
-    RowCell(
-            KeyPart part,
-            Supplier<RowEntry> entry,
-            Function<Row, List<Finding>> findings,
-            BiConsumer<Row, String> changed,
-            FirstLetter firstLetter) {
+    private final KeyPart part;
+    private final Grid grid;
+
+    private final ContextMenu parents = new ContextMenu();
+
+    /** What is typed into while the cell is edited. */
+    private Optional<TextField> typed = Optional.empty();
+
+    RowCell(KeyPart part, Grid grid) {
         this.part = part;
-        this.entry = entry;
-        this.findings = findings;
-        this.changed = changed;
-        this.firstLetter = firstLetter;
+        this.grid = grid;
     }
 
-    /** The letter whose typing began an edit; it stands in place of what the cell holds. */
-    static final class FirstLetter {
-        private String letter = "";
+    /** Where to go on when a cell has been filled. */
+    enum Way {
+        RIGHT,
+        LEFT,
+        DOWN,
+        UP
+    }
 
-        void set(String typed) {
-            letter = typed;
-        }
+    /** The grid that the cell is one of. */
+    interface Grid {
+        RowEntry entry();
 
-        String taken() {
-            String taken = letter;
-            letter = "";
-            return taken;
-        }
+        List<Finding> findings(Row row, KeyPart part);
+
+        void change(Row row, KeyPart part, String typed);
+
+        void goOn(Row row, KeyPart part, Way way);
+
+        /** Gives up the edit of a cell. */
+        void leave(Row row);
+
+        /** What the cell above shows. */
+        Optional<String> above(Row row, KeyPart part);
+
+        /** Fills cells from this one on with those of the clipboard. */
+        void pasteFrom(Row row, KeyPart part);
+
+        /** The letter whose typing began the edit, once; it stands in place of what the cell holds. */
+        String takeFirstLetter();
     }
 
     @Override
@@ -69,8 +86,8 @@ final class RowCell extends TableCell<Row, Row> {
             pseudoClassStateChanged(BROKEN, false);
             return;
         }
-        setText(entry.get().shown(row, part));
-        List<Finding> broken = findings.apply(row);
+        setText(grid.entry().shown(row, part));
+        List<Finding> broken = grid.findings(row, part);
         pseudoClassStateChanged(BROKEN, !broken.isEmpty());
         setTooltip(broken.isEmpty() ? null : new Tooltip(broken.get(0).text()));
     }
@@ -81,87 +98,163 @@ final class RowCell extends TableCell<Row, Row> {
         if (!isEditing() || getItem() == null) {
             return;
         }
-        String typed = firstLetter.taken();
-        boolean typing = !typed.isEmpty();
-        String start = typing ? typed : getText();
-        Optional<EndRef> end = part.through();
-        Node editor = end.isPresent() ? picker(end.get(), start, typing) : field(start, typing);
+        String letter = grid.takeFirstLetter();
+        String start = letter.isEmpty() ? getText() : letter;
+        Region editor = part.through().<Region>map(end -> picker(end, start)).orElseGet(() -> field(start));
         setText(null);
         setGraphic(editor);
-        editor.requestFocus();
+        editor.applyCss(); // only with its skin does it take the letters that may follow at once
+        editor.addEventFilter(KeyEvent.KEY_PRESSED, this::keyPressed);
+        typed.ifPresent(TextField::requestFocus);
+        typed.ifPresent(letter.isEmpty() ? TextField::selectAll : TextField::end);
     }
 
-    private TextField field(String start, boolean typing) {
+    private TextField field(String start) {
         var field = new TextField(start);
-        field.setOnAction(event -> commit(field.getText()));
-        leaveOnEscape(field);
+        typed = Optional.of(field);
         field.focusedProperty().addListener((o, before, focused) -> {
-            if (!focused && isEditing()) {
-                commit(field.getText());
+            if (!focused && isEditing() && !parents.isShowing()) {
+                commit();
             }
         });
-        showStart(field, typing);
         return field;
     }
 
-    /** What was typed goes on at its end; what stood there is replaced by the first letter. */
-    private static void showStart(TextField field, boolean typing) {
-        Platform.runLater(typing ? field::end : field::selectAll);
-    }
-
-    private ComboBox<String> picker(EndRef end, String start, boolean typing) {
-        RowEntry rows = entry.get();
-        var box = new ComboBox<String>();
-        box.setEditable(true);
-        rows.parents(end).forEach(parent -> box.getItems().add(rows.nameOfParent(end, parent)));
-        box.getEditor().setText(start);
-        showStart(box.getEditor(), typing);
-        box.setVisibleRowCount(8);
-        box.addEventFilter(KeyEvent.KEY_PRESSED, event -> {
-            if (event.getCode() == KeyCode.ENTER) {
-                commit(box.isShowing() && box.getValue() != null ? box.getValue() : best(box));
-                event.consume();
-            }
-        });
-        box.setOnHidden(event -> {
-            if (isEditing() && box.getSelectionModel().getSelectedIndex() >= 0) {
-                commit(box.getValue());
-            }
-        });
-        leaveOnEscape(box);
-        return box;
-    }
-
-    /** What was typed, or the only parent whose name begins with it. */
-    private static String best(ComboBox<String> box) {
-        String typed = box.getEditor().getText();
-        List<String> matching = box.getItems().stream()
-                .filter(name -> name.regionMatches(true, 0, typed, 0, typed.length()))
+    /** A field that completes the name of a parent; Down, or a press of the sign behind it, lists those that fit. */
+    private HBox picker(EndRef end, String start) {
+        RowEntry rows = grid.entry();
+        List<String> names = rows.parents(end).stream()
+                .map(parent -> rows.nameOfParent(end, parent))
                 .toList();
-        return !typed.isBlank() && matching.size() == 1 ? matching.get(0) : typed;
-    }
-
-    private void leaveOnEscape(Node editor) {
-        editor.addEventFilter(KeyEvent.KEY_PRESSED, event -> {
-            if (event.getCode() == KeyCode.ESCAPE) {
-                cancelEdit();
+        TextField field = field(start);
+        field.textProperty().addListener((o, before, now) -> {
+            if (now.length() == before.length() + 1 && now.startsWith(before)) {
+                Platform.runLater(() -> complete(field, names));
+            }
+        });
+        field.addEventFilter(KeyEvent.KEY_PRESSED, event -> {
+            if (event.getCode() == KeyCode.DOWN) {
+                list(field, names);
                 event.consume();
             }
         });
+        Button sign = Controls.button("list-parents", "▾", () -> list(field, names));
+        sign.setFocusTraversable(false);
+        sign.getStyleClass().setAll("header-button");
+        HBox.setHgrow(field, Priority.ALWAYS);
+        return new HBox(field, sign);
     }
 
-    private void commit(String typed) {
-        Row row = getItem();
-        cancelEdit();
-        if (row != null && !entry.get().shown(row, part).equals(typed)) {
-            changed.accept(row, typed);
+    /** Writes the rest of the first name that begins with what was typed behind it, chosen, so that typing on replaces it. */
+    private static void complete(TextField field, List<String> names) {
+        String begun = field.getText();
+        if (field.getCaretPosition() != begun.length() || begun.isBlank()) {
+            return;
         }
-        getTableView().requestFocus();
+        names.stream()
+                .filter(name -> name.length() > begun.length() && begins(name, begun))
+                .findFirst()
+                .ifPresent(name -> {
+                    field.setText(begun + name.substring(begun.length()));
+                    field.selectRange(name.length(), begun.length());
+                });
     }
 
+    private static boolean begins(String name, String begun) {
+        return name.toLowerCase(Locale.ROOT).startsWith(begun.toLowerCase(Locale.ROOT));
+    }
+
+    /** Lists the names that begin with what was typed; all, where it was not typed but stood there. */
+    private void list(TextField field, List<String> names) {
+        int end = Math.min(field.getSelection().getStart(), field.getText().length());
+        String begun = field.getText().substring(0, end);
+        List<String> fitting =
+                names.stream().filter(name -> begins(name, begun)).toList();
+        parents.getItems()
+                .setAll(fitting.stream().limit(MOST_LISTED).map(this::choice).toList());
+        if (fitting.size() > MOST_LISTED) {
+            var more = new MenuItem("and " + (fitting.size() - MOST_LISTED) + " more: type on");
+            more.setDisable(true);
+            parents.getItems().add(more);
+        }
+        parents.show(field, Side.BOTTOM, 0, 0);
+    }
+
+    private MenuItem choice(String name) {
+        var item = new MenuItem(name);
+        item.setMnemonicParsing(false);
+        item.setOnAction(event -> {
+            typed.ifPresent(field -> field.setText(name));
+            commit();
+            getTableView().requestFocus();
+        });
+        return item;
+    }
+
+    private void keyPressed(KeyEvent event) {
+        Row row = getItem();
+        if (row == null || event.isAltDown()) {
+            return;
+        }
+        boolean pastes =
+                event.getCode() == KeyCode.V && event.isShortcutDown() && isBlock(Clipboard.getSystemClipboard());
+        if (event.getCode() == KeyCode.ESCAPE) {
+            typed = Optional.empty();
+            cancelEdit();
+            grid.leave(row);
+        } else if (event.getCode() == KeyCode.TAB || event.getCode() == KeyCode.ENTER) {
+            commit();
+            grid.goOn(row, part, way(event));
+        } else if (event.getCode() == KeyCode.D && event.isShortcutDown()) {
+            grid.above(row, part).ifPresent(text -> typed.ifPresent(field -> field.setText(text)));
+        } else if (pastes) {
+            typed = Optional.empty();
+            cancelEdit();
+            grid.pasteFrom(row, part);
+        } else {
+            return;
+        }
+        event.consume();
+    }
+
+    private static boolean isBlock(Clipboard clipboard) {
+        String text = clipboard.getString();
+        return text != null && (text.contains("\t") || text.strip().contains("\n"));
+    }
+
+    private static Way way(KeyEvent event) {
+        if (event.getCode() == KeyCode.TAB) {
+            return event.isShiftDown() ? Way.LEFT : Way.RIGHT;
+        }
+        return event.isShiftDown() ? Way.UP : Way.DOWN;
+    }
+
+    private void commit() {
+        Row row = getItem();
+        Optional<String> text = typed.map(TextField::getText);
+        typed = Optional.empty();
+        cancelEdit();
+        if (row != null && text.isPresent()) {
+            keep(row, text.get());
+        }
+    }
+
+    private void keep(Row row, String text) {
+        if (!grid.entry().shown(row, part).equals(text)) {
+            grid.change(row, part, text);
+        }
+    }
+
+    /** What ends an edit without the designer's having given it up, such as another change of the rows, loses nothing typed. */
     @Override
     public void cancelEdit() {
+        Row row = getItem();
+        Optional<String> left = typed.map(TextField::getText);
+        typed = Optional.empty();
         super.cancelEdit();
         updateItem(getItem(), isEmpty());
+        if (row != null && left.isPresent()) {
+            Platform.runLater(() -> keep(row, left.get()));
+        }
     }
 }

@@ -4,7 +4,6 @@ import static ableschema.desktop.controls.Controls.button;
 
 import ableschema.core.design.Id;
 import ableschema.core.design.KeyPart;
-import ableschema.core.design.Lists;
 import ableschema.core.design.Row;
 import ableschema.core.finding.Finding;
 import ableschema.core.finding.Severity;
@@ -18,10 +17,8 @@ import java.io.File;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import javafx.application.Platform;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
@@ -47,16 +44,18 @@ public final class RowsGrid extends VBox {
 
     private final Workspace workspace;
     private final ToggleButton title = new ToggleButton();
+    private final RowEdits edits;
     private final TableView<Row> table = new TableView<>();
     private final Label judgement = new Label();
     private final HBox tools = new HBox(8);
-    private final RowCell.FirstLetter firstLetter = new RowCell.FirstLetter();
+    private String firstLetter = "";
     private Optional<Id> shownOwner = Optional.empty();
     private List<KeyPart> shownColumns = List.of();
     private List<Finding> findings = List.of();
 
     public RowsGrid(Workspace workspace) {
         this.workspace = workspace;
+        this.edits = new RowEdits(workspace);
         getStyleClass().add("rows");
         setId("rows");
         buildTable();
@@ -99,20 +98,22 @@ public final class RowsGrid extends VBox {
     }
 
     private void keyPressed(KeyEvent event) {
-        boolean editing = table.getEditingCell() != null;
-        if (editing) {
+        if (table.getEditingCell() != null) {
             return;
         }
+        boolean command = event.isShortcutDown();
         if (event.getCode() == KeyCode.DELETE) {
             delete();
-            event.consume();
-        } else if (event.getCode() == KeyCode.V && event.isShortcutDown()) {
+        } else if (event.getCode() == KeyCode.V && command) {
             paste();
-            event.consume();
-        } else if (event.getCode() == KeyCode.ENTER && event.isShortcutDown()) {
+        } else if (event.getCode() == KeyCode.ENTER && command) {
             addRow();
-            event.consume();
+        } else if (event.getCode() == KeyCode.D && command) {
+            repeatAbove();
+        } else {
+            return;
         }
+        event.consume();
     }
 
     /** A letter typed on a cell begins to edit it. */
@@ -121,7 +122,7 @@ public final class RowsGrid extends VBox {
         var focused = table.getFocusModel().getFocusedCell();
         boolean letter = !typed.isEmpty() && !Character.isISOControl(typed.charAt(0)) && !event.isShortcutDown();
         if (table.getEditingCell() == null && letter && focused.getRow() >= 0 && focused.getTableColumn() != null) {
-            firstLetter.set(typed);
+            firstLetter = typed;
             table.edit(focused.getRow(), columnAt(focused.getColumn()));
             event.consume();
         }
@@ -133,7 +134,7 @@ public final class RowsGrid extends VBox {
     }
 
     private RowEntry entry(Id owner) {
-        return new RowEntry(workspace.design(), owner, workspace.ids());
+        return edits.entry(owner);
     }
 
     private Optional<Id> owner() {
@@ -145,7 +146,7 @@ public final class RowsGrid extends VBox {
     }
 
     private List<Row> rows(Id owner) {
-        return workspace.design().body(owner).map(body -> body.rows()).orElse(List.of());
+        return edits.rows(owner);
     }
 
     private void show() {
@@ -190,12 +191,11 @@ public final class RowsGrid extends VBox {
             table.getColumns().clear();
             columns.forEach(column -> table.getColumns().add(column(owner, column, entry.heading(column))));
         }
-        int focused = table.getFocusModel().getFocusedIndex();
+        int row = table.getFocusModel().getFocusedCell().getRow();
+        int column = table.getFocusModel().getFocusedCell().getColumn();
         table.getItems().setAll(rows(owner));
-        if (focused >= 0
-                && focused < table.getItems().size()
-                && !table.getColumns().isEmpty()) {
-            table.getFocusModel().focus(focused);
+        if (row >= 0 && row < table.getItems().size() && column >= 0 && column < columns.size()) {
+            choose(row, column);
         }
         sayJudgement();
     }
@@ -213,13 +213,108 @@ public final class RowsGrid extends VBox {
         column.setReorderable(false);
         column.setPrefWidth(part.through().isPresent() ? 168 : 112);
         column.setCellValueFactory(row -> new ReadOnlyObjectWrapper<>(row.getValue()));
-        column.setCellFactory(c -> new RowCell(
-                part,
-                () -> entry(owner),
-                row -> findings(row, part),
-                (row, typed) -> change(owner, row, part, typed),
-                firstLetter));
+        column.setCellFactory(c -> new RowCell(part, new Cells(owner)));
         return column;
+    }
+
+    /** What the cells of one owner's rows do. */
+    private final class Cells implements RowCell.Grid {
+        private final Id owner;
+
+        Cells(Id owner) {
+            this.owner = owner;
+        }
+
+        @Override
+        public RowEntry entry() {
+            return RowsGrid.this.entry(owner);
+        }
+
+        @Override
+        public List<Finding> findings(Row row, KeyPart part) {
+            return RowsGrid.this.findings(row, part);
+        }
+
+        @Override
+        public void change(Row row, KeyPart part, String typed) {
+            edits.change(owner, row, part, typed);
+        }
+
+        @Override
+        public void goOn(Row row, KeyPart part, RowCell.Way way) {
+            int at = place(row);
+            int column = shownColumns.indexOf(part);
+            int last = shownColumns.size() - 1;
+            switch (way) {
+                case RIGHT -> edit(column < last ? at : at + 1, column < last ? column + 1 : 0);
+                case LEFT -> edit(column > 0 ? at : at - 1, column > 0 ? column - 1 : last);
+                case DOWN -> edit(at + 1, at + 1 < table.getItems().size() ? column : 0);
+                case UP -> edit(at - 1, column);
+            }
+        }
+
+        @Override
+        public void leave(Row row) {
+            edits.takeBackIfNew(owner, row);
+            table.requestFocus();
+        }
+
+        @Override
+        public Optional<String> above(Row row, KeyPart part) {
+            int at = place(row);
+            return at < 1
+                    ? Optional.empty()
+                    : Optional.of(entry().shown(rows(owner).get(at - 1), part));
+        }
+
+        @Override
+        public void pasteFrom(Row row, KeyPart part) {
+            choose(place(row), shownColumns.indexOf(part));
+            paste();
+        }
+
+        @Override
+        public String takeFirstLetter() {
+            String taken = firstLetter;
+            firstLetter = "";
+            return taken;
+        }
+    }
+
+    /** Where a row stands now, which may have changed since it was shown. */
+    private int place(Row row) {
+        List<Id> ids = table.getItems().stream().map(Row::id).toList();
+        return ids.indexOf(row.id());
+    }
+
+    private void choose(int row, int column) {
+        table.getSelectionModel().clearAndSelect(row, columnAt(column));
+        table.getFocusModel().focus(row, columnAt(column));
+    }
+
+    /** Begins to edit a cell at once, so that the next letter is typed into it; behind the last row a new one is added. */
+    private void edit(int row, int column) {
+        if (row < 0) {
+            table.requestFocus();
+            return;
+        }
+        if (row == table.getItems().size()) {
+            owner().ifPresent(edits::append);
+        }
+        table.scrollTo(row);
+        table.scrollToColumnIndex(column);
+        choose(row, column);
+        table.layout();
+        table.edit(row, columnAt(column));
+    }
+
+    private void repeatAbove() {
+        var at = table.getFocusModel().getFocusedCell();
+        owner().filter(id -> at.getRow() > 0 && at.getColumn() >= 0).ifPresent(id -> {
+            KeyPart part = shownColumns.get(at.getColumn());
+            String above = entry(id).shown(table.getItems().get(at.getRow() - 1), part);
+            edits.change(id, table.getItems().get(at.getRow()), part, above);
+        });
     }
 
     private List<Finding> findings(Row row, KeyPart part) {
@@ -227,17 +322,6 @@ public final class RowsGrid extends VBox {
                 .filter(f -> f.place().row().filter(row.id()::equals).isPresent()
                         && f.place().parts().contains(part))
                 .toList();
-    }
-
-    private void change(Id owner, Row row, KeyPart part, String typed) {
-        RowEntry entry = entry(owner);
-        Row changed = entry.with(row, part, typed);
-        workspace.apply(workspace
-                .edits()
-                .setRows(
-                        owner,
-                        Lists.replace(rows(owner), Row::id, changed),
-                        "set " + entry.heading(part) + " in a row of " + label(owner)));
     }
 
     /** Says what is wrong with the row in focus, or else with the first that breaks a rule. */
@@ -252,37 +336,32 @@ public final class RowsGrid extends VBox {
     }
 
     private void addRow() {
-        owner().ifPresent(id -> {
-            Row row = entry(id).newRow(rows(id));
-            workspace.apply(workspace.edits().setRows(id, Lists.plus(rows(id), row), "add a row to " + label(id)));
-            int last = table.getItems().size() - 1;
-            table.scrollTo(last);
-            table.requestFocus();
-            Platform.runLater(() -> {
-                if (last >= 0 && !table.getColumns().isEmpty()) {
-                    table.getSelectionModel()
-                            .clearAndSelect(last, table.getColumns().get(0));
-                    table.getFocusModel().focus(last, columnAt(0));
-                }
-            });
-        });
+        owner().ifPresent(id -> edit(table.getItems().size(), 0));
     }
 
     private void delete() {
-        owner().ifPresent(id -> {
-            List<Row> gone = List.copyOf(table.getSelectionModel().getSelectedItems());
-            var kept = new ArrayList<>(rows(id));
-            kept.removeAll(gone);
-            String name = gone.size() == 1 ? "delete a row of " : "delete " + gone.size() + " rows of ";
-            workspace.apply(workspace.edits().setRows(id, kept, name + label(id)));
-        });
+        owner().ifPresent(id ->
+                edits.delete(id, List.copyOf(table.getSelectionModel().getSelectedItems())));
     }
 
+    /** Fills from the cell in focus on; what has a heading, or comes where no cell is in focus, is put behind the rows. */
     private void paste() {
         String text = Clipboard.getSystemClipboard().getString();
-        if (text != null && !text.isBlank()) {
-            read(text, text.contains("\t"), "paste rows into ");
+        if (text == null || text.isBlank()) {
+            return;
         }
+        boolean tabs = text.contains("\t");
+        var at = table.getFocusModel().getFocusedCell();
+        boolean focused = at.getRow() >= 0
+                && at.getColumn() >= 0
+                && at.getRow() < table.getItems().size();
+        owner().ifPresent(id -> {
+            if (focused && !new RowTable(entry(id)).hasHeading(text, tabs)) {
+                edits.fill(id, text, at.getRow(), at.getColumn());
+            } else {
+                edits.read(id, text, tabs, "paste rows into ");
+            }
+        });
     }
 
     private void chooseCsv() {
@@ -297,32 +376,13 @@ public final class RowsGrid extends VBox {
     /** Reads rows from a CSV file and puts them behind those of the chosen thing. */
     public void readCsv(Path file) {
         try {
-            read(Files.readString(file), false, "read " + file.getFileName() + " into ");
+            String text = Files.readString(file);
+            owner().ifPresent(id -> edits.read(id, text, false, "read " + file.getFileName() + " into "));
         } catch (IOException e) {
             workspace
                     .notices()
                     .complain(String.valueOf(FileProblem.reading(file, e).getMessage()));
         }
-    }
-
-    private void read(String text, boolean tabs, String name) {
-        owner().ifPresent(id -> {
-            try {
-                RowTable.Reading reading = new RowTable(entry(id)).read(text, tabs, rows(id));
-                var all = new ArrayList<>(rows(id));
-                all.addAll(reading.rows());
-                workspace.apply(workspace.edits().setRows(id, all, name + label(id)));
-                workspace
-                        .notices()
-                        .say(
-                                reading.unknown().isEmpty()
-                                        ? reading.rows().size() + " rows read"
-                                        : reading.rows().size() + " rows read; left out, as " + label(id)
-                                                + " has no such attribute: " + String.join(", ", reading.unknown()));
-            } catch (IllegalArgumentException e) {
-                workspace.notices().complain(String.valueOf(e.getMessage()));
-            }
-        });
     }
 
     /** Opens the grid, or folds it away. */
