@@ -14,6 +14,8 @@ import java.util.Optional;
 /** What is done to the sample rows of one thing: each an edit that can be undone. */
 final class RowEdits {
 
+    private static final int READ_AT_ONCE = 100_000;
+
     private final Workspace workspace;
 
     RowEdits(Workspace workspace) {
@@ -91,22 +93,35 @@ final class RowEdits {
         }
     }
 
-    /** Reads rows and puts them behind those that are there. */
+    /** Reads rows and puts them behind those that are there; a long text is read as a job. */
     void read(Id owner, String text, boolean tabs, String name) {
-        try {
-            RowTable.Reading reading = new RowTable(entry(owner)).read(text, tabs, rows(owner));
-            var all = new ArrayList<>(rows(owner));
-            all.addAll(reading.rows());
-            set(owner, all, name + label(owner));
-            workspace
-                    .notices()
-                    .say(
-                            reading.unknown().isEmpty()
-                                    ? reading.rows().size() + " rows read"
-                                    : reading.rows().size() + " rows read; left out, as " + label(owner)
-                                            + " has no such attribute: " + String.join(", ", reading.unknown()));
-        } catch (IllegalArgumentException e) {
-            workspace.notices().complain(String.valueOf(e.getMessage()));
+        var table = new RowTable(entry(owner));
+        List<Row> before = rows(owner);
+        if (text.length() < READ_AT_ONCE) {
+            try {
+                take(owner, table.read(text, tabs, before), name);
+            } catch (IllegalArgumentException e) {
+                workspace.notices().complain(String.valueOf(e.getMessage()));
+            }
+            return;
         }
+        workspace
+                .jobs()
+                .run(
+                        name + label(owner),
+                        progress -> table.read(text, tabs, before),
+                        () -> workspace.design().body(owner).isPresent(),
+                        reading -> take(owner, reading, name),
+                        failure -> workspace.notices().complain(String.valueOf(failure.getMessage())));
+    }
+
+    private void take(Id owner, RowTable.Reading reading, String name) {
+        var all = new ArrayList<>(rows(owner));
+        all.addAll(reading.rows());
+        set(owner, all, name + label(owner));
+        String left = reading.unknown().isEmpty()
+                ? ""
+                : "; left out, as " + label(owner) + " has no such attribute: " + String.join(", ", reading.unknown());
+        workspace.notices().say(reading.rows().size() + " rows read" + left);
     }
 }

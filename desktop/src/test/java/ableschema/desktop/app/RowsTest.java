@@ -4,7 +4,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import ableschema.core.design.Row;
 import ableschema.core.rows.RowEntry;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.List;
+import java.util.concurrent.TimeUnit;
 import javafx.event.Event;
 import javafx.scene.control.TableView;
 import javafx.scene.input.Clipboard;
@@ -14,6 +17,7 @@ import javafx.scene.input.KeyEvent;
 import javafx.stage.Stage;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
 import org.testfx.api.FxRobot;
 import org.testfx.framework.junit5.Start;
 import org.testfx.util.WaitForAsyncUtils;
@@ -143,5 +147,21 @@ class RowsTest extends WindowFixture {
         WaitForAsyncUtils.waitForFxEvents();
 
         assertThat(rows("Vessel").get(0)).isEqualTo("9301234|Bittern");
+    }
+
+    @Test
+    void a_long_file_is_read_while_the_window_goes_on(FxRobot robot, @TempDir Path folder) throws Exception {
+        openRows(robot, "Vessel");
+        var lines = new StringBuilder("imo,name\n");
+        for (int i = 0; i < 6000; i++) {
+            lines.append(1_000_000 + i).append(",Number ").append(i).append('\n');
+        }
+        Path file = Files.writeString(folder.resolve("vessels.csv"), lines);
+        robot.interact(() -> window.rows().readCsv(file));
+        WaitForAsyncUtils.waitFor(
+                20, TimeUnit.SECONDS, () -> entity("Vessel").body().rows().size() == 6000);
+        WaitForAsyncUtils.waitForFxEvents();
+
+        assertThat(text(robot, "#rule-answer")).contains("6000 rows read");
     }
 }
