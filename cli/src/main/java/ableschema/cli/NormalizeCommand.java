@@ -8,12 +8,14 @@ import ableschema.core.store.FileProblem;
 import ableschema.core.theory.Analysis;
 import ableschema.core.theory.AttributeSet;
 import ableschema.core.theory.Decomposition;
+import ableschema.core.theory.Effort;
 import ableschema.core.theory.Normalizer;
 import ableschema.core.theory.Relation;
 import ableschema.core.theory.RelationText;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.Duration;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -33,6 +35,8 @@ import picocli.CommandLine.Spec;
         mixinStandardHelpOptions = true)
 final class NormalizeCommand implements Callable<Integer> {
 
+    private static final long SAID_EVERY = 2_000_000_000L;
+
     @Parameters(
             arity = "1..*",
             paramLabel = "FILE",
@@ -44,6 +48,13 @@ final class NormalizeCommand implements Callable<Integer> {
             paramLabel = "E",
             description = "The entity of the design; needed where it has several.")
     private @Nullable String entity;
+
+    @Option(
+            names = "--seconds",
+            paramLabel = "N",
+            defaultValue = "60",
+            description = "How long each relation may take; what is open then is said.")
+    private int seconds = 60;
 
     @Option(names = "--json", description = "Prints one JSON object a line.")
     private boolean json;
@@ -67,7 +78,7 @@ final class NormalizeCommand implements Callable<Integer> {
     private Analysis analysis(Path file) throws FileProblem {
         return file.toString().endsWith(DocumentFile.ENDING)
                 ? ofDesign(file, DocumentFile.read(file).design())
-                : Normalizer.analyse(relation(file));
+                : Normalizer.analyse(relation(file), effort());
     }
 
     private Analysis ofDesign(Path file, Design design) {
@@ -81,7 +92,21 @@ final class NormalizeCommand implements Callable<Integer> {
         Entity found = design.entity(wanted)
                 .orElseThrow(() ->
                         new Refusal(Exit.WRONG_USE, file + " has no entity called '" + wanted + "'; it has " + all));
-        return EntityTheory.of(design, found).analysis();
+        return EntityTheory.of(design, found, effort()).analysis();
+    }
+
+    /** Tells how far it is where it takes long enough to be asked. */
+    private Effort effort() {
+        if (seconds < 1) {
+            throw new Refusal(Exit.WRONG_USE, "--seconds is " + seconds + ", but at least 1 is needed");
+        }
+        long[] next = {System.nanoTime() + SAID_EVERY};
+        return Effort.of(Duration.ofSeconds(seconds), said -> {
+            if (System.nanoTime() - next[0] > 0) {
+                next[0] = System.nanoTime() + SAID_EVERY;
+                spec.commandLine().getErr().println("able: " + said + " ...");
+            }
+        });
     }
 
     private static Relation relation(Path file) throws FileProblem {
@@ -102,6 +127,8 @@ final class NormalizeCommand implements Callable<Integer> {
         json.put("keys", analysis.keys().found().stream().map(relation::names).toList());
         json.put("primeAttributes", relation.names(analysis.keys().prime()));
         json.put("normalForm", analysis.normalForm().sign());
+        json.put("complete", analysis.complete());
+        json.put("open", analysis.open());
         json.put(
                 "minimalCover",
                 analysis.minimalCover().stream()
@@ -113,8 +140,8 @@ final class NormalizeCommand implements Callable<Integer> {
         return json;
     }
 
-    private static Map<String, Object> json(Relation relation, Decomposition decomposition) {
-        var json = new LinkedHashMap<String, Object>();
+    private static Map<String, @Nullable Object> json(Relation relation, Decomposition decomposition) {
+        var json = new LinkedHashMap<String, @Nullable Object>();
         json.put("goal", decomposition.goal().sign());
         json.put(
                 "relations",
@@ -122,7 +149,8 @@ final class NormalizeCommand implements Callable<Integer> {
                         .map(part -> ordered(
                                 "attributes", relation.names(part.attributes()), "key", relation.names(part.key())))
                         .toList());
-        json.put("lossless", decomposition.lossless());
+        json.put("inForm", decomposition.inForm() ? true : null);
+        json.put("lossless", decomposition.lossless().orElse(null));
         json.put("preservesDependencies", decomposition.preservesDependencies());
         return json;
     }
@@ -156,9 +184,10 @@ final class NormalizeCommand implements Callable<Integer> {
                     each.parts().stream()
                             .map(part -> listed(relation, part.attributes()))
                             .toList()));
-            text.append(each.lossless() ? ", nothing lost when joined" : ", NOT proven to be lossless");
+            text.append(", ").append(each.losslessInWords());
             text.append(each.preservesDependencies() ? ", all dependencies kept" : ", not all dependencies kept");
         }
+        analysis.open().forEach(each -> text.append("\n  open: ").append(each));
         return text.toString();
     }
 

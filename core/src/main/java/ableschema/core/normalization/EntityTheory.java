@@ -8,11 +8,13 @@ import ableschema.core.design.Entity;
 import ableschema.core.design.KeyPart;
 import ableschema.core.theory.Analysis;
 import ableschema.core.theory.AttributeSet;
+import ableschema.core.theory.Effort;
 import ableschema.core.theory.FunctionalDependency;
 import ableschema.core.theory.MultivaluedDependency;
 import ableschema.core.theory.Normalizer;
 import ableschema.core.theory.Relation;
 import ableschema.core.words.Sentences;
+import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -21,6 +23,9 @@ import java.util.List;
  * that its key and unique rules state.
  */
 public final class EntityTheory {
+
+    /** As long as somebody waits for an answer while drawing. */
+    private static final Duration BRIEF = Duration.ofSeconds(1);
 
     private final Entity entity;
     private final List<KeyPart> items;
@@ -32,7 +37,13 @@ public final class EntityTheory {
         this.analysis = analysis;
     }
 
+    /** Within a second, which only hundreds of dependencies need. */
     public static EntityTheory of(Design design, Entity entity) {
+        return of(design, entity, Effort.of(BRIEF, said -> {}));
+    }
+
+    /** @param effort what is not done within it is named among what is open in the analysis */
+    public static EntityTheory of(Design design, Entity entity, Effort effort) {
         List<KeyPart> items = items(design, entity);
         var sentences = new Sentences(design);
         var names = new ArrayList<String>();
@@ -58,7 +69,7 @@ public final class EntityTheory {
                 .filter(unique -> unique.parts().stream().noneMatch(part -> isOptional(design, entity, part)))
                 .forEach(unique -> functional.add(new FunctionalDependency(set(items, unique.parts()), all)));
         return new EntityTheory(
-                entity, items, Normalizer.analyse(new Relation(entity.name(), names, functional, multivalued)));
+                entity, items, Normalizer.analyse(new Relation(entity.name(), names, functional, multivalued), effort));
     }
 
     private static List<KeyPart> items(Design design, Entity entity) {

@@ -8,8 +8,9 @@ import java.util.Optional;
  *
  * @param normalForm     the highest that holds; the fourth is named only where a multivalued dependency is stated
  * @param violations     what breaks the higher forms, the lowest form first
- * @param minimalCover   with single right sides
+ * @param minimalCover   of all functional dependencies that follow, with single right sides
  * @param decompositions into the third, the Boyce-Codd and the fourth normal form
+ * @param open           what was cut off, not proved or not tried, each in a few words; empty where all was
  */
 public record Analysis(
         Relation relation,
@@ -17,7 +18,13 @@ public record Analysis(
         NormalForm normalForm,
         List<Violation> violations,
         List<FunctionalDependency> minimalCover,
-        List<Decomposition> decompositions) {
+        List<Decomposition> decompositions,
+        List<String> open) {
+
+    /** Whether nothing was cut off, left unproved or untried. */
+    public boolean complete() {
+        return open.isEmpty();
+    }
 
     public Optional<Decomposition> decomposition(NormalForm goal) {
         return decompositions.stream().filter(d -> d.goal() == goal).findFirst();

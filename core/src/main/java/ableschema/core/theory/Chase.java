@@ -1,18 +1,20 @@
 package ableschema.core.theory;
 
+import java.nio.IntBuffer;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Collection;
 import java.util.HashMap;
-import java.util.HashSet;
-import java.util.LinkedHashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Set;
+import java.util.Map;
+import java.util.Optional;
 
 /**
  * Proves that parts joined give the relation back: a row for each part, equal where the part has the attribute, is made
  * more and more equal by the dependencies until one row is equal throughout (Aho, Beeri and Ullman 1979). Multivalued
- * dependencies add rows with values exchanged; the rows are limited to {@value #MOST_ROWS}, beyond which a decomposition
- * counts as not proven.
+ * dependencies add rows with values exchanged; the rows are limited to {@value #MOST_ROWS}, beyond which nothing is
+ * proved.
  */
 final class Chase {
 
@@ -20,111 +22,136 @@ final class Chase {
 
     private final Relation relation;
     private final List<FunctionalDependency> functional;
-    private Set<Row> rows = new LinkedHashSet<>();
+    private final Effort effort;
 
-    private Chase(Relation relation, List<FunctionalDependency> functional) {
+    /** Symbols: 0 for the value of the row that is looked for, other numbers for unknown values. */
+    private List<int[]> rows = new ArrayList<>();
+
+    private Chase(Relation relation, List<FunctionalDependency> functional, Effort effort) {
         this.relation = relation;
         this.functional = functional;
+        this.effort = effort;
     }
 
-    /** A row of symbols: 0 for the value of the row that is looked for, other numbers for unknown values. */
-    private record Row(List<Integer> symbols) {
-        boolean agrees(Row other, AttributeSet on) {
-            return on.stream().allMatch(a -> symbols.get(a).equals(other.symbols.get(a)));
-        }
-    }
-
-    static boolean isLossless(Relation relation, List<FunctionalDependency> implied, List<AttributeSet> parts) {
+    /** Empty where neither could be proved within the limits. */
+    static Optional<Boolean> isLossless(
+            Relation relation, List<FunctionalDependency> implied, List<AttributeSet> parts, Effort effort) {
         if (!parts.stream().reduce(AttributeSet.EMPTY, AttributeSet::union).equals(relation.all())) {
-            return false;
+            return Optional.of(false);
         }
-        var chase = new Chase(relation, implied);
+        var chase = new Chase(relation, implied, effort);
         chase.fill(parts);
         return chase.run();
     }
 
     private void fill(List<AttributeSet> parts) {
-        int width = relation.attributes().size();
         for (int i = 0; i < parts.size(); i++) {
-            Integer[] symbols = new Integer[width];
-            for (int a = 0; a < width; a++) {
-                symbols[a] = parts.get(i).contains(a) ? 0 : i + 1;
-            }
-            rows.add(new Row(Arrays.asList(symbols)));
+            var symbols = new int[relation.attributes().size()];
+            Arrays.fill(symbols, i + 1);
+            parts.get(i).stream().forEach(a -> symbols[a] = 0);
+            rows.add(symbols);
         }
     }
 
-    private boolean run() {
-        boolean changed = true;
-        while (changed && !isFound() && rows.size() <= MOST_ROWS) {
-            changed = equate() || exchange();
+    private Optional<Boolean> run() {
+        boolean grown = true;
+        while (grown) {
+            boolean changed = true;
+            while (changed) {
+                changed = false;
+                for (FunctionalDependency dependency : functional) {
+                    changed |=
+                            equate(dependency.from().places(), dependency.to().places());
+                }
+                if (isFound()) {
+                    return Optional.of(true);
+                }
+                if (effort.isSpent()) {
+                    return Optional.empty();
+                }
+            }
+            grown = exchange();
+            if (rows.size() > MOST_ROWS) {
+                return Optional.empty();
+            }
         }
-        return isFound();
+        return Optional.of(false);
     }
 
     private boolean isFound() {
-        return rows.stream().anyMatch(row -> row.symbols().stream().allMatch(s -> s == 0));
+        return rows.stream().anyMatch(row -> Arrays.stream(row).allMatch(symbol -> symbol == 0));
     }
 
-    private boolean equate() {
+    /** What stands in some places of a row, to be compared. */
+    private static IntBuffer symbols(int[] row, int[] places) {
+        var symbols = new int[places.length];
+        for (int i = 0; i < places.length; i++) {
+            symbols[i] = row[places[i]];
+        }
+        return IntBuffer.wrap(symbols);
+    }
+
+    /** Makes rows that are equal in one place equal in the others. */
+    private boolean equate(int[] from, int[] to) {
         boolean changed = false;
-        for (FunctionalDependency dependency : functional) {
-            boolean again = true;
-            while (again) {
-                again = equateOnce(dependency);
-                changed |= again;
+        var first = new HashMap<IntBuffer, int[]>();
+        for (int[] row : rows) {
+            int[] like = first.putIfAbsent(symbols(row, from), row);
+            for (int i = 0; like != null && i < to.length; i++) {
+                if (like[to[i]] != row[to[i]]) {
+                    replace(to[i], like[to[i]], row[to[i]]);
+                    changed = true;
+                }
             }
         }
         return changed;
     }
 
-    private boolean equateOnce(FunctionalDependency dependency) {
-        List<Row> list = new ArrayList<>(rows);
-        var groups = new HashMap<List<Integer>, Row>();
-        for (Row row : list) {
-            List<Integer> key =
-                    dependency.from().stream().mapToObj(row.symbols()::get).toList();
-            Row first = groups.putIfAbsent(key, row);
-            if (first != null && !first.agrees(row, dependency.to())) {
-                dependency.to().stream()
-                        .forEach(a ->
-                                replace(a, first.symbols().get(a), row.symbols().get(a)));
-                return true;
-            }
-        }
-        return false;
-    }
-
     private void replace(int attribute, int one, int other) {
         int kept = Math.min(one, other);
         int gone = Math.max(one, other);
-        var replaced = new LinkedHashSet<Row>();
-        for (Row row : rows) {
-            if (row.symbols().get(attribute) == gone) {
-                var symbols = new ArrayList<>(row.symbols());
-                symbols.set(attribute, kept);
-                replaced.add(new Row(symbols));
-            } else {
-                replaced.add(row);
-            }
+        for (int[] row : rows) {
+            row[attribute] = row[attribute] == gone ? kept : row[attribute];
         }
-        rows = replaced;
     }
 
+    /** Adds what has the right side of one row and the rest of another where they are equal on the left. */
     private boolean exchange() {
-        var added = new HashSet<Row>();
+        var known = new LinkedHashMap<IntBuffer, int[]>();
+        rows.forEach(row -> known.put(IntBuffer.wrap(row), row));
+        int before = known.size();
         for (MultivaluedDependency dependency : relation.multivalued()) {
-            for (Row one : rows) {
-                for (Row other : rows) {
-                    if (one != other && one.agrees(other, dependency.from())) {
-                        var symbols = new ArrayList<>(one.symbols());
-                        dependency.to().stream()
-                                .forEach(a -> symbols.set(a, other.symbols().get(a)));
-                        added.add(new Row(symbols));
-                    }
+            int[] from = dependency.from().places();
+            int[] to = dependency.to().places();
+            int[] rest = relation.all().minus(dependency.to()).places();
+            var alike = new HashMap<IntBuffer, List<int[]>>();
+            rows.forEach(row -> alike.computeIfAbsent(symbols(row, from), key -> new ArrayList<>())
+                    .add(row));
+            alike.values().forEach(group -> exchange(distinct(group, to), distinct(group, rest), to, known));
+        }
+        rows = new ArrayList<>(known.values());
+        return rows.size() > before;
+    }
+
+    private static Collection<int[]> distinct(List<int[]> group, int[] places) {
+        var distinct = new LinkedHashMap<IntBuffer, int[]>();
+        group.forEach(row -> distinct.putIfAbsent(symbols(row, places), row));
+        return distinct.values();
+    }
+
+    private static void exchange(
+            Collection<int[]> rights, Collection<int[]> rests, int[] to, Map<IntBuffer, int[]> known) {
+        for (int[] rest : rests) {
+            for (int[] right : rights) {
+                if (known.size() > MOST_ROWS) {
+                    return;
                 }
+                int[] made = rest.clone();
+                for (int a : to) {
+                    made[a] = right[a];
+                }
+                known.putIfAbsent(IntBuffer.wrap(made), made);
             }
         }
-        return rows.addAll(added);
     }
 }

@@ -2,7 +2,10 @@ package ableschema.core.theory;
 
 import java.util.ArrayDeque;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
+import java.util.function.Function;
 
 /**
  * All attributes that a set determines. Grows the set, counting down for each dependency the attributes it still lacks
@@ -11,26 +14,44 @@ import java.util.List;
 final class Closure {
 
     private final List<FunctionalDependency> given;
-    private final List<List<Integer>> usedBy;
+    private final Map<Integer, List<Integer>> usedBy = new HashMap<>();
+    private final int[] sizes;
+    private final AttributeSet lefts;
+    private final AttributeSet rights;
 
-    Closure(List<FunctionalDependency> given, int width) {
+    Closure(List<FunctionalDependency> given) {
         this.given = given;
-        this.usedBy = new ArrayList<>();
-        for (int attribute = 0; attribute < width; attribute++) {
-            usedBy.add(new ArrayList<>());
-        }
+        this.sizes = given.stream().mapToInt(d -> d.from().size()).toArray();
         for (int i = 0; i < given.size(); i++) {
-            int dependency = i;
-            given.get(i).from().stream()
-                    .forEach(attribute -> usedBy.get(attribute).add(dependency));
+            for (int attribute : given.get(i).from().places()) {
+                usedBy.computeIfAbsent(attribute, each -> new ArrayList<>()).add(i);
+            }
         }
+        this.lefts = union(given, FunctionalDependency::from);
+        this.rights = union(given, FunctionalDependency::to);
+    }
+
+    private static AttributeSet union(
+            List<FunctionalDependency> given, Function<FunctionalDependency, AttributeSet> side) {
+        return AttributeSet.of(
+                given.stream().flatMapToInt(each -> side.apply(each).stream()).toArray());
+    }
+
+    /** The attributes that determine something, alone or with others. */
+    AttributeSet lefts() {
+        return lefts;
+    }
+
+    /** The attributes that something determines. */
+    AttributeSet rights() {
+        return rights;
     }
 
     AttributeSet of(AttributeSet start) {
-        int[] lacking = given.stream().mapToInt(d -> d.from().size()).toArray();
+        int[] lacking = sizes.clone();
         AttributeSet closure = start;
         var fresh = new ArrayDeque<Integer>();
-        start.stream().forEach(fresh::add);
+        start.intersection(lefts).stream().forEach(fresh::add);
         for (int i = 0; i < lacking.length; i++) {
             if (lacking[i] == 0) {
                 closure = grown(closure, given.get(i).to(), fresh);
@@ -46,9 +67,11 @@ final class Closure {
         return closure;
     }
 
-    private static AttributeSet grown(AttributeSet closure, AttributeSet by, ArrayDeque<Integer> fresh) {
-        AttributeSet added = by.minus(closure);
-        added.stream().forEach(fresh::add);
-        return closure.union(added);
+    private AttributeSet grown(AttributeSet closure, AttributeSet by, ArrayDeque<Integer> fresh) {
+        if (closure.containsAll(by)) {
+            return closure;
+        }
+        by.minus(closure).intersection(lefts).stream().forEach(fresh::add);
+        return closure.union(by);
     }
 }

@@ -10,8 +10,8 @@ import java.util.TreeSet;
  * The functional dependencies that follow from all that is stated, multivalued dependencies included, as a cover of
  * functional dependencies alone; every later question is asked of that cover.
  *
- * <p>Up to {@value #EXACT_WIDTH} attributes every left side is tried, so the cover is exact. Beyond that only the left
- * sides that are stated, and unions of two of them, are tried.
+ * <p>Where dependencies name up to {@value #EXACT_WIDTH} attributes every left side is tried, so the cover is exact. Beyond
+ * that only the left sides that are stated, and unions of two of them, are tried.
  */
 final class Implied {
 
@@ -19,14 +19,17 @@ final class Implied {
 
     private Implied() {}
 
-    static List<FunctionalDependency> cover(Relation relation) {
+    static List<FunctionalDependency> cover(Relation relation, Effort effort) {
         if (relation.multivalued().isEmpty()) {
             return relation.functional();
         }
         var basis = new DependencyBasis(relation);
         List<FunctionalDependency> cover = new ArrayList<>(relation.functional());
         for (AttributeSet left : lefts(relation)) {
-            AttributeSet known = new Closure(cover, relation.attributes().size()).of(left);
+            if (effort.isSpent()) {
+                break; // the analysis says that it was stopped
+            }
+            AttributeSet known = new Closure(cover).of(left);
             AttributeSet more = basis.closure(left).minus(known);
             if (!more.isEmpty()) {
                 cover.add(new FunctionalDependency(left, more));
@@ -35,10 +38,14 @@ final class Implied {
         return cover;
     }
 
+    /** Whether the cover is of all that follows, and not only of what follows from the left sides that were tried. */
+    static boolean isExact(Relation relation) {
+        return relation.multivalued().isEmpty() || relation.named().size() <= EXACT_WIDTH;
+    }
+
     private static Set<AttributeSet> lefts(Relation relation) {
-        int width = relation.attributes().size();
-        if (width <= EXACT_WIDTH) {
-            return new TreeSet<>(Subsets.of(relation.all()).toList());
+        if (relation.named().size() <= EXACT_WIDTH) {
+            return new TreeSet<>(Subsets.of(relation.named()).toList());
         }
         var stated = new LinkedHashSet<AttributeSet>();
         relation.functional().forEach(d -> stated.add(d.from()));

@@ -11,8 +11,8 @@ final class MinimalCover {
 
     private MinimalCover() {}
 
-    static List<FunctionalDependency> of(List<FunctionalDependency> given, int width) {
-        return withoutRedundant(leftReduced(single(given), width), width);
+    static List<FunctionalDependency> of(List<FunctionalDependency> given) {
+        return withoutRedundant(leftReduced(single(given)));
     }
 
     /** The dependencies of a cover with the same left side as one. */
@@ -32,8 +32,8 @@ final class MinimalCover {
                 .toList();
     }
 
-    private static List<FunctionalDependency> leftReduced(List<FunctionalDependency> given, int width) {
-        var closure = new Closure(given, width);
+    private static List<FunctionalDependency> leftReduced(List<FunctionalDependency> given) {
+        var closure = new Closure(given);
         var reduced = new LinkedHashSet<FunctionalDependency>();
         for (FunctionalDependency dependency : given) {
             AttributeSet left = dependency.from();
@@ -47,14 +47,21 @@ final class MinimalCover {
         return new ArrayList<>(reduced);
     }
 
-    private static List<FunctionalDependency> withoutRedundant(List<FunctionalDependency> given, int width) {
+    private static List<FunctionalDependency> withoutRedundant(List<FunctionalDependency> given) {
+        return withoutRedundant(given, List.of());
+    }
+
+    /** The dependencies that do not follow from the others together with some that are held anyway. */
+    static List<FunctionalDependency> withoutRedundant(
+            List<FunctionalDependency> given, List<FunctionalDependency> held) {
         List<FunctionalDependency> kept = new ArrayList<>(given);
         for (int i = given.size() - 1; i >= 0; i--) {
             FunctionalDependency dependency = given.get(i);
             var others = new ArrayList<>(kept);
             others.remove(dependency);
-            if (new Closure(others, width).of(dependency.from()).containsAll(dependency.to())) {
-                kept = others;
+            others.addAll(held);
+            if (new Closure(others).of(dependency.from()).containsAll(dependency.to())) {
+                kept.remove(dependency);
             }
         }
         return kept;

@@ -35,4 +35,16 @@ public record Relation(
     public List<String> names(AttributeSet set) {
         return set.stream().mapToObj(attributes::get).toList();
     }
+
+    /** The attributes that some dependency names; all others determine nothing and hang on nothing but the whole. */
+    AttributeSet named() {
+        AttributeSet named = AttributeSet.EMPTY;
+        for (FunctionalDependency each : functional) {
+            named = named.union(each.from()).union(each.to());
+        }
+        for (MultivaluedDependency each : multivalued) {
+            named = named.union(each.from()).union(each.to());
+        }
+        return named;
+    }
 }

@@ -1,9 +1,12 @@
 package ableschema.core.theory;
 
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
 
 /**
  * Reads a relation as text: {@code R(A, B, C, D)} on the first line, then one dependency a line, {@code A, B -> C} or
@@ -16,7 +19,7 @@ public final class RelationText {
     private final List<FunctionalDependency> functional = new ArrayList<>();
     private final List<MultivaluedDependency> multivalued = new ArrayList<>();
     private String name = "";
-    private List<String> attributes = List.of();
+    private final Map<String, Integer> places = new LinkedHashMap<>();
 
     private RelationText() {}
 
@@ -41,7 +44,8 @@ public final class RelationText {
         if (reading.name.isEmpty()) {
             throw new SyntaxProblem(number, "expected a heading such as R(A, B, C), but there is none");
         }
-        return new Relation(reading.name, reading.attributes, reading.functional, reading.multivalued);
+        return new Relation(
+                reading.name, List.copyOf(reading.places.keySet()), reading.functional, reading.multivalued);
     }
 
     private void line(String line, int number) throws SyntaxProblem {
@@ -69,36 +73,38 @@ public final class RelationText {
             throw new SyntaxProblem(number, "expected a heading such as R(A, B, C), but found '" + line.strip() + "'");
         }
         name = heading.group(1);
-        var names = new ArrayList<String>();
         for (String each : heading.group(2).split(",", -1)) {
             String attribute = each.strip();
-            if (attribute.isEmpty() || names.contains(attribute)) {
+            if (attribute.isEmpty() || places.containsKey(attribute)) {
                 throw new SyntaxProblem(
                         number,
                         attribute.isEmpty()
                                 ? "an attribute between commas has no name"
                                 : "attribute " + attribute + " stands twice in the heading");
             }
-            names.add(attribute);
+            places.put(attribute, places.size());
         }
-        attributes = names;
     }
 
     private AttributeSet set(String text, int number, boolean mayBeEmpty) throws SyntaxProblem {
         if (text.isBlank() && mayBeEmpty) {
             return AttributeSet.EMPTY;
         }
-        var places = new ArrayList<Integer>();
+        var found = new ArrayList<Integer>();
         for (String each : text.split(",", -1)) {
-            int place = attributes.indexOf(each.strip());
-            if (place < 0) {
+            Integer place = places.get(each.strip());
+            if (place == null) {
                 throw new SyntaxProblem(
-                        number,
-                        "'" + each.strip() + "' is not in the heading " + name + "(" + String.join(", ", attributes)
-                                + ")");
+                        number, "'" + each.strip() + "' is not in the heading " + name + "(" + listed() + ")");
             }
-            places.add(place);
+            found.add(place);
         }
-        return AttributeSet.of(places);
+        return AttributeSet.of(found);
+    }
+
+    /** The heading, as far as it can be read in a message. */
+    private String listed() {
+        String all = places.keySet().stream().limit(12).collect(Collectors.joining(", "));
+        return places.size() > 12 ? all + ", …" : all;
     }
 }

@@ -89,6 +89,11 @@ public final class FormsBench extends ScrollPane {
         Analysis analysis = theory.analysis();
         content.getChildren().addAll(header(theory), new ArcsView(theory, Math.max(300, getWidth() - MARGINS)));
         content.getChildren().add(dependencies(theory));
+        if (!analysis.complete()) {
+            var open = text("Not all was looked at: " + String.join("; ", analysis.open()) + ".", "hint");
+            open.setId("forms-open");
+            content.getChildren().add(open);
+        }
         if (entity.body().dependencies().isEmpty()) {
             content.getChildren()
                     .add(text(
@@ -255,7 +260,7 @@ public final class FormsBench extends ScrollPane {
                 : "not every dependency can be held within one part";
         var title = text("In " + decomposition.goal().sign(), "candidate-name");
         var note = text(
-                (decomposition.lossless() ? "nothing lost when joined" : "not proven to be lossless") + " · " + kept
+                decomposition.losslessInWords() + " · " + kept
                         + (shown.cellsNow() > 0 ? " · " + shown.cellsNow() + " cells become " + shown.cells() : ""),
                 "note");
         note.setId("forms-proof");
