@@ -149,9 +149,9 @@ final class NormalizeCommand implements Callable<Integer> {
                         .map(part -> ordered(
                                 "attributes", relation.names(part.attributes()), "key", relation.names(part.key())))
                         .toList());
-        json.put("inForm", decomposition.inForm() ? true : null);
         json.put("lossless", decomposition.lossless().orElse(null));
         json.put("preservesDependencies", decomposition.preservesDependencies());
+        json.put("inForm", decomposition.inForm() ? true : null);
         return json;
     }
 

@@ -148,7 +148,10 @@ class CommandsTest {
         assertThat(textbook.at("/decompositions/1").toString())
                 .isEqualTo(
                         "{\"goal\":\"BCNF\",\"relations\":[{\"attributes\":[\"J\",\"T\"],\"key\":[\"T\"]},"
-                                + "{\"attributes\":[\"S\",\"T\"],\"key\":[\"S\",\"T\"]}],\"lossless\":true,\"preservesDependencies\":false}");
+                                + "{\"attributes\":[\"S\",\"T\"],\"key\":[\"S\",\"T\"]}],\"lossless\":true,\"preservesDependencies\":false,\"inForm\":true}");
+        assertThat(textbook.get("complete").asBoolean()).isTrue();
+        assertThat(textbook.get("open").isEmpty()).isTrue();
+        refused(able("normalize", text.toString(), "--seconds", "0"), "--seconds is 0", "at least 1");
     }
 
     @Test
