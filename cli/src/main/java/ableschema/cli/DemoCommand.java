@@ -126,7 +126,7 @@ final class DemoCommand implements Callable<Integer> {
         for (View view : View.values()) {
             Picture picture = PictureMaker.of(placed, view, placed.diagram().notation());
             String name = view == View.CONCEPT ? "alder-valley-concept.svg" : "alder-valley-tables.svg";
-            SafeFile.write(folder.resolve(name), PictureFile.svg(Print.of(picture, Detail.EVERYTHING)));
+            SafeFile.write(folder.resolve(name), PictureFile.svg(Print.of(document, picture, Detail.EVERYTHING)));
         }
     }
 }

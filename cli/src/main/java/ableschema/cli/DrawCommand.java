@@ -1,6 +1,5 @@
 package ableschema.cli;
 
-import ableschema.core.design.Design;
 import ableschema.core.document.Detail;
 import ableschema.core.document.Diagram;
 import ableschema.core.document.Document;
@@ -8,7 +7,6 @@ import ableschema.core.document.Notation;
 import ableschema.core.store.DocumentFile;
 import ableschema.core.store.FileProblem;
 import ableschema.core.store.SafeFile;
-import ableschema.core.words.Sentences;
 import ableschema.diagram.export.PictureFile;
 import ableschema.diagram.export.Print;
 import ableschema.diagram.layout.AutoLayout;
@@ -17,7 +15,6 @@ import ableschema.diagram.picture.PictureMaker;
 import ableschema.diagram.picture.View;
 import java.nio.file.Path;
 import java.util.List;
-import java.util.Locale;
 import java.util.concurrent.Callable;
 import org.jspecify.annotations.Nullable;
 import picocli.CommandLine.Command;
@@ -55,13 +52,13 @@ final class DrawCommand implements Callable<Integer> {
         Diagram diagram = document.diagram();
         Document placed = AutoLayout.completed(document);
         Picture picture = PictureMaker.of(placed, view, notation == null ? diagram.notation() : notation);
-        SafeFile.writeFrom(
-                file,
-                out,
-                bytes(new Print(
-                        picture,
-                        detail == null ? diagram.detail() : detail,
-                        sentences ? said(document.design(), picture) : List.of())));
+        Print print = Print.of(document, picture, detail == null ? diagram.detail() : detail);
+        byte[] bytes = PictureFile.named(out, sentences ? print.withSentences(document.design()) : print)
+                .orElseThrow(() -> new Refusal(
+                        Exit.WRONG_USE,
+                        "cannot draw " + out
+                                + ": its name must end in .svg, .png or .pdf, the formats that are written"));
+        SafeFile.writeFrom(file, out, bytes);
         return Exit.DONE;
     }
 
@@ -75,31 +72,5 @@ final class DrawCommand implements Callable<Integer> {
                     Exit.WRONG_USE, file + " has no picture called '" + part + "'; it has " + String.join(", ", names));
         }
         return document.viewing(part);
-    }
-
-    private static List<String> said(Design design, Picture picture) {
-        var words = new Sentences(design);
-        return picture.lines().stream()
-                .map(line -> line.link().relationship())
-                .distinct()
-                .flatMap(id -> design.relationship(id).stream())
-                .map(words::of)
-                .toList();
-    }
-
-    private byte[] bytes(Print print) {
-        String name = out.toString().toLowerCase(Locale.ROOT);
-        if (name.endsWith(".svg")) {
-            return PictureFile.svg(print);
-        }
-        if (name.endsWith(".png")) {
-            return PictureFile.png(print);
-        }
-        if (name.endsWith(".pdf")) {
-            return PictureFile.pdf(print);
-        }
-        throw new Refusal(
-                Exit.WRONG_USE,
-                "cannot draw " + out + ": its name must end in .svg, .png or .pdf, the formats that are written");
     }
 }

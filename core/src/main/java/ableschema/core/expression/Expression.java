@@ -27,8 +27,22 @@ public record Expression<R>(List<Piece<R>> pieces, String dialect) {
 
     private static final Pattern PLAIN_NUMBER = Pattern.compile("-?(?:0|[1-9][0-9]*)(?:\\.[0-9]+)?");
 
+    /** Stretches of text that stand side by side are one, so that what is written alike is equal. */
     public Expression {
-        pieces = List.copyOf(pieces);
+        pieces = joined(pieces);
+    }
+
+    private static <R> List<Piece<R>> joined(List<Piece<R>> pieces) {
+        var joined = new ArrayList<Piece<R>>();
+        for (Piece<R> piece : pieces) {
+            int last = joined.size() - 1;
+            if (piece instanceof Text<R> more && last >= 0 && joined.get(last) instanceof Text<R> text) {
+                joined.set(last, new Text<>(text.text() + more.text()));
+            } else {
+                joined.add(piece);
+            }
+        }
+        return List.copyOf(joined);
     }
 
     /** A stretch of text, or a column. */

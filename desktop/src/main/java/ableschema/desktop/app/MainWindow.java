@@ -54,6 +54,9 @@ public final class MainWindow {
     private final StackPane layers = new StackPane();
     private final RecoveryBar recovery;
     private final Map<Step, Node> benches = new EnumMap<>(Step.class);
+    private final PictureExport pictures;
+    private final Folding route;
+    private final Folding gloss;
     private final Scene scene;
 
     public MainWindow(Stage stage, Workspace workspace) {
@@ -66,7 +69,11 @@ public final class MainWindow {
         this.rows = new RowsGrid(workspace);
         this.header = new SheetHeader(workspace, sheet);
         this.recovery = new RecoveryBar(workspace, autosave);
-        this.scene = new Scene(layers(), 1280, 800);
+        this.pictures = new PictureExport(workspace, stage);
+        Node middle = middle();
+        this.route = new Folding(new RouteView(workspace, benches.keySet()), true, "route");
+        this.gloss = new Folding(new GlossView(workspace), false, "gloss");
+        this.scene = new Scene(layers(middle), 1280, 800);
         scene.getStylesheets()
                 .add(Objects.requireNonNull(MainWindow.class.getResource("able.css"), "able.css")
                         .toExternalForm());
@@ -78,7 +85,9 @@ public final class MainWindow {
                 .addListener(
                         (o, before, dark) -> layers.pseudoClassStateChanged(PseudoClass.getPseudoClass("dark"), dark));
         stage.setScene(scene);
-        stage.setTitle("Able Schema");
+        workspace.documentProperty().addListener((o, before, now) -> title());
+        workspace.notices().noticeProperty().addListener((o, before, now) -> title());
+        title();
         stage.setOnCloseRequest(event -> {
             if (files.mayLeave()) {
                 autosave.forget();
@@ -86,6 +95,10 @@ public final class MainWindow {
                 event.consume();
             }
         });
+    }
+
+    private void title() {
+        stage.setTitle(workspace.called() + (workspace.isSaved() ? "" : " (changed)") + " — Able Schema");
     }
 
     /** Keeps each change in a file of its own until the next save, and offers what an earlier run left. */
@@ -108,6 +121,10 @@ public final class MainWindow {
         return files;
     }
 
+    public PictureExport pictures() {
+        return pictures;
+    }
+
     public RowsGrid rows() {
         return rows;
     }
@@ -120,18 +137,18 @@ public final class MainWindow {
         return actions;
     }
 
-    private StackPane layers() {
-        layers.getChildren().add(parts());
+    private StackPane layers(Node middle) {
+        layers.getChildren().add(parts(middle));
         layers.setAlignment(Pos.TOP_CENTER);
         return layers;
     }
 
-    private BorderPane parts() {
+    private BorderPane parts(Node middle) {
         var root = new BorderPane();
         root.getStyleClass().add("window");
-        root.setCenter(middle());
-        root.setLeft(new RouteView(workspace, benches.keySet()));
-        root.setRight(new GlossView(workspace));
+        root.setCenter(middle);
+        root.setLeft(route);
+        root.setRight(gloss);
         root.setBottom(new VBox(recovery, new RuleLineView(workspace)));
         return root;
     }
@@ -164,6 +181,10 @@ public final class MainWindow {
         actions.add("save", "Shortcut+S", files::save);
         actions.add("save as another file", "Shortcut+Shift+S", files::chooseAndSave);
         actions.add("open a design", "Shortcut+O", files::chooseAndOpen);
+        actions.add("write the picture to a file (SVG, PNG, PDF)", "Shortcut+Shift+E", pictures::choose);
+        actions.add("copy the picture", "Shortcut+Shift+C", pictures::copy);
+        actions.add("fold the route away, or bring it back", "Alt+R", route::toggle);
+        actions.add("fold the gloss away, or bring it back", "Alt+G", gloss::toggle);
         actions.add("begin a new design", "Shortcut+N", files::begin);
         int number = 0;
         for (Step step : benches.keySet()) {

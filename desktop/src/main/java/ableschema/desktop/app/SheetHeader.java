@@ -20,6 +20,7 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
+import javafx.beans.binding.Bindings;
 import javafx.css.PseudoClass;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
@@ -28,11 +29,12 @@ import javafx.scene.control.Label;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
 import javafx.scene.control.TextField;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
 
 /** The line above the sheet: which view, which picture, how much of it, and how its ends are drawn. */
-final class SheetHeader extends HBox {
+final class SheetHeader extends FlowPane {
 
     private static final PseudoClass CHOSEN = PseudoClass.getPseudoClass("chosen");
 
@@ -42,7 +44,6 @@ final class SheetHeader extends HBox {
     private final List<Runnable> lights = new ArrayList<>();
 
     SheetHeader(Workspace workspace, SheetView sheet) {
-        super(10);
         this.workspace = workspace;
         this.sheet = sheet;
         setAlignment(Pos.CENTER_LEFT);
@@ -50,11 +51,13 @@ final class SheetHeader extends HBox {
         pictures.setId("pictures");
         pictures.getStyleClass().add("pictures");
         pictures.setMnemonicParsing(false);
-        getChildren().addAll(viewButton("Concept", View.CONCEPT), viewButton("Tables", View.TABLES), gap());
+        var shown = new HBox(10);
+        var done = new HBox(10);
+        shown.getChildren().addAll(viewButton("Concept", View.CONCEPT), viewButton("Tables", View.TABLES), gap());
         for (Detail detail : Detail.values()) {
-            getChildren().add(detailButton(detail));
+            shown.getChildren().add(detailButton(detail));
         }
-        getChildren().addAll(gap(), pictures);
+        shown.getChildren().addAll(gap(), pictures);
         Button notation = button("notation", "", this::nextNotation);
         Button all = button(
                 "show-all",
@@ -62,15 +65,34 @@ final class SheetHeader extends HBox {
                 () -> workspace.selection().focusProperty().set(Optional.empty()));
         var zoom = new Label();
         zoom.getStyleClass().add("note");
-        getChildren()
+        done.getChildren()
                 .addAll(
-                        Controls.space(),
                         all,
                         notation,
                         button("tidy", "tidy up", this::tidy),
                         button("overview-toggle", "overview", sheet::toggleOverview),
                         button("fit", "fit", sheet::fit),
                         zoom);
+        for (HBox group : List.of(shown, done)) {
+            group.setAlignment(Pos.CENTER_LEFT);
+            group.setMinWidth(Region.USE_PREF_SIZE);
+            group.getChildren().forEach(each -> ((Region) each).setMinWidth(Region.USE_PREF_SIZE));
+        }
+        getChildren().addAll(shown, done);
+        // at both ends of one line where there is room, one below the other where there is not
+        hgapProperty()
+                .bind(Bindings.createDoubleBinding(
+                        () -> Math.max(
+                                10,
+                                getWidth()
+                                        - shown.getWidth()
+                                        - done.getWidth()
+                                        - snappedLeftInset()
+                                        - snappedRightInset()
+                                        - 1),
+                        widthProperty(),
+                        shown.widthProperty(),
+                        done.widthProperty()));
         lights.add(() -> notation.setText(words(workspace.document().diagram().notation())));
         lights.add(() -> zoom.setText(Math.round(sheet.zoom() * 100) + " %"));
         lights.add(() -> {
@@ -88,7 +110,7 @@ final class SheetHeader extends HBox {
 
     private static Region gap() {
         var gap = new Region();
-        gap.setMinWidth(10);
+        gap.setPrefWidth(10);
         return gap;
     }
 

@@ -93,13 +93,7 @@ public final class RouteView extends VBox {
     }
 
     private void nameFile() {
-        String name = workspace
-                .file()
-                .map(path -> path.getFileName().toString().replace(".able.json", ""))
-                .orElseGet(() -> workspace.document().title().isEmpty()
-                        ? "not saved yet"
-                        : workspace.document().title());
-        file.setText(workspace.isSaved() ? name : name + " ·");
+        file.setText(workspace.isSaved() ? workspace.called() : workspace.called() + " ·");
     }
 
     private void count() {

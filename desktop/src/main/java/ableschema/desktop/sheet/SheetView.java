@@ -30,6 +30,7 @@ import java.util.Set;
 import javafx.geometry.Point2D;
 import javafx.scene.Group;
 import javafx.scene.Node;
+import javafx.scene.control.Label;
 import javafx.scene.layout.Pane;
 import javafx.scene.shape.Rectangle;
 
@@ -52,6 +53,7 @@ public final class SheetView extends Pane {
     private final JoinedColumns joined = new JoinedColumns();
     private final Group over = new Group();
     private final Overview overview = new Overview(this);
+    private final Label empty = new Label();
     private final SheetGestures gestures;
     private final LaidPictures pictures;
     private Picture picture = Picture.NOTHING;
@@ -73,7 +75,11 @@ public final class SheetView extends Pane {
         setAccessibleText("Sheet");
         content.getChildren().addAll(far, cards, joined, signs, over);
         content.setManaged(false);
-        getChildren().addAll(paper, content, overview);
+        empty.setId("sheet-empty");
+        empty.getStyleClass().add("sheet-empty");
+        empty.setMouseTransparent(true);
+        empty.setManaged(false);
+        getChildren().addAll(paper, content, empty, overview);
         paper.onRest(this::rest);
         clipToBounds();
         gestures = new SheetGestures(this, workspace);
@@ -99,15 +105,37 @@ public final class SheetView extends Pane {
             fit();
         });
         workspace.darkProperty().addListener((o, before, now) -> light());
-        widthProperty().addListener((o, before, now) -> sized());
-        heightProperty().addListener((o, before, now) -> sized());
+        widthProperty().addListener((o, before, now) -> sized(before.doubleValue(), getHeight()));
+        heightProperty().addListener((o, before, now) -> sized(getWidth(), before.doubleValue()));
     }
 
-    private void sized() {
+    private void sized(double widthBefore, double heightBefore) {
+        keepInView(widthBefore, heightBefore);
         paper.resize((int) Math.ceil(getWidth()), (int) Math.ceil(getHeight()));
         overview.relocate(getWidth() - Overview.WIDTH - 12, getHeight() - Overview.HEIGHT - 12);
         look();
         fitOnce();
+        sayEmpty();
+    }
+
+    /** What is chosen and was to be seen whole is so in a narrower sheet, too. */
+    private void keepInView(double widthBefore, double heightBefore) {
+        workspace
+                .selection()
+                .chosenOwner()
+                .flatMap(id -> Optional.ofNullable(picture.cards().get(id)))
+                .map(PlacedCard::area)
+                .ifPresent(area -> {
+                    double x = area.x() * zoom() + content.getTranslateX();
+                    double y = area.y() * zoom() + content.getTranslateY();
+                    double right = x + area.width() * zoom();
+                    double bottom = y + area.height() * zoom();
+                    if (x >= 0 && y >= 0 && right <= widthBefore && bottom <= heightBefore) {
+                        pan(
+                                Math.min(0, Math.max(-x, getWidth() - ROOM - right)),
+                                Math.min(0, Math.max(-y, getHeight() - ROOM - bottom)));
+                    }
+                });
     }
 
     private void fitOnce() {
@@ -150,6 +178,7 @@ public final class SheetView extends Pane {
         Detail detail = detail();
         drawnDetail = detail;
         cards.show(picture.cards(), detail);
+        sayEmpty();
         light();
         signs.show(
                 workspace.design(),
@@ -159,6 +188,28 @@ public final class SheetView extends Pane {
         if (another && !picture.cards().isEmpty() && getWidth() > 200) {
             fit();
         }
+    }
+
+    /** An empty sheet says on itself what to do. */
+    private void sayEmpty() {
+        boolean nothing = workspace.design().entities().isEmpty();
+        empty.setText(
+                nothing
+                        ? "Click anywhere and type the name of what you keep data about."
+                                + "\nOr type a sentence in the line below: Each hive stands in exactly one apiary."
+                                + "\nCtrl+O opens a design, Ctrl+K finds everything that can be done."
+                        : "This picture shows nothing yet: choose another above, or tell it what to show.");
+        empty.setVisible(picture.cards().isEmpty());
+        requestLayout();
+    }
+
+    @Override
+    protected void layoutChildren() {
+        super.layoutChildren();
+        empty.autosize();
+        empty.relocate(
+                Math.max(24, Math.rint((getWidth() - empty.getWidth()) / 2)),
+                Math.max(24, Math.rint(getHeight() / 2 - empty.getHeight())));
     }
 
     /** Less detail where it could not be read. */

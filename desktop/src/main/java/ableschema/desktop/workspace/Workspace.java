@@ -13,6 +13,7 @@ import ableschema.core.review.Review;
 import ableschema.core.review.Subject;
 import ableschema.core.schema.Schema;
 import ableschema.core.sql.dialect.Dialect;
+import ableschema.core.store.DocumentFile;
 import ableschema.core.store.FileProblem;
 import ableschema.core.store.SafeFile;
 import ableschema.desktop.workspace.Jobs.Job;
@@ -172,6 +173,14 @@ public final class Workspace {
         history.redoable().ifPresent(name -> notices.say("done again: " + name));
         history.redo();
         show();
+    }
+
+    /** What the design is called: its file without the ending, or its title. */
+    public String called() {
+        return file().map(path -> path.getFileName().toString().replace(DocumentFile.ENDING, ""))
+                .orElseGet(() -> document().title().isEmpty()
+                        ? "not saved yet"
+                        : document().title());
     }
 
     public Optional<String> undoable() {

@@ -8,6 +8,8 @@ import ableschema.core.design.Relationship;
 import ableschema.core.document.Notation;
 import ableschema.core.schema.Table;
 import ableschema.diagram.picture.View;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.List;
 import java.util.concurrent.TimeUnit;
 import java.util.stream.Stream;
@@ -19,6 +21,7 @@ import javafx.scene.control.TextInputControl;
 import javafx.scene.input.KeyCode;
 import javafx.stage.Stage;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
 import org.testfx.api.FxRobot;
 import org.testfx.framework.junit5.Start;
 import org.testfx.util.WaitForAsyncUtils;
@@ -285,5 +288,82 @@ class SheetTest extends WindowFixture {
         assertThat(sql(robot, "#gloss-sql"))
                 .contains("CREATE TABLE \"it_s_odd_drop_table_")
                 .contains("select_from_x");
+    }
+
+    @Test
+    void an_empty_sheet_says_what_to_do_until_something_is_on_it(FxRobot robot) {
+        Labeled empty = robot.lookup("#sheet-empty").queryAs(Labeled.class);
+        assertThat(empty.isVisible()).isTrue();
+        assertThat(empty.getText()).contains("Click anywhere");
+        drawTwo(robot);
+        assertThat(empty.isVisible()).isFalse();
+    }
+
+    @Test
+    void what_is_chosen_stays_in_view_when_the_rows_open(FxRobot robot) {
+        openDemo(robot, "alder-valley");
+        robot.interact(() -> {
+            workspace.selection().choose(entity("Batch").id());
+            window.sheet().requestFocus();
+        });
+        WaitForAsyncUtils.waitForFxEvents();
+        Bounds sheet = onScreen(robot, "#sheet");
+        assertThat(onScreen(robot, "#card-batch").getMaxY()).isLessThan(sheet.getMaxY());
+        robot.interact(() -> window.rows().toggle());
+        WaitForAsyncUtils.waitForFxEvents();
+
+        Bounds lower = onScreen(robot, "#sheet");
+        assertThat(lower.getHeight()).isLessThan(sheet.getHeight() - 100);
+        assertThat(onScreen(robot, "#card-batch").getMaxY()).isLessThan(lower.getMaxY());
+    }
+
+    @Test
+    void route_and_gloss_fold_away_and_come_back(FxRobot robot) {
+        double before = onScreen(robot, "#sheet").getWidth();
+        click(robot, "#fold-gloss", "#fold-route");
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(onScreen(robot, "#sheet").getWidth()).isGreaterThan(before + 400);
+        robot.press(KeyCode.ALT).type(KeyCode.G, KeyCode.R).release(KeyCode.ALT);
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(onScreen(robot, "#sheet").getWidth()).isEqualTo(before);
+    }
+
+    @Test
+    void the_window_is_called_after_the_design_and_says_whether_it_is_saved(FxRobot robot, @TempDir Path folder) {
+        drawTwo(robot);
+        assertThat(title()).isEqualTo("not saved yet (changed) — Able Schema");
+        robot.interact(() -> window.files().saveAs(folder.resolve("bees.able.json")));
+        assertThat(title()).isEqualTo("bees — Able Schema");
+        rule(robot, "Each hive has weight: decimal 5,1.");
+        assertThat(title()).isEqualTo("bees (changed) — Able Schema");
+    }
+
+    private String title() {
+        return ((Stage) window.scene().getWindow()).getTitle();
+    }
+
+    @Test
+    void the_picture_is_written_to_a_file_but_never_over_a_design(FxRobot robot, @TempDir Path folder)
+            throws Exception {
+        openDemo(robot, "alder-valley");
+        for (String name : List.of("bees.svg", "bees.png", "bees.pdf")) {
+            Path file = folder.resolve(name);
+            robot.interact(() -> window.pictures().write(file));
+            WaitForAsyncUtils.waitFor(30, TimeUnit.SECONDS, () -> Files.exists(file) && Files.size(file) > 1000);
+        }
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(Files.readString(folder.resolve("bees.svg")))
+                .contains("viewBox")
+                .contains("Forage plant");
+
+        Path design = Files.writeString(folder.resolve("bees.able.json"), "kept");
+        robot.interact(() -> window.pictures().write(design));
+        assertThat(text(robot, "#rule-answer"))
+                .contains("ends in .svg, .png, .pdf")
+                .contains("not written");
+        assertThat(design).hasContent("kept");
+        robot.interact(() -> window.pictures().write(folder.resolve("no/such/folder.svg")));
+        WaitForAsyncUtils.waitFor(
+                20, TimeUnit.SECONDS, () -> text(robot, "#rule-answer").contains("folder.svg"));
     }
 }

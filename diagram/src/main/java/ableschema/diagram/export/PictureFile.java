@@ -4,6 +4,7 @@ import ableschema.diagram.geometry.Area;
 import ableschema.diagram.paint.MarkPainter;
 import ableschema.diagram.paint.Palette;
 import ableschema.diagram.picture.Ink;
+import ableschema.diagram.text.Face;
 import de.rototor.pdfbox.graphics2d.PdfBoxGraphics2D;
 import java.awt.Color;
 import java.awt.Dimension;
@@ -15,6 +16,10 @@ import java.io.IOException;
 import java.io.StringWriter;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
 import javax.imageio.ImageIO;
 import javax.xml.parsers.DocumentBuilderFactory;
 import javax.xml.parsers.ParserConfigurationException;
@@ -25,6 +30,8 @@ import org.apache.pdfbox.pdmodel.PDPage;
 import org.apache.pdfbox.pdmodel.PDPageContentStream;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
 import org.w3c.dom.Document;
+import org.w3c.dom.Element;
+import org.w3c.dom.Node;
 
 /** Writes a picture as the bytes of a file. */
 public final class PictureFile {
@@ -33,9 +40,31 @@ public final class PictureFile {
     private static final double SHARPNESS = 2;
     private static final double LARGEST_SIDE = 8_000;
 
+    private static final String SANS = "Inter,'Helvetica Neue',Arial,sans-serif";
+    private static final String MONO = "'JetBrains Mono',Menlo,Consolas,monospace";
+
     private PictureFile() {}
 
-    /** The picture as SVG, whose texts stay texts. */
+    /** The endings of the formats that are written. */
+    public static final List<String> ENDINGS = List.of(".svg", ".png", ".pdf");
+
+    /**
+     * The picture in the format that the name of a file asks for.
+     *
+     * @return empty where the name ends otherwise
+     */
+    public static Optional<byte[]> named(Path file, Print print) {
+        String name = file.toString().toLowerCase(Locale.ROOT);
+        if (name.endsWith(".svg")) {
+            return Optional.of(svg(print));
+        }
+        if (name.endsWith(".png")) {
+            return Optional.of(png(print));
+        }
+        return name.endsWith(".pdf") ? Optional.of(pdf(print)) : Optional.empty();
+    }
+
+    /** The picture as SVG, whose texts stay texts, with a title and a description for screen readers. */
     public static byte[] svg(Print print) {
         Area area = print.area().grown(MARGIN);
         SVGGeneratorContext context = SVGGeneratorContext.createDefault(emptyDocument());
@@ -43,11 +72,40 @@ public final class PictureFile {
         var graphics = new SVGGraphics2D(context, false);
         graphics.setSVGCanvasSize(new Dimension((int) Math.ceil(area.width()), (int) Math.ceil(area.height())));
         paint(print, area, graphics);
+        Element root = graphics.getRoot();
+        root.setAttribute("viewBox", "0 0 " + (int) Math.ceil(area.width()) + " " + (int) Math.ceil(area.height()));
+        root.setAttribute("role", "img");
+        describe(root, "desc", String.join(" ", print.told()));
+        describe(root, "title", print.title());
+        nameFonts(root);
         try (var writer = new StringWriter()) {
-            graphics.stream(writer, true);
+            graphics.stream(root, writer, true, false);
             return writer.toString().getBytes(StandardCharsets.UTF_8);
         } catch (IOException e) {
             throw new UncheckedIOException("while writing SVG to memory", e);
+        }
+    }
+
+    private static void describe(Element root, String name, String text) {
+        Element element = root.getOwnerDocument().createElementNS(root.getNamespaceURI(), name);
+        // control characters would break the file
+        element.setTextContent(text.replaceAll("[\\p{Cc}\\p{Cs}\\uFFFE\\uFFFF]", " "));
+        root.insertBefore(element, root.getFirstChild());
+    }
+
+    /** Names families and weights as browsers know them, and what to take where the shipped fonts are not there. */
+    private static void nameFonts(Element element) {
+        String family = element.getAttribute("font-family");
+        if (!family.isEmpty()) {
+            element.setAttribute("font-family", family.contains("Mono") ? MONO : SANS);
+        }
+        if (family.contains("SemiBold")) {
+            element.setAttribute("font-weight", Face.SEMIBOLD.weight());
+        }
+        for (Node child = element.getFirstChild(); child != null; child = child.getNextSibling()) {
+            if (child instanceof Element inner) {
+                nameFonts(inner);
+            }
         }
     }
 

@@ -22,6 +22,7 @@ import ableschema.diagram.picture.Picture;
 import ableschema.diagram.picture.PictureMaker;
 import ableschema.diagram.picture.View;
 import java.io.ByteArrayInputStream;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.stream.Stream;
@@ -56,8 +57,8 @@ class PictureFileTest {
     @Test
     void an_svg_holds_every_name_as_text() throws Exception {
         Document demo = DocumentFile.read(Path.of("../demo/alder-valley.able.json"));
-        String concept = texts(PictureFile.svg(Print.of(picture(demo, View.CONCEPT), Detail.EVERYTHING)));
-        String tables = texts(PictureFile.svg(Print.of(picture(demo, View.TABLES), Detail.EVERYTHING)));
+        String concept = texts(PictureFile.svg(Print.of(demo, picture(demo, View.CONCEPT), Detail.EVERYTHING)));
+        String tables = texts(PictureFile.svg(Print.of(demo, picture(demo, View.TABLES), Detail.EVERYTHING)));
 
         demo.design().entities().forEach(entity -> assertThat(concept).contains(entity.name()));
         demo.design().relationships().forEach(r -> assertThat(concept)
@@ -93,26 +94,49 @@ class PictureFileTest {
 
         for (View view : View.values()) {
             Picture picture = picture(document, view);
-            var svg = parsed(PictureFile.svg(Print.of(picture, Detail.EVERYTHING)));
+            var svg = parsed(PictureFile.svg(Print.of(document, picture, Detail.EVERYTHING)));
             assertThat(svg.getElementsByTagName("script").getLength()).isZero();
-            byte[] png = PictureFile.png(Print.of(picture, Detail.EVERYTHING));
+            byte[] png = PictureFile.png(Print.of(document, picture, Detail.EVERYTHING));
             assertThat(ImageIO.read(new ByteArrayInputStream(png)).getWidth()).isGreaterThan(100);
         }
+    }
+
+    @Test
+    void an_svg_can_be_scaled_read_aloud_and_shown_without_the_shipped_fonts() throws Exception {
+        Document demo = DocumentFile.read(Path.of("../demo/alder-valley.able.json"));
+        Picture picture = picture(demo, View.CONCEPT);
+        String text = new String(PictureFile.svg(Print.of(demo, picture, Detail.EVERYTHING)), StandardCharsets.UTF_8);
+        var svg = parsed(text.getBytes(StandardCharsets.UTF_8)).getDocumentElement();
+
+        assertThat(svg.getAttribute("viewBox"))
+                .isEqualTo("0 0 " + svg.getAttribute("width") + " " + svg.getAttribute("height"));
+        assertThat(svg.getElementsByTagName("title").item(0).getTextContent()).isEqualTo(demo.title());
+        assertThat(svg.getElementsByTagName("desc").item(0).getTextContent())
+                .contains("each hive stands in exactly one apiary")
+                .contains("Inspection");
+        assertThat(text)
+                .contains("Arial,sans-serif")
+                .contains("font-weight:600")
+                .contains("font-family:'JetBrains Mono',")
+                .doesNotContain("Inter SemiBold")
+                .doesNotContain("Dialog");
     }
 
     @Test
     void an_empty_design_gives_an_empty_picture() throws Exception {
         Picture empty = picture(Document.EMPTY, View.CONCEPT);
 
-        assertThat(texts(PictureFile.svg(Print.of(empty, Detail.EVERYTHING)))).isEmpty();
-        assertThat(PictureFile.png(Print.of(empty, Detail.EVERYTHING))).isNotEmpty();
+        assertThat(texts(PictureFile.svg(Print.of(Document.EMPTY, empty, Detail.EVERYTHING))))
+                .isEmpty();
+        assertThat(PictureFile.png(Print.of(Document.EMPTY, empty, Detail.EVERYTHING)))
+                .isNotEmpty();
     }
 
     @Test
     void a_pdf_is_one_page_of_the_size_of_the_picture_with_its_sentences() throws Exception {
         Document demo = DocumentFile.read(Path.of("../demo/alder-valley.able.json"));
         Picture picture = picture(demo, View.CONCEPT);
-        var print = new Print(picture, Detail.EVERYTHING, List.of("Each hive stands in exactly one apiary."));
+        var print = Print.of(demo, picture, Detail.EVERYTHING).withSentences(demo.design());
 
         try (var pdf = org.apache.pdfbox.Loader.loadPDF(PictureFile.pdf(print))) {
             assertThat(pdf.getNumberOfPages()).isEqualTo(1);
@@ -126,7 +150,7 @@ class PictureFileTest {
                     .as("the sentence below leaves ink")
                     .isGreaterThan(10);
         }
-        assertThat(texts(PictureFile.svg(print))).contains("Each hive stands in exactly one apiary.");
+        assertThat(texts(PictureFile.svg(print))).contains("each hive stands in exactly one apiary.");
     }
 
     @Test
