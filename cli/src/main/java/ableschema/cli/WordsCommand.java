@@ -52,7 +52,7 @@ final class WordsCommand implements Callable<Integer> {
     }
 
     private int say(Path design) throws FileProblem {
-        DesignText text = DesignText.of(DocumentFile.read(design).design());
+        DesignText text = DesignText.of(DocumentFile.read(design));
         output.write(design, text.text());
         text.omissions().ifPresent(spec.commandLine().getErr()::println);
         return Exit.DONE;

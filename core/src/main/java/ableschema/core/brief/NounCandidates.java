@@ -4,6 +4,7 @@ import ableschema.core.design.Design;
 import ableschema.core.design.EntityKind;
 import ableschema.core.words.Nouns;
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
@@ -50,6 +51,14 @@ public final class NounCandidates {
             "treatment",
             "handover");
 
+    private static final Set<String> MODAL = Set.of(
+            "can", "cannot", "may", "must", "might", "should", "shall", "will", "would", "could", "to", "not", "also");
+    private static final Set<String> JOINING =
+            Set.of("and", "or", "then", "who", "which", "that", "it", "they", "he", "she", "we");
+    private static final Set<String> DETERMINING = Set.of(
+            "a", "an", "the", "one", "two", "three", "several", "many", "some", "any", "no", "at", "up", "more", "each",
+            "every", "its", "their", "his", "her", "exactly", "only", "just");
+
     private NounCandidates() {}
 
     /** A word that may be an entity, and the kind that its form suggests. */
@@ -58,22 +67,44 @@ public final class NounCandidates {
     /** The candidates of a text, each once; {@code known} says that the design has such an entity already. */
     public static List<Candidate> of(String text, Design design) {
         var nouns = Nouns.of(design);
+        List<String> words = words(text);
         Map<String, Candidate> found = new LinkedHashMap<>();
+        Set<String> alone = new HashSet<>();
+        Set<String> onlyBefore = new HashSet<>();
         String before = "";
-        for (String word : words(text)) {
-            String small = word.toLowerCase(Locale.ROOT);
-            if (mayBeNoun(small)) {
+        for (int i = 0; i < words.size(); i++) {
+            String small = words.get(i).toLowerCase(Locale.ROOT);
+            boolean may = mayBeNoun(small) && !isVerb(words, i);
+            if (may) {
                 String noun = nouns.singulars(small).get(0);
-                boolean known = nouns.knows(noun);
-                found.putIfAbsent(noun, new Candidate(noun, kind(noun), known));
+                found.putIfAbsent(noun, new Candidate(noun, kind(noun), nouns.knows(noun)));
                 if (isPairOfNouns(before, small)) {
                     String pair = before + " " + noun;
                     found.putIfAbsent(pair, new Candidate(pair, kind(noun), nouns.knows(pair)));
+                    onlyBefore.add(before);
+                }
+                boolean leads = i + 1 < words.size()
+                        && isPairOfNouns(small, words.get(i + 1).toLowerCase(Locale.ROOT))
+                        && mayBeNoun(words.get(i + 1).toLowerCase(Locale.ROOT))
+                        && !isVerb(words, i + 1);
+                if (!leads) {
+                    alone.add(noun);
                 }
             }
-            before = mayBeNoun(small) ? small : "";
+            before = may ? small : "";
         }
+        // what stands only before another noun, as "due" in "due date", is no thing of its own
+        onlyBefore.stream()
+                .filter(word -> !alone.contains(word) && !nouns.knows(word))
+                .forEach(found::remove);
         return List.copyOf(found.values());
+    }
+
+    /** Whether a word says what somebody does: behind "may", or behind a noun and before how many, or which, of another. */
+    private static boolean isVerb(List<String> words, int at) {
+        String before = at == 0 ? "" : words.get(at - 1).toLowerCase(Locale.ROOT);
+        String after = at + 1 == words.size() ? "" : words.get(at + 1).toLowerCase(Locale.ROOT);
+        return MODAL.contains(before) || (mayBeNoun(before) || JOINING.contains(before)) && DETERMINING.contains(after);
     }
 
     private static List<String> words(String text) {

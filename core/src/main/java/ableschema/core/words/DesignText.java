@@ -17,6 +17,8 @@ import ableschema.core.design.Reference;
 import ableschema.core.design.Relationship;
 import ableschema.core.design.Side;
 import ableschema.core.design.Unique;
+import ableschema.core.document.Document;
+import ableschema.core.document.HouseRules;
 import ableschema.core.edit.SubtypeEdits;
 import ableschema.core.types.ReferenceAction;
 import java.util.ArrayList;
@@ -59,6 +61,26 @@ public final class DesignText {
         return text;
     }
 
+    /** The same, with what there is in a document beside its design counted among what is not said. */
+    public static DesignText of(Document document) {
+        DesignText text = of(document.design());
+        text.count("title", document.title().isEmpty() ? 0 : 1);
+        text.count("part-picture", (int)
+                document.diagrams().stream().filter(each -> !each.isWhole()).count());
+        text.count("district", document.diagram().districts().size());
+        text.count("place of a card", document.diagram().positions().size());
+        HouseRules rules = document.rules();
+        HouseRules usual = HouseRules.USUAL;
+        text.count("starter", rules.starters().size());
+        text.count(
+                "house rule",
+                (rules.naming().equals(usual.naming()) ? 0 : 1)
+                        + (rules.dialect().equals(usual.dialect()) ? 0 : 1)
+                        + (rules.reasonsInSql() == usual.reasonsInSql() ? 0 : 1)
+                        + rules.choices().size());
+        return text;
+    }
+
     /** Only what is said of one entity or relationship. */
     public static List<Sentence> about(Design design, Id owner) {
         var text = new DesignText(design);
@@ -88,9 +110,13 @@ public final class DesignText {
                 ? Optional.empty()
                 : Optional.of("not said in words: "
                         + notSaid.entrySet().stream()
-                                .map(e -> e.getValue() + " "
-                                        + (e.getValue() == 1 ? e.getKey() : Plural.ENGLISH.of(e.getKey())))
+                                .map(e -> e.getValue() + " " + (e.getValue() == 1 ? e.getKey() : several(e.getKey())))
                                 .collect(joining(", ")));
+    }
+
+    private static String several(String sort) {
+        int of = sort.indexOf(" of ");
+        return of < 0 ? Plural.ENGLISH.of(sort) : Plural.ENGLISH.of(sort.substring(0, of)) + sort.substring(of);
     }
 
     /** The sentences one a line, under a heading for each part. */
@@ -133,6 +159,7 @@ public final class DesignText {
         count("set-aside finding", design.notes().setAside().size());
         count("question", design.notes().brief().questions().size());
         count("purpose", design.notes().brief().purpose().isEmpty() ? 0 : 1);
+        count("told text", design.notes().brief().told().isEmpty() ? 0 : 1);
         count("reason", design.notes().reasons().size());
         count("judgement", design.notes().judgements().size());
     }

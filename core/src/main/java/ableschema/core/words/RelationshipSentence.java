@@ -186,6 +186,9 @@ final class RelationshipSentence {
                 .findFirst();
     }
 
+    /** A new entity is called by no more words than these, unless its name is quoted. */
+    private static final int MOST_WORDS = 4;
+
     private String leadingNoun(Clause clause) {
         String text = clause.subjectAndVerb();
         int known = nouns.leadingLength(text);
@@ -193,8 +196,26 @@ final class RelationshipSentence {
             return text.substring(0, known);
         }
         int quoted = Quoted.end(text, 0);
-        int space = quoted > 0 ? quoted : text.indexOf(' ');
-        return space < 0 ? text : text.substring(0, space);
+        if (quoted > 0) {
+            return text.substring(0, quoted);
+        }
+        return text.substring(0, endOfNewNoun(text));
+    }
+
+    /** A noun that is not known goes on up to what looks like a verb: "forage plant" in "forage plant grows at". */
+    private static int endOfNewNoun(String text) {
+        int first = text.indexOf(' ');
+        int at = first;
+        for (int words = 1; words <= MOST_WORDS && at >= 0; words++) {
+            int next = text.indexOf(' ', at + 1);
+            String word =
+                    text.substring(at + 1, next < 0 ? text.length() : next).toLowerCase(Locale.ROOT);
+            if (word.endsWith("s") && !word.endsWith("ss") && !word.endsWith("us")) {
+                return at;
+            }
+            at = next;
+        }
+        return first < 0 ? text.length() : first;
     }
 
     /** Points at a word before the number that is nearly, but not quite, one of the words for how many. */

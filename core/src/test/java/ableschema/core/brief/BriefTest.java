@@ -109,6 +109,40 @@ class BriefTest {
     }
 
     @Test
+    void verbs_and_the_first_half_of_a_pair_are_no_entities() {
+        assertThat(NounCandidates.of(
+                        "A member borrows a book and pays a fine when the due date has passed. Members may borrow up to five"
+                                + " books; a lender stamps each card.",
+                        design().design()))
+                .extracting(NounCandidates.Candidate::noun)
+                .contains("member", "book", "due date", "card", "lender", "fine")
+                .doesNotContain("borrow", "member borrow", "due", "stamp", "lender stamp", "pay", "book pay");
+    }
+
+    @Test
+    void told_sentences_are_offered_as_what_they_would_be_kept_as() {
+        Design known = design("Each apiary has code: text 6 (key).").design();
+        List<ToldSentences.Offer> offers = ToldSentences.of(
+                "A forage plant grows at an apiary. It was a cold spring!\nApiaries have a code. A keeper can look after several"
+                        + " hives.\nStudents enrol in courses.",
+                known);
+
+        assertThat(offers)
+                .extracting(ToldSentences.Offer::told)
+                .containsExactly(
+                        "A forage plant grows at an apiary.",
+                        "A keeper can look after several hives.",
+                        "Students enrol in courses.");
+        assertThat(offers.get(0).readings().get(0).sentences())
+                .containsExactly("Each forage plant grows at exactly one apiary.");
+        ToldSentences.Reverse reverse = offers.get(0).reverse().orElseThrow();
+        assertThat(reverse.question()).isEqualTo("Several apiaries for one forage plant?");
+        assertThat(reverse.ifYes().sentences().get(0)).startsWith("Each forage plant grows at at least one apiary");
+        assertThat(offers.get(2).readings()).hasSizeGreaterThan(1);
+        assertThat(offers.get(2).reverse()).isEmpty();
+    }
+
+    @Test
     void one_entity_is_made_of_each_noun_that_was_picked_and_nothing_of_the_others() {
         Map<String, EntityKind> picked = new LinkedHashMap<>();
         picked.put("keeper", EntityKind.PERSON);

@@ -8,6 +8,7 @@ import ableschema.core.design.Design;
 import ableschema.core.design.Entity;
 import ableschema.core.design.Relationship;
 import ableschema.core.design.SubtypeLayout;
+import ableschema.core.document.Document;
 import ableschema.core.store.DocumentFile;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -67,7 +68,25 @@ class DesignTextTest {
 
         assertThat(text.text()).contains("\nEach hive is identified by its apiary and stand no.\n");
         assertThat(text.omissions().orElseThrow()).matches("not said in words: .*\\d+ rows.*");
-        assertThat(text.notSaid().keySet()).isSubsetOf("row", "index", "question", "purpose", "reason", "judgement");
+        assertThat(text.notSaid().keySet())
+                .isSubsetOf("row", "index", "question", "purpose", "told text", "reason", "judgement");
+    }
+
+    @Test
+    void what_stands_beside_the_design_is_counted_too() throws Exception {
+        Document worked = DocumentFile.read(Path.of("../demo/alder-valley.able.json"));
+        Document told = worked.with(worked.design()
+                        .with(worked.design()
+                                .notes()
+                                .with(worked.design().notes().brief().withTold("It was cold."))))
+                .with(worked.rules().withReasonsInSql(!worked.rules().reasonsInSql()));
+
+        assertThat(DesignText.of(told).omissions().orElseThrow())
+                .contains("1 title")
+                .contains("1 told text")
+                .contains("11 places of a card")
+                .contains("house rule");
+        assertThat(DesignText.of(Document.EMPTY).omissions()).isEmpty();
     }
 
     @Test

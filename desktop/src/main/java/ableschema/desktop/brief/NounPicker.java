@@ -27,11 +27,14 @@ final class NounPicker extends VBox {
     private final FlowPane words = new FlowPane(8, 6);
     private final Button make;
     private final Map<String, EntityKind> picked = new LinkedHashMap<>();
+    private final FlowPane kindsOfPicked = new FlowPane(14, 6);
+    private final ToldList said;
     private final Map<String, EntityKind> kinds = new LinkedHashMap<>();
 
     NounPicker(Workspace workspace) {
         super(8);
         this.workspace = workspace;
+        this.said = new ToldList(workspace, this::keep);
         told.setId("told");
         told.setWrapText(true);
         told.setPrefRowCount(3);
@@ -45,7 +48,7 @@ final class NounPicker extends VBox {
         });
         make = Controls.button("make-entities", "Pick words", this::makeEntities);
         make.getStyleClass().add("main-action");
-        getChildren().addAll(Controls.text("What was told?", "bench-title"), told, words, make);
+        getChildren().addAll(Controls.text("What was told?", "bench-title"), told, words, kindsOfPicked, make, said);
         list();
     }
 
@@ -70,9 +73,15 @@ final class NounPicker extends VBox {
 
     private void list() {
         List<Candidate> candidates = NounCandidates.of(told.getText(), workspace.design());
+        said.show(told.getText());
         picked.keySet().retainAll(candidates.stream().map(Candidate::noun).toList());
         candidates.stream().filter(Candidate::known).forEach(candidate -> picked.remove(candidate.noun()));
         words.getChildren().setAll(candidates.stream().map(this::word).toList());
+        kindsOfPicked
+                .getChildren()
+                .setAll(picked.entrySet().stream()
+                        .map(each -> kindOf(each.getKey(), each.getValue()))
+                        .toList());
         make.setVisible(!candidates.isEmpty());
         make.setManaged(!candidates.isEmpty());
         say();
@@ -101,20 +110,18 @@ final class NounPicker extends VBox {
             }
             list();
         });
-        if (!picked.containsKey(candidate.noun())) {
-            return button;
-        }
-        var kind = Choice.of(
-                picked.getOrDefault(candidate.noun(), candidate.kind()),
-                EntityKind.USUAL,
-                EntityKind::toString,
-                chosen -> {
-                    kinds.put(candidate.noun(), chosen);
-                    picked.put(candidate.noun(), chosen);
-                    list();
-                });
-        kind.setId("kind-" + candidate.noun().replace(' ', '-'));
-        var pair = new HBox(4, button, kind);
+        return button;
+    }
+
+    /** The kind of a picked word, to be changed; it stands apart, so that picking a word moves no other. */
+    private Node kindOf(String noun, EntityKind now) {
+        var kind = Choice.of(now, EntityKind.USUAL, EntityKind::toString, chosen -> {
+            kinds.put(noun, chosen);
+            picked.put(noun, chosen);
+            list();
+        });
+        kind.setId("kind-" + noun.replace(' ', '-'));
+        var pair = new HBox(4, Controls.text(noun, "answer"), kind);
         pair.setAlignment(Pos.CENTER_LEFT);
         return pair;
     }

@@ -4,6 +4,7 @@ import ableschema.core.finding.Severity;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
 import javafx.scene.input.KeyCode;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
@@ -59,5 +60,16 @@ public final class Controls {
         var space = new Region();
         HBox.setHgrow(space, Priority.ALWAYS);
         return space;
+    }
+
+    /** A part that may be wider than there is room for, and then is scrolled sideways. */
+    public static ScrollPane sideways(Region part) {
+        var scroll = new ScrollPane(part);
+        scroll.setFitToWidth(true);
+        scroll.setFitToHeight(true);
+        scroll.setVbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+        scroll.setMinHeight(Region.USE_PREF_SIZE);
+        scroll.getStyleClass().add("bench-scroll");
+        return scroll;
     }
 }

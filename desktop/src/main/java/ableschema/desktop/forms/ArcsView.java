@@ -30,13 +30,11 @@ final class ArcsView extends Pane {
     private static final double TALLEST = 84;
 
     private final EntityTheory theory;
-    private final double width;
     private final List<Double> centres = new ArrayList<>();
     private double top;
 
-    ArcsView(EntityTheory theory, double width) {
+    ArcsView(EntityTheory theory) {
         this.theory = theory;
-        this.width = width;
         setId("arcs");
         List<Dependency> all = theory.entity().body().dependencies();
         List<Dependency> single = all.stream().filter(d -> d.from().size() == 1).toList();
@@ -54,22 +52,17 @@ final class ArcsView extends Pane {
 
     private void boxes() {
         List<String> names = theory.analysis().relation().attributes();
-        double natural = names.stream()
-                .mapToDouble(n -> Face.REGULAR.width(n, SIZE) + 20 + GAP)
-                .sum();
-        double shrink = Math.min(1, width / natural);
         AttributeSet key = theory.set(theory.entity().body().key());
         double x = 0;
         for (int i = 0; i < names.size(); i++) {
-            double own = (Face.REGULAR.width(names.get(i), SIZE) + 20) * shrink;
+            double own = Face.REGULAR.width(names.get(i), SIZE) + 20;
             var box = new Rectangle(x, top, own, BOX);
             box.setArcWidth(10);
             box.setArcHeight(10);
             boolean inKey = key.contains(i);
             box.setFill(inKey ? FxMarks.colour(Ink.PINE).deriveColor(0, 1, 1, 0.08) : FxMarks.colour(Ink.LINEN));
             box.setStroke(FxMarks.colour(inKey ? Ink.PINE : Ink.HAIRLINE));
-            String shown = Face.REGULAR.fitting(names.get(i), SIZE, own - 8);
-            var text = new Text(x + (own - Face.REGULAR.width(shown, SIZE)) / 2, top + 18, shown);
+            var text = new Text(x + 10, top + 18, names.get(i));
             text.setFont(FxFonts.of(Face.REGULAR, SIZE));
             text.setFill(FxMarks.colour(Ink.INK));
             text.setUnderline(inKey);
@@ -77,6 +70,7 @@ final class ArcsView extends Pane {
             centres.add(x + own / 2);
             x += own + GAP;
         }
+        setMinWidth(x);
     }
 
     private boolean breaks(Dependency dependency) {

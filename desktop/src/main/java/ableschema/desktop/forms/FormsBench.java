@@ -42,7 +42,6 @@ import javafx.scene.layout.VBox;
 public final class FormsBench extends ScrollPane {
 
     private static final int MOST_ROWS = 4;
-    private static final double MARGINS = 44;
 
     private final Workspace workspace;
     private final VBox content = new VBox();
@@ -87,7 +86,7 @@ public final class FormsBench extends ScrollPane {
     private void show(Entity entity) {
         EntityTheory theory = EntityTheory.of(workspace.design(), entity);
         Analysis analysis = theory.analysis();
-        content.getChildren().addAll(header(theory), new ArcsView(theory, Math.max(300, getWidth() - MARGINS)));
+        content.getChildren().addAll(header(theory), Controls.sideways(new ArcsView(theory)));
         content.getChildren().add(dependencies(theory));
         if (!analysis.complete()) {
             var open = text("Not all was looked at: " + String.join("; ", analysis.open()) + ".", "hint");

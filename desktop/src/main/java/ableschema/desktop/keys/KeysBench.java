@@ -29,6 +29,8 @@ import javafx.scene.control.TextField;
 import javafx.scene.layout.ColumnConstraints;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 
 /** What tells one row from another: the candidates side by side on the same points, and what each would do to children. */
@@ -92,7 +94,7 @@ public final class KeysBench extends ScrollPane {
                 .findFirst()
                 .or(() -> candidates.stream().filter(KeyCandidate::current).findFirst())
                 .orElse(candidates.get(0));
-        content.getChildren().addAll(table(candidates, shown), another(entity));
+        content.getChildren().addAll(Controls.sideways(table(candidates, shown)), another(entity));
         content.getChildren().add(consequences(entity, shown));
     }
 
@@ -117,11 +119,11 @@ public final class KeysBench extends ScrollPane {
         return button;
     }
 
-    private Node table(List<KeyCandidate> candidates, KeyCandidate shown) {
+    private GridPane table(List<KeyCandidate> candidates, KeyCandidate shown) {
         var grid = new GridPane();
         grid.getStyleClass().add("candidates");
-        grid.getColumnConstraints().add(share(22));
-        candidates.forEach(each -> grid.getColumnConstraints().add(share(78.0 / candidates.size())));
+        grid.getColumnConstraints().add(column());
+        candidates.forEach(each -> grid.getColumnConstraints().add(column()));
         for (int c = 0; c < candidates.size(); c++) {
             KeyCandidate candidate = candidates.get(c);
             boolean lit = candidate == shown;
@@ -161,10 +163,12 @@ public final class KeysBench extends ScrollPane {
         return new HBox(field);
     }
 
-    private static ColumnConstraints share(double percent) {
-        var share = new ColumnConstraints();
-        share.setPercentWidth(percent);
-        return share;
+    /** As wide as what stands in it, which is never cut; what does not fit beside the others is scrolled to. */
+    private static ColumnConstraints column() {
+        var column = new ColumnConstraints();
+        column.setMinWidth(Region.USE_PREF_SIZE);
+        column.setHgrow(Priority.ALWAYS);
+        return column;
     }
 
     private void pick(KeyCandidate candidate) {

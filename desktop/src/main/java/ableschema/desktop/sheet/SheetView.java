@@ -7,11 +7,14 @@ import ableschema.core.design.Side;
 import ableschema.core.document.Detail;
 import ableschema.core.document.District;
 import ableschema.core.document.Document;
+import ableschema.core.document.Position;
+import ableschema.core.edit.MoveCards;
 import ableschema.core.review.Rules;
 import ableschema.desktop.actions.Actions;
 import ableschema.desktop.workspace.Workspace;
 import ableschema.diagram.geometry.Area;
 import ableschema.diagram.geometry.Point;
+import ableschema.diagram.layout.Pushing;
 import ableschema.diagram.paint.Palette;
 import ableschema.diagram.paint.Raster;
 import ableschema.diagram.picture.Contents;
@@ -23,10 +26,12 @@ import ableschema.diagram.picture.Picture.DrawnLink;
 import ableschema.diagram.picture.Picture.PlacedCard;
 import ableschema.diagram.picture.View;
 import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 import javafx.geometry.Point2D;
 import javafx.scene.Group;
 import javafx.scene.Node;
@@ -37,6 +42,7 @@ import javafx.scene.shape.Rectangle;
 /** The sheet on which the picture is drawn: shows it, pans and zooms. What is done by hand is in {@link SheetGestures}. */
 public final class SheetView extends Pane {
 
+    private static final int MOST_GROWN = 40;
     private static final double NEAREST = 3;
     private static final double FARTHEST = 0.04;
     private static final double ROOM = 28;
@@ -57,6 +63,7 @@ public final class SheetView extends Pane {
     private final SheetGestures gestures;
     private final LaidPictures pictures;
     private Picture picture = Picture.NOTHING;
+    private Picture earlier = Picture.NOTHING;
     private Optional<Document> drawn = Optional.empty();
     private final ContentsMaker contentsMaker = new ContentsMaker();
     private Contents contents = new Contents(List.of(), List.of());
@@ -98,6 +105,7 @@ public final class SheetView extends Pane {
     private void follow() {
         workspace.documentProperty().addListener((o, before, now) -> draw());
         workspace.viewProperty().addListener((o, before, now) -> draw());
+        workspace.onApplied(this::makeRoom);
         workspace.selection().chosenProperty().addListener((o, before, now) -> light());
         workspace.selection().groupProperty().addListener((o, before, now) -> light());
         workspace.selection().focusProperty().addListener((o, before, now) -> {
@@ -173,6 +181,7 @@ public final class SheetView extends Pane {
         boolean another = drawn.isEmpty()
                 || drawn.get().design().entities().isEmpty()
                 || !drawn.get().inView().equals(workspace.document().inView());
+        earlier = picture;
         picture = pictures.now(contents(), picture);
         drawn = Optional.of(workspace.document());
         Detail detail = detail();
@@ -188,6 +197,36 @@ public final class SheetView extends Pane {
         if (another && !picture.cards().isEmpty() && getWidth() > 200) {
             fit();
         }
+    }
+
+    /** Moves what a card that grew or is new would cover, in the same step of the history. */
+    private void makeRoom() {
+        Set<Id> grown = picture.cards().values().stream()
+                .filter(this::isLarger)
+                .map(card -> card.card().id())
+                .collect(Collectors.toSet());
+        boolean all = workspace.selection().focusProperty().get().isEmpty();
+        if (grown.isEmpty()
+                || grown.size() > MOST_GROWN
+                || !all
+                || earlier.cards().isEmpty()) {
+            return;
+        }
+        Map<Id, Area> areas = new LinkedHashMap<>();
+        picture.cards().forEach((id, card) -> areas.put(id, card.area()));
+        Map<Id, Position> places = new LinkedHashMap<>();
+        Pushing.moved(areas, grown, Set.copyOf(workspace.document().diagram().pinned()))
+                .forEach((id, area) -> places.put(id, new Position(area.x(), area.y())));
+        if (!places.isEmpty()) {
+            workspace.amend(new MoveCards(places, "make room"));
+        }
+    }
+
+    private boolean isLarger(PlacedCard card) {
+        PlacedCard before = earlier.cards().get(card.card().id());
+        return before == null
+                || card.area().width() > before.area().width()
+                || card.area().height() > before.area().height();
     }
 
     /** An empty sheet says on itself what to do. */

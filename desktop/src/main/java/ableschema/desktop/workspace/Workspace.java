@@ -51,6 +51,7 @@ public final class Workspace {
     private History history;
     private Document lastSaved;
     private Optional<Path> file = Optional.empty();
+    private Runnable applied = () -> {};
     private final List<Runnable> meaningChanges = new ArrayList<>();
     private final Measuring measuring = new Measuring();
     private Optional<Job> opening = Optional.empty();
@@ -155,6 +156,12 @@ public final class Workspace {
         history.apply(edit.name(), AutoLayout.completed(edited, derived, measuring));
         notices.clear();
         show(derived);
+        applied.run();
+    }
+
+    /** Has something done after each edit that was carried out and is shown, such as amending it; undoing is none. */
+    public void onApplied(Runnable action) {
+        applied = action;
     }
 
     /** Carries out an edit as part of the one before, so that both are undone together. */

@@ -5,15 +5,18 @@ import static org.assertj.core.api.Assertions.assertThat;
 import ableschema.core.design.IdSource;
 import ableschema.core.design.Judgement.Verdict;
 import ableschema.core.design.Question;
+import ableschema.core.design.Relationship;
 import ableschema.core.document.Document;
 import ableschema.core.finding.Step;
 import ableschema.core.store.DocumentFile;
+import ableschema.core.words.Sentences;
 import ableschema.desktop.workspace.Workspace;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.TimeUnit;
+import javafx.geometry.Bounds;
 import javafx.scene.Node;
 import javafx.scene.control.ButtonBase;
 import javafx.scene.control.Labeled;
@@ -101,6 +104,30 @@ class BriefTest extends WindowFixture {
                 .containsSubsequence("person", "Keeper", "event", "Inspection", "place")
                 .contains("none yet: where does it happen?", "none yet: what is used, made or looked after?")
                 .doesNotContain("none yet: what happens, and when?");
+    }
+
+    @Test
+    void what_told_sentences_say_is_taken_up_one_by_one_and_the_other_direction_is_asked(FxRobot robot) {
+        go(robot, Step.BRIEF);
+        fill(robot, "#told", "A forage plant grows at an apiary. Each apiary has a code and a name. It was cold.");
+        Bounds before = onScreen(robot, "#noun-apiary");
+        press(robot, "#noun-forage-plant");
+        assertThat(onScreen(robot, "#noun-apiary")).isEqualTo(before);
+
+        assertThat(robot.lookup("Several apiaries for one forage plant?").tryQuery())
+                .isPresent();
+        press(robot, "#told-1-several");
+        Relationship grows = workspace.design().relationships().get(0);
+        assertThat(new Sentences(workspace.design()).of(grows))
+                .startsWith("Each forage plant grows at at least one apiary");
+        assertThat(robot.lookup("#told-1-several").tryQuery()).isEmpty();
+        press(robot, "#told-1");
+        assertThat(entity("Apiary").body().attributes())
+                .extracting(each -> each.name())
+                .containsExactly("code", "name");
+        assertThat(robot.lookup("#told-1").tryQuery()).isEmpty();
+        robot.interact(workspace::undo);
+        assertThat(robot.lookup("#told-1").tryQuery()).isPresent();
     }
 
     @Test

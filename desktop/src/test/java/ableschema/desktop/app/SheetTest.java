@@ -3,14 +3,18 @@ package ableschema.desktop.app;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import ableschema.core.design.Entity;
+import ableschema.core.design.Id;
 import ableschema.core.design.IdKind;
 import ableschema.core.design.Relationship;
 import ableschema.core.document.Notation;
+import ableschema.core.document.Position;
+import ableschema.core.edit.MoveCards;
 import ableschema.core.schema.Table;
 import ableschema.diagram.picture.View;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Map;
 import java.util.concurrent.TimeUnit;
 import java.util.stream.Stream;
 import javafx.geometry.Bounds;
@@ -365,5 +369,30 @@ class SheetTest extends WindowFixture {
         robot.interact(() -> window.pictures().write(folder.resolve("no/such/folder.svg")));
         WaitForAsyncUtils.waitFor(
                 20, TimeUnit.SECONDS, () -> text(robot, "#rule-answer").contains("folder.svg"));
+    }
+
+    @Test
+    void a_card_that_grows_makes_room_in_one_step_and_a_fixed_one_stays(FxRobot robot) {
+        drawTwo(robot);
+        Id apiary = entity("Apiary").id();
+        Id hive = entity("Hive").id();
+        robot.interact(() -> {
+            window.sheet().zoom(1 / window.sheet().zoom(), 0, 0);
+            Position at = workspace.document().position(apiary).orElseThrow();
+            double below = at.y() + onScreen(robot, "#card-apiary").getHeight() + 16;
+            workspace.apply(new MoveCards(Map.of(hive, new Position(at.x(), below)), "put it below"));
+        });
+        WaitForAsyncUtils.waitForFxEvents();
+        Position before = workspace.document().position(hive).orElseThrow();
+        rule(robot, "Each apiary has street: text 60, town: text 40, opened on: date, altitude: whole.");
+
+        assertThat(onScreen(robot, "#card-apiary").intersects(onScreen(robot, "#card-hive")))
+                .isFalse();
+        Position pushed = workspace.document().position(hive).orElseThrow();
+        assertThat(pushed.y()).isGreaterThan(before.y());
+        assertThat(pushed.x()).isEqualTo(before.x());
+        robot.interact(workspace::undo);
+        assertThat(workspace.document().position(hive)).contains(before);
+        assertThat(entity("Apiary").body().attributes()).hasSize(2);
     }
 }
