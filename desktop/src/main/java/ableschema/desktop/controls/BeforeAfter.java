@@ -106,7 +106,8 @@ public final class BeforeAfter extends VBox {
         name.getStyleClass().setAll("label", table.isInKey(column) ? "key-name" : "column-name");
         name.setMinWidth(Region.USE_PREF_SIZE);
         Label type = Controls.text(dialect.type(column.type()), "type");
-        var row = new HBox(8, new HBox(name), Controls.space(), type);
+        type.setMinWidth(Region.USE_PREF_SIZE);
+        var row = new FlowPane(8, 0, new HBox(name), type); // a long type stands below its name, rather than being cut
         row.getStyleClass().add("change-row");
         if (differs) {
             row.getStyleClass().add(mark);
