@@ -20,6 +20,8 @@ final class AttributePhrasings {
     private static final Pattern HAS = Pattern.compile(
             "(.+?) (?:also )?(has|have|must have|should have|is described by|are described by)(:?) (.+)", CASE);
 
+    private static final Pattern MODAL = Pattern.compile("(.+) (?:may|can|might|could)", CASE);
+
     /** Looked for where nothing "has" anything, as these are nouns too: each store, each record. */
     private static final Pattern STORES =
             Pattern.compile("(.+?) (?:also )?(store|stores|record|records|keeps)(:?) (.+)", CASE);
@@ -90,13 +92,19 @@ final class AttributePhrasings {
         if (storing && !articles && members.size() == 1) {
             return Optional.empty();
         }
-        return attributes(has.group(1), list);
+        Matcher modal = MODAL.matcher(has.group(1));
+        return modal.matches() ? attributes(modal.group(1), list, true) : attributes(has.group(1), list);
     }
 
     private Optional<Phrasing> attributes(String noun, String list) {
+        return attributes(noun, list, false);
+    }
+
+    /** @param optional whether each may have them and need not */
+    private Optional<Phrasing> attributes(String noun, String list, boolean optional) {
         var items = new ArrayList<String>();
         for (String member : SaidNouns.members(list)) {
-            String item = item(member);
+            String item = item(optional ? "optional " + member : member);
             if (SENTENCE.matcher(" " + Quoted.masked(item).replaceFirst("[:(].*", "") + " ")
                     .find()) {
                 return Optional.of(new Phrasing.Refused(

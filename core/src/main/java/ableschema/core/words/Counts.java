@@ -32,7 +32,7 @@ final class Counts {
                             + "(?:at most|no more than|not more than|up to) N",
                     (a, b) -> new Cardinality(a, b)),
             way(
-                    "one and only one|only one|just one|precisely one|a single|one single",
+                    "one and only one|only one|just one|precisely one|a single|one single|another|one other",
                     (a, b) -> Cardinality.EXACTLY_ONE),
             way("zero or one|none or one|no or one|one or none|one or no", (a, b) -> Cardinality.AT_MOST_ONE),
             way("one or more|one or several|one or many|one, several or many", (a, b) -> Cardinality.AT_LEAST_ONE),

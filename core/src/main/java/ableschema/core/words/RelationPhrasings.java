@@ -39,6 +39,13 @@ final class RelationPhrasings {
 
     private static final Pattern STRAY =
             Pattern.compile(",| (?:and|or|who|which|that|whose|where|with|has|have|is|are|can|may|must|not) ", CASE);
+    private static final Pattern LEFT_OVER = Pattern.compile(
+            " (?:on|in|at|during|per|from|for|by|to|until|since|before|after|without|under|over|as) .*", CASE);
+    private static final Pattern OF_ONE = Pattern.compile("(.+) of (?:an?|the|each|every|its|their) (.+)", CASE);
+    private static final Pattern TYPED = Pattern.compile(
+            "is an? (?:decimal|number|text|string|date|moment|time|year|whole|integer|boolean|uuid)\\b.*", CASE);
+    private static final Set<String> HOW_OFTEN = Set.of("time", "times", "once", "twice", "way", "ways");
+
     private static final Pattern DENIED = Pattern.compile("\\b(?:not|never|no longer|cannot)\\b|n't\\b", CASE);
     private static final Set<String> UNITS = Set.of(
             "kg",
@@ -73,6 +80,10 @@ final class RelationPhrasings {
             "dollar",
             "dollars",
             "degrees",
+            "kilogram",
+            "kilograms",
+            "gram",
+            "grams",
             "kilometre",
             "kilometres",
             "mile",
@@ -141,6 +152,10 @@ final class RelationPhrasings {
             return Optional.of(new Phrasing.Refused(
                     "only one entity stands behind the verb; say the rest in a sentence of its own", clause.object()));
         }
+        Optional<Phrasing> other = noEntity(clause);
+        if (other.isPresent()) {
+            return other;
+        }
         if (UNITS.contains(clause.object().toLowerCase(Locale.ROOT))) {
             return Optional.of(new Phrasing.Refused(
                     "a measure is no entity. Say for example: Each " + clause.subject()
@@ -170,6 +185,38 @@ final class RelationPhrasings {
                                         + " is an entity.",
                                 noun)))
                 .findFirst();
+    }
+
+    /** What stands where an entity is expected, and is none. */
+    private Optional<Phrasing> noEntity(Clause clause) {
+        String object = Quoted.masked(clause.object());
+        Matcher over = LEFT_OVER.matcher(object);
+        if (over.find() && said.entity(clause.object()).isEmpty()) {
+            return Optional.of(new Phrasing.Refused(
+                    "only one entity stands behind the verb; say the rest in a sentence of its own",
+                    over.group().strip()));
+        }
+        if (HOW_OFTEN.contains(object.toLowerCase(Locale.ROOT))
+                && said.entity(clause.object()).isEmpty()) {
+            return Optional.of(new Phrasing.Refused(
+                    "how often it happens is no number of something; say what is made each time, as in: Each hive is looked"
+                            + " at in any number of inspections",
+                    clause.object()));
+        }
+        Matcher ofOne = OF_ONE.matcher(Quoted.masked(clause.subject()));
+        if (ofOne.matches() && said.entity(clause.subject()).isEmpty()) {
+            return Optional.of(new Phrasing.Refused(
+                    "say it of the whole: Each " + said.one(ofOne.group(2)) + " has "
+                            + ofOne.group(1).toLowerCase(Locale.ROOT),
+                    clause.subject()));
+        }
+        if (TYPED.matcher(Quoted.masked(clause.verb())).matches()) {
+            return Optional.of(new Phrasing.Refused(
+                    "whose " + clause.subject() + "? Say for example: Each hive has " + clause.subject()
+                            + ": decimal 6,2",
+                    clause.subject()));
+        }
+        return Optional.empty();
     }
 
     /** Where the options in brackets at the end begin. */
