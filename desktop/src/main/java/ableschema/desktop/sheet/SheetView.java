@@ -7,14 +7,11 @@ import ableschema.core.design.Side;
 import ableschema.core.document.Detail;
 import ableschema.core.document.District;
 import ableschema.core.document.Document;
-import ableschema.core.document.Position;
-import ableschema.core.edit.MoveCards;
 import ableschema.core.review.Rules;
 import ableschema.desktop.actions.Actions;
 import ableschema.desktop.workspace.Workspace;
 import ableschema.diagram.geometry.Area;
 import ableschema.diagram.geometry.Point;
-import ableschema.diagram.layout.Pushing;
 import ableschema.diagram.paint.Palette;
 import ableschema.diagram.paint.Raster;
 import ableschema.diagram.picture.Contents;
@@ -26,23 +23,19 @@ import ableschema.diagram.picture.Picture.DrawnLink;
 import ableschema.diagram.picture.Picture.PlacedCard;
 import ableschema.diagram.picture.View;
 import java.util.HashSet;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.stream.Collectors;
 import javafx.geometry.Point2D;
 import javafx.scene.Group;
 import javafx.scene.Node;
-import javafx.scene.control.Label;
 import javafx.scene.layout.Pane;
 import javafx.scene.shape.Rectangle;
 
 /** The sheet on which the picture is drawn: shows it, pans and zooms. What is done by hand is in {@link SheetGestures}. */
 public final class SheetView extends Pane {
 
-    private static final int MOST_GROWN = 40;
     private static final double NEAREST = 3;
     private static final double FARTHEST = 0.04;
     private static final double ROOM = 28;
@@ -59,7 +52,7 @@ public final class SheetView extends Pane {
     private final JoinedColumns joined = new JoinedColumns();
     private final Group over = new Group();
     private final Overview overview = new Overview(this);
-    private final Label empty = new Label();
+    private final EmptySign empty = new EmptySign();
     private final SheetGestures gestures;
     private final LaidPictures pictures;
     private Picture picture = Picture.NOTHING;
@@ -82,10 +75,6 @@ public final class SheetView extends Pane {
         setAccessibleText("Sheet");
         content.getChildren().addAll(far, cards, joined, signs, over);
         content.setManaged(false);
-        empty.setId("sheet-empty");
-        empty.getStyleClass().add("sheet-empty");
-        empty.setMouseTransparent(true);
-        empty.setManaged(false);
         getChildren().addAll(paper, content, empty, overview);
         paper.onRest(this::rest);
         clipToBounds();
@@ -201,54 +190,21 @@ public final class SheetView extends Pane {
 
     /** Moves what a card that grew or is new would cover, in the same step of the history. */
     private void makeRoom() {
-        Set<Id> grown = picture.cards().values().stream()
-                .filter(this::isLarger)
-                .map(card -> card.card().id())
-                .collect(Collectors.toSet());
-        boolean all = workspace.selection().focusProperty().get().isEmpty();
-        if (grown.isEmpty()
-                || grown.size() > MOST_GROWN
-                || !all
-                || earlier.cards().isEmpty()) {
-            return;
-        }
-        Map<Id, Area> areas = new LinkedHashMap<>();
-        picture.cards().forEach((id, card) -> areas.put(id, card.area()));
-        Map<Id, Position> places = new LinkedHashMap<>();
-        Pushing.moved(areas, grown, Set.copyOf(workspace.document().diagram().pinned()))
-                .forEach((id, area) -> places.put(id, new Position(area.x(), area.y())));
-        if (!places.isEmpty()) {
-            workspace.amend(new MoveCards(places, "make room"));
+        if (workspace.selection().focusProperty().get().isEmpty()) {
+            GrownCards.between(earlier, picture, workspace.document().diagram().pinned())
+                    .ifPresent(workspace::amend);
         }
     }
 
-    private boolean isLarger(PlacedCard card) {
-        PlacedCard before = earlier.cards().get(card.card().id());
-        return before == null
-                || card.area().width() > before.area().width()
-                || card.area().height() > before.area().height();
-    }
-
-    /** An empty sheet says on itself what to do. */
     private void sayEmpty() {
-        boolean nothing = workspace.design().entities().isEmpty();
-        empty.setText(
-                nothing
-                        ? "Click anywhere and type the name of what you keep data about."
-                                + "\nOr type a sentence in the line below: Each hive stands in exactly one apiary."
-                                + "\nCtrl+O opens a design, Ctrl+K finds everything that can be done."
-                        : "This picture shows nothing yet: choose another above, or tell it what to show.");
-        empty.setVisible(picture.cards().isEmpty());
+        empty.show(picture.cards().isEmpty(), workspace.design().entities().isEmpty());
         requestLayout();
     }
 
     @Override
     protected void layoutChildren() {
         super.layoutChildren();
-        empty.autosize();
-        empty.relocate(
-                Math.max(24, Math.rint((getWidth() - empty.getWidth()) / 2)),
-                Math.max(24, Math.rint(getHeight() / 2 - empty.getHeight())));
+        empty.centre(getWidth(), getHeight());
     }
 
     /** Less detail where it could not be read. */

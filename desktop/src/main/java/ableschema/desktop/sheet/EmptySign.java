@@ -1,0 +1,39 @@
+package ableschema.desktop.sheet;
+
+import javafx.scene.control.Label;
+
+/** What an empty sheet says on itself: how to begin. */
+final class EmptySign extends Label {
+
+    private static final double MARGIN = 24;
+
+    EmptySign() {
+        setId("sheet-empty");
+        getStyleClass().add("sheet-empty");
+        setMouseTransparent(true);
+        setManaged(false);
+    }
+
+    /**
+     * Shows itself, or not.
+     *
+     * @param empty     whether the picture shows nothing
+     * @param beginning whether there is nothing that it could show
+     */
+    void show(boolean empty, boolean beginning) {
+        setText(
+                beginning
+                        ? "Click anywhere and type the name of what you keep data about."
+                                + "\nOr type a sentence in the line below: Each hive stands in exactly one apiary."
+                                + "\nCtrl+O opens a design, Ctrl+K finds everything that can be done."
+                        : "This picture shows nothing yet: choose another above, or tell it what to show.");
+        setVisible(empty);
+    }
+
+    void centre(double width, double height) {
+        autosize();
+        relocate(
+                Math.max(MARGIN, Math.rint((width - getWidth()) / 2)),
+                Math.max(MARGIN, Math.rint(height / 2 - getHeight())));
+    }
+}
