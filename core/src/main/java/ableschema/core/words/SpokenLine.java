@@ -66,7 +66,12 @@ public final class SpokenLine {
         return new Heard(new RuleLine(design, chosen, ids).read(text), List.of(), List.of());
     }
 
-    /** Reads the sentences one after the other, as one step; a problem points at the whole line, as its words are others. */
+    /** Reads canonical sentences one after the other, as one step; never throws. */
+    public Understanding readAll(List<String> sentences) {
+        return understood(String.join(" ", sentences), sentences);
+    }
+
+    /** A problem points at the whole line, as its words are others. */
     private Understanding understood(String text, List<String> sentences) {
         Document document = Document.EMPTY.with(design);
         var edits = new ArrayList<Edit>();

@@ -4,13 +4,10 @@ import ableschema.core.brief.ToldSentences;
 import ableschema.core.brief.ToldSentences.Offer;
 import ableschema.core.brief.ToldSentences.Reading;
 import ableschema.core.design.Design;
-import ableschema.core.document.Edit;
-import ableschema.core.edit.Compound;
-import ableschema.core.words.RuleLine;
+import ableschema.core.words.SpokenLine;
 import ableschema.core.words.Understanding;
 import ableschema.desktop.controls.Controls;
 import ableschema.desktop.workspace.Workspace;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import javafx.geometry.Pos;
@@ -83,21 +80,11 @@ final class ToldList extends VBox {
     /** Takes the sentences up as one step. */
     private void take(List<String> sentences) {
         keep.run();
-        var document = workspace.document();
-        var edits = new ArrayList<Edit>();
-        for (String sentence : sentences) {
-            Understanding heard = new RuleLine(document.design(), Optional.empty(), workspace.ids()).read(sentence);
-            if (heard instanceof Understanding.Understood understood) {
-                document = understood.edit().applyTo(document);
-                edits.add(understood.edit());
-            } else if (heard instanceof Understanding.NotUnderstood not) {
-                workspace.notices().complain(not.problem());
-                return;
-            }
-        }
-        if (!edits.isEmpty()) {
-            workspace.apply(
-                    edits.size() == 1 ? edits.get(0) : new Compound(edits.get(0).name(), edits));
+        Understanding heard = new SpokenLine(workspace.design(), Optional.empty(), workspace.ids()).readAll(sentences);
+        if (heard instanceof Understanding.Understood understood) {
+            workspace.apply(understood.edit());
+        } else if (heard instanceof Understanding.NotUnderstood not) {
+            workspace.notices().complain(not.problem());
         }
     }
 }
