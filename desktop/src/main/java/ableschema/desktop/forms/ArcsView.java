@@ -25,7 +25,8 @@ import javafx.scene.text.Text;
 final class ArcsView extends Pane {
 
     private static final double BOX = 28;
-    private static final double GAP = 6;
+    private static final double GAP = 5;
+    private static final double PADDING = 7;
     private static final double SIZE = 12;
     private static final double TALLEST = 84;
 
@@ -55,14 +56,14 @@ final class ArcsView extends Pane {
         AttributeSet key = theory.set(theory.entity().body().key());
         double x = 0;
         for (int i = 0; i < names.size(); i++) {
-            double own = Face.REGULAR.width(names.get(i), SIZE) + 20;
+            double own = Face.REGULAR.width(names.get(i), SIZE) + 2 * PADDING;
             var box = new Rectangle(x, top, own, BOX);
             box.setArcWidth(10);
             box.setArcHeight(10);
             boolean inKey = key.contains(i);
             box.setFill(inKey ? FxMarks.colour(Ink.PINE).deriveColor(0, 1, 1, 0.08) : FxMarks.colour(Ink.LINEN));
             box.setStroke(FxMarks.colour(inKey ? Ink.PINE : Ink.HAIRLINE));
-            var text = new Text(x + 10, top + 18, names.get(i));
+            var text = new Text(x + PADDING, top + 18, names.get(i));
             text.setFont(FxFonts.of(Face.REGULAR, SIZE));
             text.setFill(FxMarks.colour(Ink.INK));
             text.setUnderline(inKey);

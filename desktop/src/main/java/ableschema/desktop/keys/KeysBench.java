@@ -21,6 +21,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
 import javafx.css.PseudoClass;
+import javafx.geometry.Insets;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -213,6 +214,7 @@ public final class KeysBench extends ScrollPane {
         var title =
                 new HBox(10, text("If it is " + shown.name(), "candidate-name"), text("what every child gets", "note"));
         title.setAlignment(Pos.BASELINE_LEFT);
+        title.setPadding(new Insets(0, 0, 8, 0)); // the verbs of the picture below stand above its lines
         box.getChildren().add(title);
         Document after = shown.choice().applyTo(workspace.document());
         Mapping mapping = after.mapping(workspace.mapping());
