@@ -12,6 +12,7 @@ import java.util.Optional;
  *
  * @param reasons why a thing is as it is, by what the reason is for
  * @param setAside findings that are to be said no more, as long as the same is found
+ * @param answers what was answered on which the choice of keys depends, at most one answer to a question
  * @param plurals plurals that the rules of English do not give, by the singular
  */
 public record Notes(
@@ -19,15 +20,17 @@ public record Notes(
         Map<Topic, String> reasons,
         List<Judgement> judgements,
         Map<String, String> plurals,
-        List<SetAside> setAside) {
+        List<SetAside> setAside,
+        List<KeyAnswer> answers) {
 
-    public static final Notes NONE = new Notes(Brief.EMPTY, Map.of(), List.of(), Map.of(), List.of());
+    public static final Notes NONE = new Notes(Brief.EMPTY, Map.of(), List.of(), Map.of(), List.of(), List.of());
 
     public Notes {
         reasons = Collections.unmodifiableMap(new LinkedHashMap<>(reasons));
         judgements = List.copyOf(judgements);
         plurals = Collections.unmodifiableMap(new LinkedHashMap<>(plurals));
         setAside = List.copyOf(setAside);
+        answers = List.copyOf(answers);
     }
 
     /** Why something is as it is; empty where nobody said. */
@@ -43,7 +46,7 @@ public record Notes(
     }
 
     public Notes with(Brief brief) {
-        return new Notes(brief, reasons, judgements, plurals, setAside);
+        return new Notes(brief, reasons, judgements, plurals, setAside, answers);
     }
 
     /** Returns these notes with a reason; an empty one takes it away. */
@@ -54,28 +57,44 @@ public record Notes(
         } else {
             changed.put(topic, reason);
         }
-        return new Notes(brief, changed, judgements, plurals, setAside);
+        return new Notes(brief, changed, judgements, plurals, setAside, answers);
     }
 
     /** Returns these notes with a judgement in place of what was said of that sentence before. */
     public Notes with(Judgement judgement) {
         Notes rest = withoutJudgement(judgement.about(), judgement.sentence());
-        return new Notes(brief, reasons, Lists.plus(rest.judgements, judgement), plurals, setAside);
+        return new Notes(brief, reasons, Lists.plus(rest.judgements, judgement), plurals, setAside, answers);
     }
 
     public Notes withoutJudgement(Id about, String sentence) {
         var kept = new ArrayList<>(judgements);
         kept.removeIf(j -> j.about().equals(about) && j.sentence().equals(sentence));
-        return new Notes(brief, reasons, kept, plurals, setAside);
+        return new Notes(brief, reasons, kept, plurals, setAside, answers);
     }
 
     public Notes withPlural(String singular, String plural) {
         var changed = new LinkedHashMap<>(plurals);
         changed.put(singular, plural);
-        return new Notes(brief, reasons, judgements, changed, setAside);
+        return new Notes(brief, reasons, judgements, changed, setAside, answers);
     }
 
     public Notes withSetAside(List<SetAside> setAside) {
-        return new Notes(brief, reasons, judgements, plurals, setAside);
+        return new Notes(brief, reasons, judgements, plurals, setAside, answers);
+    }
+
+    /** What was answered to a question about a thing; empty where nobody did. */
+    public Optional<Boolean> answer(Id about, KeyQuestion question) {
+        return answers.stream()
+                .filter(each -> each.about().equals(about) && each.question() == question)
+                .map(KeyAnswer::yes)
+                .findFirst();
+    }
+
+    /** Returns these notes with an answer in place of what was answered before; an empty one takes it back. */
+    public Notes withAnswer(Id about, KeyQuestion question, Optional<Boolean> yes) {
+        var changed = new ArrayList<>(answers);
+        changed.removeIf(each -> each.about().equals(about) && each.question() == question);
+        yes.ifPresent(answer -> changed.add(new KeyAnswer(about, question, answer)));
+        return new Notes(brief, reasons, judgements, plurals, setAside, changed);
     }
 }

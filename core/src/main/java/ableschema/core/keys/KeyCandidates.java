@@ -2,7 +2,6 @@ package ableschema.core.keys;
 
 import ableschema.core.design.Attribute;
 import ableschema.core.design.Body;
-import ableschema.core.design.ColumnRef;
 import ableschema.core.design.Design;
 import ableschema.core.design.Entity;
 import ableschema.core.design.IdKind;
@@ -15,11 +14,10 @@ import ableschema.core.document.Edit;
 import ableschema.core.edit.ChangeBody;
 import ableschema.core.edit.Edits;
 import ableschema.core.expression.Expression;
-import ableschema.core.keys.KeyCandidate.Point;
-import ableschema.core.keys.KeyCandidate.Verdict;
-import ableschema.core.mapping.Keys;
+import ableschema.core.keys.KeyCandidate.Clash;
 import ableschema.core.normalization.EntityTheory;
-import ableschema.core.rows.RowValues;
+import ableschema.core.sql.dialect.Dialect;
+import ableschema.core.sql.dialect.Dialects;
 import ableschema.core.theory.AttributeSet;
 import ableschema.core.types.DataType;
 import ableschema.core.words.Sentences;
@@ -43,48 +41,44 @@ public final class KeyCandidates {
     private final Entity entity;
     private final Body body;
     private final IdSource ids;
-    private final Keys keys;
-    private final RowValues values;
     private final EntityTheory theory;
     private final Sentences sentences;
-    private final long children;
+    private final KeyPoints points;
 
-    private KeyCandidates(Design design, Entity entity, IdSource ids) {
+    private KeyCandidates(Design design, Entity entity, Dialect dialect, IdSource ids) {
         this.design = design;
         this.entity = entity;
         this.body = entity.body();
         this.ids = ids;
-        this.keys = new Keys(design);
-        this.values = new RowValues(design);
         this.theory = EntityTheory.of(design, entity);
         this.sentences = new Sentences(design);
-        this.children = design.relationships().stream()
-                .filter(r -> r.isManyToMany()
-                        ? r.touches(entity.id())
-                        : r.referencedSide()
-                                .filter(s -> r.end(s).entity().equals(entity.id()))
-                                .isPresent())
-                .count();
+        this.points = new KeyPoints(design, entity, dialect, theory);
     }
 
-    /** @param named a candidate that the designer has named; empty for none */
-    public static List<KeyCandidate> of(Design design, Entity entity, List<KeyPart> named, IdSource ids) {
-        return new KeyCandidates(design, entity, ids).candidates(named);
+    /**
+     * @param dialect in which keys take so many bytes
+     * @param named   a candidate that the designer has named; empty for none
+     */
+    public static List<KeyCandidate> of(
+            Design design, Entity entity, Dialect dialect, List<KeyPart> named, IdSource ids) {
+        return new KeyCandidates(design, entity, dialect, ids).candidates(named);
     }
 
     /** Makes these parts the key; the key that was stays unique. */
     public static Edit choosing(Design design, Entity entity, List<KeyPart> parts, IdSource ids) {
-        return new KeyCandidates(design, entity, ids).choose(parts);
+        return new KeyCandidates(design, entity, Dialects.STANDARD, ids).choose(parts);
     }
 
     /** Makes a number, counted by the database, the key. */
     public static Edit numbered(Design design, Entity entity, IdSource ids) {
-        return new KeyCandidates(design, entity, ids).counted().choice();
+        return new KeyCandidates(design, entity, Dialects.STANDARD, ids)
+                .counted()
+                .choice();
     }
 
     /** Makes a UUID, made by the database, the key. */
     public static Edit withUuid(Design design, Entity entity, IdSource ids) {
-        return new KeyCandidates(design, entity, ids).uuid().choice();
+        return new KeyCandidates(design, entity, Dialects.STANDARD, ids).uuid().choice();
     }
 
     private List<KeyCandidate> candidates(List<KeyPart> named) {
@@ -117,8 +111,10 @@ public final class KeyCandidates {
                 .forEach(key -> addUnlessKnown(found, theory.parts(key)));
         body.attributes().stream()
                 .filter(a -> found.size() < 2)
-                .filter(a -> !a.optional() && isShort(a) && clashes(List.of(a.ref())) == 0)
-                .filter(a -> body.rows().size() > 1 || a.name().matches("(?i).*\\b(code|no|number|id)"))
+                .filter(a -> !a.optional()
+                        && isShort(a)
+                        && points.clashes(List.of(a.ref())).isEmpty())
+                .filter(a -> body.rows().size() > 1 || KeyPoints.isCode(a.name()))
                 .forEach(a -> addUnlessKnown(found, List.of(a.ref())));
         return new LinkedHashSet<>(found.stream().limit(MOST_NATURAL).toList());
     }
@@ -137,83 +133,21 @@ public final class KeyCandidates {
 
     private KeyCandidate natural(List<KeyPart> parts) {
         String name = String.join(" + ", parts.stream().map(sentences::called).toList());
-        boolean follows = theory.analysis().keys().found().stream()
-                .anyMatch(key -> theory.set(parts).containsAll(key));
-        boolean optional = parts.stream().anyMatch(this::isOptional);
-        long clashes = clashes(parts);
-        boolean numbered = types(parts).stream().anyMatch(DataType.Counted.class::isInstance);
-        boolean made = types(parts).contains(DataType.Simple.UUID);
-        var points = List.of(
-                follows
-                        ? new Point("Follows from the rules", "yes", Verdict.GOOD)
-                        : new Point("Follows from the rules", "not stated", Verdict.NEUTRAL),
-                inRows(clashes),
-                optional
-                        ? new Point("Always there", "may be empty", Verdict.BAD)
-                        : new Point("Always there", "yes", Verdict.GOOD),
-                numbered
-                        ? new Point("Made in several places", "two copies clash", Verdict.BAD)
-                        : new Point("Made in several places", "yes", Verdict.GOOD),
-                numbered || made
-                        ? new Point("Known to people", made ? "no" : "only a number", Verdict.NEUTRAL)
-                        : new Point("Known to people", "yes", Verdict.GOOD),
-                bytes(types(parts)));
+        List<DataType> types = points.types(parts);
+        boolean numbered = types.stream().anyMatch(DataType.Counted.class::isInstance);
+        boolean made = types.contains(DataType.Simple.UUID);
         String note =
                 parts.size() > 1 ? parts.size() + " parts, one key" : numbered ? "counted" : made ? "made" : "given";
-        return new KeyCandidate(name, note, points, parts.equals(body.key()), choose(parts));
-    }
-
-    private Point inRows(long clashes) {
-        int count = body.rows().size();
-        String question = "In the " + (count == 1 ? "1 row" : count + " rows");
-        if (count == 0) {
-            return new Point("In the sample rows", "no rows yet", Verdict.NEUTRAL);
-        }
-        return clashes == 0
-                ? new Point(question, "no two alike", Verdict.GOOD)
-                : new Point(question, clashes == 1 ? "1 row clashes" : clashes + " rows clash", Verdict.BAD);
-    }
-
-    private boolean isOptional(KeyPart part) {
-        return part instanceof ColumnRef.Own own
-                ? body.attribute(own.id()).filter(Attribute::optional).isPresent()
-                : part.through().filter(design::isOptional).isPresent();
-    }
-
-    /** How many rows have the values of an earlier one. */
-    private long clashes(List<KeyPart> parts) {
-        List<ColumnRef> columns = keys.columns(entity.id(), parts);
-        var seen = new LinkedHashSet<List<String>>();
-        return body.rows().stream()
-                .map(row -> values.values(row, columns))
-                .filter(found -> found.stream().noneMatch(String::isEmpty))
-                .filter(found -> !seen.add(found))
-                .count();
-    }
-
-    private List<DataType> types(List<KeyPart> parts) {
-        return keys.columns(entity.id(), parts).stream().map(keys::type).toList();
-    }
-
-    private Point bytes(List<DataType> types) {
-        int here = types.stream().mapToInt(KeyCandidates::bytes).sum();
-        String question = children == 0
-                ? "Bytes a row, at most"
-                : "Bytes: here / in " + children + (children == 1 ? " child" : " children");
-        String answer = children == 0 ? here + "" : here + " / " + here * children;
-        return new Point(question, answer, here > 24 ? Verdict.NEUTRAL : Verdict.GOOD);
-    }
-
-    private static int bytes(DataType type) {
-        if (type instanceof DataType.Text text) {
-            return text.max() == 0 ? 64 : text.max();
-        }
-        if (type instanceof DataType.Whole whole) {
-            return whole.largest() == 0 || whole.largest() > Short.MAX_VALUE ? 4 : 2;
-        }
-        return type == DataType.Simple.UUID
-                ? 16
-                : type == DataType.Simple.YEAR ? 2 : type instanceof DataType.Decimal d ? d.precision() / 2 + 1 : 8;
+        List<Clash> clashes = points.clashes(parts);
+        return new KeyCandidate(
+                name,
+                note,
+                numbered || made,
+                parts,
+                points.of(parts, clashes),
+                clashes,
+                parts.equals(body.key()),
+                choose(parts));
     }
 
     /** Chooses these parts; the key that was stays unique, as others may rely on it. */
@@ -248,12 +182,7 @@ public final class KeyCandidates {
         for (Row row : body.rows()) {
             rows.add(row.with(attribute.id(), Integer.toString(rows.size() + 1)));
         }
-        return made(
-                attribute,
-                "counted 1, 2, 3 …",
-                rows,
-                new Point("Made in several places", "two copies clash", Verdict.BAD),
-                new Point("Known to people", "only a number", Verdict.NEUTRAL));
+        return made(attribute, "counted 1, 2, 3 …", rows);
     }
 
     private KeyCandidate uuid() {
@@ -266,24 +195,20 @@ public final class KeyCandidates {
                         UUID.nameUUIDFromBytes(row.id().toString().getBytes(StandardCharsets.UTF_8))
                                 .toString()))
                 .toList();
-        return made(
-                attribute,
-                "UUID, made by the database",
-                rows,
-                new Point("Made in several places", "yes", Verdict.GOOD),
-                new Point("Known to people", "no: a code beside it", Verdict.NEUTRAL));
+        return made(attribute, "UUID, made by the database", rows);
     }
 
     /** A candidate that does not exist yet: an attribute made to be the key. */
-    private KeyCandidate made(Attribute attribute, String note, List<Row> rows, Point inSeveralPlaces, Point known) {
-        var points = List.of(
-                new Point("Follows from the rules", "by making it", Verdict.GOOD),
-                inRows(0),
-                new Point("Always there", "yes", Verdict.GOOD),
-                inSeveralPlaces,
-                known,
-                bytes(List.of(attribute.type().asReferenced())));
-        return new KeyCandidate(attribute.name(), note, points, false, make(attribute, rows));
+    private KeyCandidate made(Attribute attribute, String note, List<Row> rows) {
+        return new KeyCandidate(
+                attribute.name(),
+                note,
+                true,
+                List.of(),
+                points.ofMade(attribute.type()),
+                List.of(),
+                false,
+                make(attribute, rows));
     }
 
     private String free(String wanted) {

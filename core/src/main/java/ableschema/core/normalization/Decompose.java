@@ -289,7 +289,7 @@ public record Decompose(Proposal proposal) implements Edit {
                 KeyPart place = in(part, item);
                 if (place instanceof ColumnRef.Own own) {
                     row = row.with(own.id(), Redundancy.value(from, item));
-                } else if (item.through().isPresent()) {
+                } else if (item.through().isPresent() && !parents.containsKey(place)) {
                     row = row.with(
                             place.through().orElseThrow(),
                             from.reference(item.through().get()));

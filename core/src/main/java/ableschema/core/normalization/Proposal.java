@@ -1,10 +1,14 @@
 package ableschema.core.normalization;
 
+import ableschema.core.design.Body;
+import ableschema.core.design.ColumnRef;
 import ableschema.core.design.Design;
 import ableschema.core.design.Entity;
 import ableschema.core.design.Id;
 import ableschema.core.design.IdKind;
 import ableschema.core.design.IdSource;
+import ableschema.core.design.Index;
+import ableschema.core.design.KeyPart;
 import ableschema.core.design.Row;
 import ableschema.core.theory.AttributeSet;
 import ableschema.core.theory.Decomposition;
@@ -13,6 +17,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Set;
+import java.util.stream.Stream;
 
 /**
  * The parts that an entity would become, with names that can be changed before they are made.
@@ -132,5 +137,35 @@ public record Proposal(EntityTheory theory, Decomposition decomposition, List<Pa
             }
         }
         return references;
+    }
+
+    /** The rules of the entity that no part holds all columns of, and which go with it; in a few words each. */
+    public List<String> unheld() {
+        Body body = theory.entity().body();
+        var unheld = new ArrayList<String>();
+        body.uniques().stream()
+                .filter(each -> isSpread(theory.set(each.parts())))
+                .forEach(each -> unheld.add(theory.listed(theory.set(each.parts()))
+                        + (each.parts().size() == 1 ? " is" : " are") + " unique"));
+        body.checks().stream()
+                .map(each -> own(each.expression().columns()))
+                .filter(this::isSpread)
+                .forEach(columns -> unheld.add("a check on " + theory.listed(columns)));
+        body.indexes().stream()
+                .map(each -> own(each.parts().stream().map(Index.Part::column)))
+                .filter(this::isSpread)
+                .forEach(columns -> unheld.add("an index on " + theory.listed(columns)));
+        return unheld;
+    }
+
+    private AttributeSet own(Stream<ColumnRef> columns) {
+        return theory.set(columns.filter(theory.items()::contains)
+                .map(KeyPart.class::cast)
+                .distinct()
+                .toList());
+    }
+
+    private boolean isSpread(AttributeSet columns) {
+        return parts.stream().noneMatch(part -> part.attributes().containsAll(columns));
     }
 }

@@ -54,7 +54,8 @@ final class IndexFinder implements Finder.OfEach {
     public void find(Subject subject, Id owner, Consumer<Finding> found) {
         subject.table(owner).ifPresent(table -> {
             table.foreignKeys().forEach(key -> {
-                if (leading(table).noneMatch(columns -> leads(columns, key.columns()))) {
+                if (!subject.dialect().indexesForeignKeys()
+                        && leading(table).noneMatch(columns -> leads(columns, key.columns()))) {
                     found.accept(unindexed(subject, owner, table, key));
                 }
                 differing(subject, owner, table, key, found);

@@ -8,6 +8,7 @@ import ableschema.core.finding.Finding;
 import ableschema.core.finding.Severity;
 import ableschema.core.finding.Step;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
@@ -73,6 +74,17 @@ public final class Review {
     /** Whether what is kept holds for a document too, so that only what changed has to be looked at. */
     public boolean canFollow(Subject next) {
         return subject.isPresent() && everywhere(next).equals(everywhere);
+    }
+
+    /** How many sample rows stand in what has to be looked at again for a change: by far the most of the work where there are many. */
+    public int rowsToLookAt(Subject next) {
+        Collection<Id> again = canFollow(next)
+                ? Changes.between(subject.get(), next)
+                : next.design().entities().stream().map(Entity::id).toList();
+        return again.stream()
+                .flatMap(id -> next.design().body(id).stream())
+                .mapToInt(body -> body.rows().size())
+                .sum();
     }
 
     /** Reviews a document after a change. */

@@ -6,6 +6,8 @@ import ableschema.core.design.Domain;
 import ableschema.core.design.Entity;
 import ableschema.core.design.Id;
 import ableschema.core.design.Judgement;
+import ableschema.core.design.KeyAnswer;
+import ableschema.core.design.KeyQuestion;
 import ableschema.core.design.Notes;
 import ableschema.core.design.Question;
 import ableschema.core.design.Relationship;
@@ -111,7 +113,10 @@ final class DocumentForm {
                     Map.of(),
                     Notes::plurals);
             List<SetAside> setAside = notes.list("setAside", setAside(), Notes::setAside);
-            return new Notes(brief, reasons, judgements, plurals, setAside);
+            List<KeyAnswer> answers = notes.list("keyAnswers", answer(), n -> n.answers().stream()
+                    .filter(answer -> forms.written().knows(answer.about()))
+                    .toList());
+            return new Notes(brief, reasons, judgements, plurals, setAside, answers);
         });
     }
 
@@ -150,6 +155,13 @@ final class DocumentForm {
                 question.list("answers", forms.known, q -> q.answers().stream()
                         .filter(id -> forms.written().attribute(id).isPresent())
                         .toList())));
+    }
+
+    private Form<KeyAnswer> answer() {
+        return Form.object(answer -> new KeyAnswer(
+                answer.required("about", forms.known, KeyAnswer::about),
+                answer.required("question", Form.choice(List.of(KeyQuestion.values())), KeyAnswer::question),
+                answer.required("yes", Form.FLAG, KeyAnswer::yes)));
     }
 
     private Form<Judgement> judgement() {

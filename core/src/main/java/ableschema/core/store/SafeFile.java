@@ -6,6 +6,8 @@ import java.nio.ByteBuffer;
 import java.nio.channels.FileChannel;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.AtomicMoveNotSupportedException;
+import java.nio.file.DirectoryIteratorException;
+import java.nio.file.DirectoryStream;
 import java.nio.file.FileSystemException;
 import java.nio.file.Files;
 import java.nio.file.OpenOption;
@@ -14,12 +16,17 @@ import java.nio.file.StandardCopyOption;
 import java.nio.file.StandardOpenOption;
 import java.nio.file.attribute.PosixFileAttributeView;
 import java.nio.file.attribute.PosixFileAttributes;
+import java.time.Duration;
+import java.time.Instant;
 import java.util.UUID;
+import java.util.regex.Pattern;
 
 /** Writes a file so that at every moment there is the whole old one or the whole new one. */
 public final class SafeFile {
 
+    private static final System.Logger LOGGER = System.getLogger(SafeFile.class.getName());
     private static final int MOST_LINKS = 40;
+    private static final Duration LEFT_FOR_GOOD = Duration.ofHours(1);
 
     private SafeFile() {}
 
@@ -94,6 +101,25 @@ public final class SafeFile {
             Files.deleteIfExists(beside); // there is one only where something went wrong
         }
         forceFolder(target.getParent());
+        removeLeftovers(target);
+    }
+
+    /** Takes away what savers that were killed have left beside a file, long ago enough that none is at work on it still. */
+    private static void removeLeftovers(Path target) {
+        Pattern left =
+                Pattern.compile("\\." + Pattern.quote(String.valueOf(target.getFileName())) + "\\.[0-9a-f-]{36}\\.new");
+        Instant old = Instant.now().minus(LEFT_FOR_GOOD);
+        try (DirectoryStream<Path> files = Files.newDirectoryStream(
+                target.toAbsolutePath().getParent(),
+                each -> left.matcher(String.valueOf(each.getFileName())).matches())) {
+            for (Path each : files) {
+                if (Files.getLastModifiedTime(each).toInstant().isBefore(old)) {
+                    Files.deleteIfExists(each);
+                }
+            }
+        } catch (IOException | DirectoryIteratorException e) {
+            LOGGER.log(System.Logger.Level.DEBUG, "what was left beside {0} stays: {1}", target, e.getMessage());
+        }
     }
 
     private static void keepModeAndOwner(Path of, Path on) throws IOException {

@@ -22,6 +22,7 @@ final class StableJson {
             "questions",
             "judgements",
             "setAside",
+            "keyAnswers",
             "starters",
             "entities",
             "relationships",

@@ -162,6 +162,7 @@ public final class DesignText {
         count("told text", design.notes().brief().told().isEmpty() ? 0 : 1);
         count("reason", design.notes().reasons().size());
         count("judgement", design.notes().judgements().size());
+        count("answer", design.notes().answers().size());
     }
 
     private void sayDomain(Domain domain) {

@@ -256,10 +256,10 @@ final class FactPhrasings {
             return Optional.empty();
         }
         Optional<Entity> owner = said.ownerOf(List.of(phrase));
+        String bare = Nouns.inSentence(SaidNouns.bare(phrase));
         return owner.isPresent()
                 ? fact(said.nouns().one(owner.get()), SaidNouns.attribute(owner.get(), phrase), flag)
-                : refused("whose " + SaidNouns.bare(phrase) + "? Say: the " + SaidNouns.bare(phrase)
-                        + " of a …, and then what holds for it");
+                : refused("whose " + bare + "? Say: the " + bare + " of a …, and then what holds for it");
     }
 
     private static Optional<Phrasing> fact(String entity, String attribute, String flag) {

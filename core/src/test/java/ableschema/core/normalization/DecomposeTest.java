@@ -4,26 +4,38 @@ import static ableschema.core.DesignFixture.design;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import ableschema.core.DesignFixture;
+import ableschema.core.design.Check;
+import ableschema.core.design.ColumnRef;
+import ableschema.core.design.EndRef;
 import ableschema.core.design.Entity;
 import ableschema.core.design.ForeignColumn;
+import ableschema.core.design.IdKind;
 import ableschema.core.design.IdSource;
+import ableschema.core.design.Index;
 import ableschema.core.design.KeyPart;
+import ableschema.core.design.Pins;
+import ableschema.core.design.Relationship;
 import ableschema.core.design.Row;
 import ableschema.core.document.Document;
 import ableschema.core.document.History;
 import ableschema.core.edit.ChangeBody;
+import ableschema.core.edit.Edits;
+import ableschema.core.expression.Expression;
 import ableschema.core.rows.RowEntry;
 import ableschema.core.rows.RowJudge;
 import ableschema.core.rows.RowTable;
 import ableschema.core.rows.RowValues;
 import ableschema.core.schema.Table;
 import ableschema.core.store.DocumentFile;
+import ableschema.core.theory.AttributeSet;
+import ableschema.core.theory.Decomposition;
 import ableschema.core.theory.NormalForm;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 
@@ -181,5 +193,189 @@ class DecomposeTest {
                         .filter(ForeignColumn.class::isInstance)
                         .map(KeyPart.class::cast))
                 .hasSize(1);
+    }
+
+    private static DesignFixture apart(DesignFixture made, String entity, NormalForm goal) {
+        return DesignFixture.of(new Decompose(proposal(made.document(), entity, goal)).applyTo(made.document()));
+    }
+
+    @Test
+    void rules_go_with_the_part_that_holds_all_that_they_speak_of() {
+        DesignFixture made = design(
+                        "Each visit has visit no: whole (key), day: date, hive code: text 5,"
+                                + " colour: text 9 (one of white, sage), serial: text 12, strength: whole (at least 1).",
+                        "No two visits share their hive code and day.",
+                        "No two visits share their strength, day and serial.")
+                .where("Visit", "hive code -> colour", "visit no ->> day");
+        DesignFixture searched = made.with(
+                        f -> new Edits(f.design(), f.ids()).setSearched(f.attribute("Visit", "colour"), true))
+                .with(f -> new Edits(f.design(), f.ids()).setSearched(f.attribute("Visit", "strength"), true));
+        DesignFixture after = apart(searched, "Visit", NormalForm.THIRD);
+
+        assertThat(after.schema().tables().stream().map(DecomposeTest::rules))
+                .containsExactlyInAnyOrder(
+                        "hive uniques [] checks 1 indexes [colour]",
+                        "visit uniques [[hive_code, day], [strength, day, serial]] checks 1 indexes [strength]");
+        assertThat(after.entity("Hive").body().dependencies()).hasSize(1);
+        assertThat(after.entity("Visit").body().dependencies()).hasSize(1);
+        assertThat(proposal(searched.document(), "Visit", NormalForm.THIRD).unheld())
+                .isEmpty();
+    }
+
+    @Test
+    void rules_that_no_part_can_hold_are_named_beforehand() {
+        DesignFixture made = design(
+                        "Each visit has visit no: whole (key), hive code: text 5, colour: text 9, strength: whole.",
+                        "No two visits share their colour and strength.")
+                .where("Visit", "visit no -> hive code, strength", "hive code -> colour");
+        Entity visit = made.entity("Visit");
+        var both = Expression.<ColumnRef>of(
+                new Expression.Column<>(made.attribute("Visit", "colour").ref()),
+                new Expression.Text<>(" > "),
+                new Expression.Column<>(made.attribute("Visit", "strength").ref()));
+        var index = new Index(
+                made.ids().next(IdKind.INDEX),
+                List.of(
+                        new Index.Part(made.attribute("Visit", "colour").ref(), false),
+                        new Index.Part(made.attribute("Visit", "visit no").ref(), false)),
+                false,
+                Pins.NONE);
+        DesignFixture ruled = made.with(new ChangeBody(
+                visit.id(),
+                visit.body()
+                        .withChecks(List.of(new Check(made.ids().next(IdKind.CHECK), both, Pins.NONE)))
+                        .withIndexes(List.of(index)),
+                "rule"));
+
+        EntityTheory theory = EntityTheory.of(ruled.design(), ruled.entity("Visit"));
+        AttributeSet hive = theory.set(List.of(
+                ruled.attribute("Visit", "hive code").ref(),
+                ruled.attribute("Visit", "colour").ref()));
+        AttributeSet rest = theory.analysis().relation().all().without(2);
+        var parts = new Decomposition(
+                NormalForm.THIRD,
+                List.of(
+                        new Decomposition.Part(hive, AttributeSet.of(1)),
+                        new Decomposition.Part(rest, AttributeSet.of(0))),
+                true,
+                Optional.of(true),
+                true);
+        assertThat(Proposal.of(ruled.design(), theory, parts, IdSource.seeded(3))
+                        .unheld())
+                .containsExactly(
+                        "colour and strength are unique",
+                        "a check on colour and strength",
+                        "an index on visit no and colour");
+    }
+
+    private static String rules(Table table) {
+        return table.name() + " uniques "
+                + table.uniques().stream().map(Table.UniqueConstraint::columns).toList()
+                + " checks " + table.checks().size() + " indexes "
+                + table.indexes().stream()
+                        .flatMap(i -> i.columnNames().stream())
+                        .sorted()
+                        .toList();
+    }
+
+    @Test
+    void what_may_be_empty_stays_so_and_rows_without_it_refer_to_nothing() {
+        DesignFixture made = design("Each visit has visit no: whole (key), hive code: text 5 (optional),"
+                        + " colour: text 9 (optional).")
+                .where("Visit", "hive code -> colour")
+                .filled("Visit", "visit no,hive code,colour\n1,AV-1,white\n2,,\n3,AV-1,white\n");
+        Proposal proposal = proposal(made.document(), "Visit", NormalForm.THIRD);
+        DesignFixture after = DesignFixture.of(new Decompose(proposal).applyTo(made.document()));
+
+        assertThat(after.table("visit").column("hive_code").orElseThrow().nullable())
+                .isTrue();
+        assertThat(after.table("hive").column("hive_code").orElseThrow().nullable())
+                .isFalse();
+        assertThat(after.table("hive").column("colour").orElseThrow().nullable())
+                .isTrue();
+        assertThat(after.entity("Hive").body().rows()).hasSize(1);
+        assertThat(after.entity("Visit").body().rows())
+                .extracting(row -> row.references().size())
+                .containsExactly(1, 0, 1);
+        assertThat(RowJudge.judge(after.design())).isEmpty();
+        // three rows of three are one hive with two and three visits with two
+        assertThat(proposal.cellsNow()).isEqualTo(9);
+        assertThat(proposal.cells()).isEqualTo(8);
+    }
+
+    @Test
+    void a_reference_in_two_parts_becomes_two_and_both_keep_their_rows() {
+        DesignFixture made = design(
+                        "Each keeper has no: whole (key).",
+                        "Each visit has day: date, hive code: text 5, colour: text 9, mood: text 9.",
+                        "Each visit is made by exactly one keeper; each keeper makes any number of visits.",
+                        "Each visit is identified by its keeper, day and hive code.")
+                .filled("Keeper", "no\n7\n8\n")
+                .where("Visit", "keeper, day -> mood", "hive code -> colour")
+                .filled(
+                        "Visit",
+                        "day,hive code,colour,mood,keeper\n2027-01-01,A,white,glad,7\n2027-01-01,B,sage,glad,7\n"
+                                + "2027-01-02,A,white,tired,8\n");
+        DesignFixture after = apart(made, "Visit", NormalForm.THIRD);
+
+        assertThat(after.schema().tables().stream().map(DecomposeTest::described))
+                .contains(
+                        "hive[hive_code, colour] key [hive_code] to []",
+                        "visit[keeper_day_keeper_no, keeper_day_day, hive_code]"
+                                + " key [keeper_day_keeper_no, keeper_day_day, hive_code] to [keeper_day, hive]",
+                        "keeper_day[keeper_no, day, mood] key [keeper_no, day] to [keeper]");
+        assertThat(RowJudge.judge(after.design())).isEmpty();
+        assertThat(after.entity("Visit").body().rows()).hasSize(3);
+    }
+
+    @Test
+    void rows_that_become_one_take_with_them_what_referred_to_each() {
+        DesignFixture made = design(
+                        "Each visit has hive code: text 5, colour: text 9.",
+                        "Each photo has photo no: whole (key).",
+                        "Each photo is taken at exactly one visit; each visit shows any number of photos.")
+                .where("Visit", "hive code -> colour")
+                .filled("Visit", "hive code,colour\nA,white\nB,sage\nA,white\n")
+                .filled("Photo", "photo no\n1\n2\n");
+        List<Row> visits = made.entity("Visit").body().rows();
+        Relationship taking = made.design().relationships().get(0);
+        EndRef visit = taking.ref(taking.referencedSide().orElseThrow());
+        List<Row> photos = made.entity("Photo").body().rows();
+        DesignFixture taken = made.with(new ChangeBody(
+                made.entity("Photo").id(),
+                made.entity("Photo")
+                        .body()
+                        .withRows(List.of(
+                                photos.get(0)
+                                        .with(
+                                                visit,
+                                                Optional.of(new Row.ToRow(
+                                                        visits.get(2).id()))),
+                                photos.get(1)
+                                        .with(
+                                                visit,
+                                                Optional.of(new Row.ToRow(
+                                                        visits.get(1).id()))))),
+                "take"));
+        EntityTheory theory = EntityTheory.of(taken.design(), taken.entity("Visit"));
+        Decomposition asIs = new Decomposition(
+                NormalForm.THIRD,
+                List.of(new Decomposition.Part(
+                        theory.analysis().relation().all(),
+                        theory.analysis().relation().all())),
+                true,
+                Optional.of(true),
+                true);
+        DesignFixture after = DesignFixture.of(
+                new Decompose(Proposal.of(taken.design(), theory, asIs, IdSource.seeded(3))).applyTo(taken.document()));
+
+        assertThat(after.entity("Visit").body().rows())
+                .extracting(Row::id)
+                .containsExactly(visits.get(0).id(), visits.get(1).id());
+        assertThat(after.entity("Photo").body().rows())
+                .extracting(row -> row.reference(visit).orElseThrow())
+                .containsExactly(
+                        new Row.ToRow(visits.get(0).id()),
+                        new Row.ToRow(visits.get(1).id()));
     }
 }

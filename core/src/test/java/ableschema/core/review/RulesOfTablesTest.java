@@ -85,6 +85,9 @@ class RulesOfTablesTest {
         assertThat(texts(FED, "foreign-key-type")).isEmpty();
         assertThat(texts(bare, "foreign-key-unindexed"))
                 .containsExactly("Valve: nothing indexes pump_no, which refer to pump.");
+        assertThat(texts(bare.writtenFor(Dialects.MYSQL), "foreign-key-unindexed"))
+                .as("it makes the index by itself")
+                .isEmpty();
         DesignFixture mended = bare.with(f ->
                 found(bare, "foreign-key-unindexed").get(0).remedies().get(0).edit(f.design(), f.ids()));
         assertThat(texts(mended, "foreign-key-unindexed")).isEmpty();

@@ -7,8 +7,12 @@ import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.attribute.FileTime;
 import java.nio.file.attribute.PosixFilePermissions;
+import java.time.Duration;
+import java.time.Instant;
 import java.util.HashSet;
+import java.util.List;
 import java.util.Set;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.TimeUnit;
@@ -120,5 +124,21 @@ class SafeFileTest {
                 .isInstanceOf(FileProblem.class)
                 .hasMessageContaining("cannot write");
         assertThat(file).hasContent("mine");
+    }
+
+    @Test
+    void what_a_killed_saver_left_is_taken_away_and_nothing_else(@TempDir Path folder) throws Exception {
+        String id = ".00000000-0000-4000-8000-000000000000.new";
+        Path old = Files.writeString(folder.resolve(".a.json" + id), "half");
+        Path fresh = Files.writeString(folder.resolve(".a.json" + id.replace("4000", "4001")), "half");
+        Path other = Files.writeString(folder.resolve(".b.json" + id), "half");
+        Path named = Files.writeString(folder.resolve(".a.json.mine.new"), "whole");
+        for (Path each : List.of(old, other, named)) {
+            Files.setLastModifiedTime(each, FileTime.from(Instant.now().minus(Duration.ofHours(2))));
+        }
+        SafeFile.write(folder.resolve("a.json"), "{}");
+
+        assertThat(old).doesNotExist();
+        assertThat(List.of(fresh, other, named)).allMatch(Files::exists);
     }
 }

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.catchThrowable;
 
 import java.time.Duration;
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
@@ -170,6 +171,44 @@ class NormalizerTest {
         assertThat(stopped.open()).contains("the time was over before all was looked at");
         assertThat(stopped.decomposition(NormalForm.THIRD).orElseThrow().lossless())
                 .isNotEqualTo(Optional.of(false));
+    }
+
+    @Test
+    void what_multivalued_dependencies_of_a_wide_heading_imply_is_sought_from_the_stated_sides_and_this_is_said() {
+        // sixteen named attributes, more than are tried in all subsets; A ->> BC and D -> B give A -> B as before
+        Analysis wide = Normalizer.analyse(relation("ABCDEFGHIJKLMNOP", "A->>BC, D->B, E->FGHIJKLMNOP"));
+
+        assertThat(wide.minimalCover()).contains(new FunctionalDependency(AttributeSet.of(0), AttributeSet.of(1)));
+        assertThat(wide.complete()).isFalse();
+        assertThat(wide.open())
+                .containsOnlyOnce(
+                        "what follows from multivalued dependencies was looked for from the stated left sides only")
+                .noneMatch(said -> said.startsWith("not every part"));
+    }
+
+    @Test
+    void what_is_known_of_joining_is_said_in_words() {
+        Decomposition proved = Normalizer.analyse(relation("ABC", "A->B"))
+                .decomposition(NormalForm.THIRD)
+                .orElseThrow();
+        var lossy = new Decomposition(NormalForm.THIRD, proved.parts(), true, Optional.of(false), true);
+        var open = new Decomposition(NormalForm.THIRD, proved.parts(), true, Optional.empty(), true);
+
+        assertThat(List.of(proved, lossy, open).stream()
+                        .map(each -> each.isProvedLossless() + ": " + each.losslessInWords()))
+                .containsExactly(
+                        "true: nothing lost when joined",
+                        "false: rows are lost or made up when joined",
+                        "false: not proved whether something is lost when joined");
+    }
+
+    @Test
+    void how_far_the_work_is_can_be_heard() {
+        var heard = new ArrayList<String>();
+        Normalizer.analyse(relation("ABC", "A->B"), Effort.of(Duration.ofMinutes(1), heard::add));
+
+        assertThat(heard).contains("taking apart into 3NF", "taking apart into BCNF", "taking apart into 4NF");
+        assertThat(heard.get(0)).contains("keys");
     }
 
     @Test

@@ -211,4 +211,33 @@ class RuleLineTest {
                 "Each jar is of exactly one batch; each batch fills any number of jars (^first on delete cascade^).",
                 "nothing refers to this side");
     }
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            textBlock =
+                    """
+            Each berth booking is made by exactly one vessel.       | Berth booking | is made by
+            Each berth booking pays at most one vessel.             | Berth booking | pays
+            Each berth lease renewal must go to exactly one vessel. | Berth lease renewal | must go to
+            Each berth is used by exactly one vessel.               | Berth | is used by
+            Each berth takes what is left of any number of vessels. | Berth | takes what is left of
+            Each berth shelters what is in exactly one vessel.      | Berth | shelters what is in
+            Each berth only then is given to exactly one vessel.    | Berth | only then is given to
+            Each berth supplied what is needed by at least one vessel. | Berth | supplied what is needed by
+            Each berth "booking is made by" exactly one vessel.     | Berth | booking is made by
+            """)
+    void a_noun_that_begins_with_a_known_one_goes_on_up_to_its_verb(String said, String subject, String verb) {
+        DesignFixture made = design("Each berth has no: whole (key).", "Each vessel has imo: text 7 (key).");
+        DesignFixture after = made.with(said);
+        Relationship relationship = after.design().relationships().get(0);
+
+        assertThat(after.design().at(relationship.first()).name()).isEqualTo(subject);
+        assertThat(relationship.first().verb()).isEqualTo(verb);
+        assertThat(made.with(new Sentences(after.design()).of(relationship))
+                        .design()
+                        .relationships())
+                .extracting(each -> each.first().verb())
+                .containsExactly(verb);
+    }
 }

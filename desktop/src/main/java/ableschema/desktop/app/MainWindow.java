@@ -12,9 +12,11 @@ import ableschema.desktop.find.ShortcutSheet;
 import ableschema.desktop.forms.FormsBench;
 import ableschema.desktop.gloss.GlossView;
 import ableschema.desktop.keys.KeysBench;
+import ableschema.desktop.list.ListBench;
 import ableschema.desktop.marks.FxFonts;
 import ableschema.desktop.review.ReviewBench;
 import ableschema.desktop.route.RouteView;
+import ableschema.desktop.rows.RowsBench;
 import ableschema.desktop.rows.RowsGrid;
 import ableschema.desktop.rule.RuleLineView;
 import ableschema.desktop.sheet.SheetView;
@@ -22,6 +24,7 @@ import ableschema.desktop.sql.SqlBench;
 import ableschema.desktop.workspace.Workspace;
 import ableschema.diagram.picture.View;
 import java.util.EnumMap;
+import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
@@ -154,13 +157,21 @@ public final class MainWindow {
     }
 
     private Node middle() {
-        var drawing = new VBox(header, sheet, rows);
+        var list = new ListBench(workspace);
+        var drawing = new VBox(header, sheet, list, rows);
         VBox.setVgrow(sheet, Priority.ALWAYS);
+        VBox.setVgrow(list, Priority.ALWAYS);
+        for (Node each : List.of(sheet, list)) {
+            each.managedProperty().bind(each.visibleProperty());
+        }
+        list.visibleProperty().bind(workspace.listedProperty());
+        sheet.visibleProperty().bind(workspace.listedProperty().not());
         benches.put(Step.BRIEF, new BriefBench(workspace));
         benches.put(Step.DRAW, drawing);
         benches.put(Step.KEYS, new KeysBench(workspace));
         benches.put(Step.FORMS, new FormsBench(workspace));
         benches.put(Step.REVIEW, new ReviewBench(workspace));
+        benches.put(Step.ROWS, new RowsBench(workspace, rows, drawing));
         benches.put(Step.SQL, new SqlBench(workspace));
         var middle = new StackPane();
         middle.getChildren().addAll(benches.values());
@@ -196,7 +207,7 @@ public final class MainWindow {
         actions.add("go to the rule line", "Shortcut+L", () -> scene.lookup("#rule-line")
                 .requestFocus());
         actions.add("go to the sheet", "Shortcut+E", sheet::requestFocus);
-        actions.add("show or hide the rows", "Shortcut+R", rows::toggle);
+        actions.add("show or hide the rows below the sheet", "Shortcut+R", rows::toggle);
         actions.add("bring everything into view", "Shortcut+0", sheet::fit);
         actions.add("nearer", "Shortcut+EQUALS", sheet::zoomIn);
         actions.add("farther", "Shortcut+MINUS", sheet::zoomOut);
@@ -207,6 +218,9 @@ public final class MainWindow {
                     "Alt+" + (detail.ordinal() + 1),
                     () -> header.setDetail(detail));
         }
+        actions.add("read the chosen table as a list, or see the drawing again", "Alt+L", () -> workspace
+                .listedProperty()
+                .set(!workspace.listedProperty().get()));
         actions.add("overview", "Shortcut+M", sheet::toggleOverview);
         actions.add("tidy up", "Shortcut+U", header::tidy);
         actions.add("another notation for the ends", header::nextNotation);
@@ -240,6 +254,7 @@ public final class MainWindow {
     /** Chooses a thing and brings it into the middle of the sheet. */
     public void goTo(Id thing) {
         workspace.stepProperty().set(Step.DRAW);
+        workspace.listedProperty().set(false);
         workspace.selection().focusProperty().set(Optional.empty());
         workspace.selection().choose(thing);
         Id owner = workspace.selection().chosenOwner().orElse(thing);

@@ -51,13 +51,20 @@ final class SheetHeader extends FlowPane {
         pictures.setId("pictures");
         pictures.getStyleClass().add("pictures");
         pictures.setMnemonicParsing(false);
-        var shown = new HBox(10);
-        var done = new HBox(10);
-        shown.getChildren().addAll(viewButton("Concept", View.CONCEPT), viewButton("Tables", View.TABLES), gap());
+        var shown = new HBox(6);
+        var done = new HBox(6);
+        shown.getChildren()
+                .addAll(viewButton("Concept", View.CONCEPT), viewButton("Tables", View.TABLES), listButton(), gap());
+        var drawn = new HBox(6); // what is of no use for a list
         for (Detail detail : Detail.values()) {
-            shown.getChildren().add(detailButton(detail));
+            drawn.getChildren().add(detailButton(detail));
         }
-        shown.getChildren().addAll(gap(), pictures);
+        drawn.getChildren().addAll(gap(), pictures);
+        shown.getChildren().add(drawn);
+        for (HBox each : List.of(drawn, done)) {
+            each.visibleProperty().bind(workspace.listedProperty().not());
+            each.managedProperty().bind(each.visibleProperty());
+        }
         Button notation = button("notation", "", this::nextNotation);
         Button all = button(
                 "show-all",
@@ -103,6 +110,7 @@ final class SheetHeader extends FlowPane {
         lights.add(this::listPictures);
         workspace.documentProperty().addListener((o, before, now) -> light());
         workspace.viewProperty().addListener((o, before, now) -> light());
+        workspace.listedProperty().addListener((o, before, now) -> light());
         workspace.selection().focusProperty().addListener((o, before, now) -> light());
         sheet.onZoom(this::light);
         light();
@@ -110,7 +118,7 @@ final class SheetHeader extends FlowPane {
 
     private static Region gap() {
         var gap = new Region();
-        gap.setPrefWidth(10);
+        gap.setPrefWidth(8);
         return gap;
     }
 
@@ -125,11 +133,22 @@ final class SheetHeader extends FlowPane {
     }
 
     private Button viewButton(String label, View view) {
-        Button button = button("view-" + label.toLowerCase(Locale.ROOT), label, () -> workspace
-                .viewProperty()
-                .set(view));
-        lights.add(() ->
-                button.pseudoClassStateChanged(CHOSEN, workspace.viewProperty().get() == view));
+        Button button = button("view-" + label.toLowerCase(Locale.ROOT), label, () -> {
+            workspace.listedProperty().set(false);
+            workspace.viewProperty().set(view);
+        });
+        lights.add(() -> button.pseudoClassStateChanged(
+                CHOSEN,
+                workspace.viewProperty().get() == view
+                        && !workspace.listedProperty().get()));
+        return button;
+    }
+
+    private Button listButton() {
+        Button button =
+                button("view-list", "List", () -> workspace.listedProperty().set(true));
+        lights.add(() -> button.pseudoClassStateChanged(
+                CHOSEN, workspace.listedProperty().get()));
         return button;
     }
 

@@ -13,12 +13,14 @@ import ableschema.core.normalization.EntityTheory;
 import ableschema.core.normalization.Proposal;
 import ableschema.core.normalization.Redundancy;
 import ableschema.core.normalization.ViolationText;
+import ableschema.core.review.Outcome;
 import ableschema.core.rows.RowEntry;
 import ableschema.core.theory.Analysis;
 import ableschema.core.theory.Decomposition;
 import ableschema.core.theory.NormalForm;
 import ableschema.core.theory.Violation;
 import ableschema.core.words.Sentences;
+import ableschema.desktop.controls.BeforeAfterFold;
 import ableschema.desktop.controls.Controls;
 import ableschema.desktop.workspace.Refresh;
 import ableschema.desktop.workspace.Workspace;
@@ -45,6 +47,7 @@ public final class FormsBench extends ScrollPane {
 
     private final Workspace workspace;
     private final VBox content = new VBox();
+    private final BeforeAfterFold fold = new BeforeAfterFold();
     private NormalForm goal = NormalForm.THIRD;
     private Optional<Proposal> proposal = Optional.empty();
 
@@ -272,7 +275,6 @@ public final class FormsBench extends ScrollPane {
             proposal = Optional.of(shown.renamed(part.id(), name));
             show();
         })));
-        var hint = text("names can be changed here before they are made", "note");
         var apply = new Button("Decompose it ↵");
         apply.setId("decompose");
         apply.getStyleClass().add("main-action");
@@ -282,9 +284,18 @@ public final class FormsBench extends ScrollPane {
             workspace.selection().choose(theory.entity().id());
         }));
         var between = Controls.space();
-        var foot = new HBox(hint, between, apply);
+        var foot = new HBox(fold.handle(), between, apply);
         foot.setAlignment(Pos.CENTER_LEFT);
-        content.getChildren().addAll(header, cards, foot);
+        fold.show(
+                () -> Outcome.of(new Decompose(shown), workspace.document(), workspace.mapping()), workspace.dialect());
+        content.getChildren().addAll(header, cards);
+        if (!shown.unheld().isEmpty()) {
+            var lost = text("Held by no part, and gone with it: " + Sentences.listed(shown.unheld()) + ".", "fails");
+            lost.setId("forms-unheld");
+            lost.setWrapText(true);
+            content.getChildren().add(lost);
+        }
+        content.getChildren().addAll(foot, fold);
     }
 
     private Node goalLink(NormalForm form) {

@@ -8,6 +8,7 @@ import java.util.function.Consumer;
 import javafx.geometry.Pos;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
+import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
@@ -21,6 +22,7 @@ final class PartCard extends VBox {
         name.setId("part-" + proposal.parts().indexOf(part));
         name.getStyleClass().add("part-name");
         name.setPrefColumnCount(7);
+        name.setTooltip(new Tooltip("the name can be changed before the part is made"));
         name.focusedProperty().addListener((o, before, focused) -> {
             if (!focused && !name.getText().isBlank() && !name.getText().strip().equals(part.name())) {
                 renamed.accept(name.getText().strip());

@@ -3,14 +3,14 @@ package ableschema.desktop.gloss;
 import ableschema.core.design.Attribute;
 import ableschema.core.design.Body;
 import ableschema.core.design.Condition;
-import ableschema.core.expression.Expression;
+import ableschema.core.structure.Field;
+import ableschema.core.structure.StructureEdits;
 import ableschema.core.types.DataType;
 import ableschema.core.words.ConditionText;
 import ableschema.core.words.DomainWords;
 import ableschema.desktop.controls.Fields;
 import ableschema.desktop.workspace.Workspace;
 import java.util.List;
-import java.util.Optional;
 import javafx.scene.Node;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.Label;
@@ -29,12 +29,25 @@ final class AttributeEditor extends GridPane {
         this.workspace = workspace;
         this.attribute = attribute;
         getStyleClass().add("attribute-editor");
-        line("name", Fields.text("attribute-name", attribute.name(), "name", this::rename));
-        line("type", Fields.text("attribute-type", typeText(), "text 40, date, decimal 6,2 …", this::retype));
-        line("check", Fields.text("attribute-rule", ruleText(), "between 1 and 10, one of a, b …", this::setRule));
+        line("name", Fields.text("attribute-name", attribute.name(), "name", typed -> set(Field.NAME, typed)));
+        line(
+                "type",
+                Fields.text(
+                        "attribute-type", typeText(), "text 40, date, decimal 6,2 …", typed -> set(Field.TYPE, typed)));
+        line(
+                "check",
+                Fields.text(
+                        "attribute-rule",
+                        ruleText(),
+                        "between 1 and 10, one of a, b …",
+                        typed -> set(Field.CHECK, typed)));
         line(
                 "default",
-                Fields.text("attribute-default", defaultText(), "the value where none is given", this::setDefault));
+                Fields.text(
+                        "attribute-default",
+                        defaultText(),
+                        "the value where none is given",
+                        typed -> set(Field.DEFAULT, typed)));
         line(
                 "column",
                 Fields.text(
@@ -42,7 +55,13 @@ final class AttributeEditor extends GridPane {
                         attribute.pins().name(),
                         "a name of its own in the database",
                         typed -> change(attribute.withPins(attribute.pins().withName(typed)))));
-        line("comment", Fields.text("attribute-note", attribute.comment(), "what people should know", this::annotate));
+        line(
+                "comment",
+                Fields.text(
+                        "attribute-note",
+                        attribute.comment(),
+                        "what people should know",
+                        typed -> set(Field.COMMENT, typed)));
         add(new FlowPane(10, 4, required(), unique(), indexed()), 0, getRowCount(), 2, 1);
     }
 
@@ -100,45 +119,16 @@ final class AttributeEditor extends GridPane {
         workspace.apply(workspace.edits().changeAttribute(changed));
     }
 
-    private void rename(String name) {
-        if (name.isEmpty()) {
-            workspace.notices().complain("an attribute needs a name; " + attribute.name() + " keeps its own");
-        } else {
-            change(attribute.withName(name));
-        }
-    }
-
-    private void retype(String text) {
+    private void set(Field field, String typed) {
         try {
-            change(attribute.withType(words().read(text)));
+            workspace
+                    .design()
+                    .ownerOf(attribute.id())
+                    .map(owner -> new StructureEdits(workspace.document(), owner, workspace.ids()))
+                    .ifPresent(edits -> workspace.apply(edits.set(List.of(attribute.ref()), field, typed)));
         } catch (IllegalArgumentException e) {
             workspace.notices().complain(String.valueOf(e.getMessage()));
         }
-    }
-
-    private void setRule(String text) {
-        try {
-            Optional<Condition> rule = ConditionText.read(attribute, text);
-            workspace.apply(workspace.edits().setCondition(attribute, rule));
-        } catch (IllegalArgumentException e) {
-            workspace.notices().complain(String.valueOf(e.getMessage()));
-        }
-    }
-
-    private void setDefault(String text) {
-        if (text.isEmpty() || ConditionText.isFunction(text)) {
-            change(attribute.withDefault(text.isEmpty() ? Expression.none() : ConditionText.function(text)));
-            return;
-        }
-        try {
-            change(attribute.withDefault(ConditionText.plainDefault(attribute, text)));
-        } catch (IllegalArgumentException e) {
-            workspace.notices().complain(String.valueOf(e.getMessage()));
-        }
-    }
-
-    private void annotate(String text) {
-        change(attribute.withComment(text));
     }
 
     private CheckBox required() {
@@ -147,7 +137,7 @@ final class AttributeEditor extends GridPane {
         box.setTooltip(new Tooltip("each row must have a value there: NOT NULL"));
         box.setSelected(!attribute.optional());
         box.setDisable(body().key().contains(attribute.ref()));
-        box.setOnAction(event -> change(attribute.withOptional(!box.isSelected())));
+        box.setOnAction(event -> set(Field.REQUIRED, box.isSelected() ? "yes" : "no"));
         return box;
     }
 

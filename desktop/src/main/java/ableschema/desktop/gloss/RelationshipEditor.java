@@ -1,20 +1,24 @@
 package ableschema.desktop.gloss;
 
 import ableschema.core.design.End;
+import ableschema.core.design.Id;
 import ableschema.core.design.Relationship;
 import ableschema.core.design.Side;
 import ableschema.core.design.SubtypeLayout;
 import ableschema.core.edit.SubtypeEdits;
+import ableschema.core.rows.DeletionText;
 import ableschema.core.types.ReferenceAction;
 import ableschema.core.words.Nouns;
 import ableschema.core.words.RuleLine;
 import ableschema.core.words.Sentences;
 import ableschema.core.words.Understanding;
 import ableschema.desktop.controls.Choice;
+import ableschema.desktop.controls.Controls;
 import ableschema.desktop.controls.Fields;
 import ableschema.desktop.workspace.Workspace;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import javafx.scene.Node;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.Label;
@@ -152,7 +156,24 @@ final class RelationshipEditor extends VBox {
                 action -> change(relationship.withActions(
                         action, relationship.reference().onUpdate())));
         choice.setId("on-delete");
-        return new FlowPane(4, 2, new Label("When " + Sentences.article(name(referred)) + " goes,"), choice);
+        var line = new FlowPane(4, 2, new Label("When " + Sentences.article(name(referred)) + " goes,"), choice);
+        return new VBox(2, line, reach(relationship.end(referred).entity()));
+    }
+
+    /** What deleting one reaches over all levels, and on the sample rows. */
+    private Node reach(Id referred) {
+        var said = new DeletionText(workspace.design(), workspace.mapping());
+        var lines = new VBox(1);
+        lines.setId("delete-reach");
+        Stream.concat(said.levels(referred).stream(), Stream.of(said.onRows(referred)))
+                .filter(each -> !each.isEmpty())
+                .map(each -> Controls.text(each, "note"))
+                .forEach(each -> {
+                    each.setWrapText(true);
+                    each.setMinHeight(USE_PREF_SIZE);
+                    lines.getChildren().add(each);
+                });
+        return lines;
     }
 
     private String said(ReferenceAction action) {

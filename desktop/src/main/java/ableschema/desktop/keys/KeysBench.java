@@ -2,33 +2,41 @@ package ableschema.desktop.keys;
 
 import static ableschema.desktop.controls.Controls.text;
 
+import ableschema.core.design.Attribute;
+import ableschema.core.design.ColumnRef;
 import ableschema.core.design.Entity;
+import ableschema.core.design.Id;
 import ableschema.core.design.KeyPart;
+import ableschema.core.design.KeyQuestion;
+import ableschema.core.design.Notes;
 import ableschema.core.document.Document;
+import ableschema.core.edit.ChangeNotes;
 import ableschema.core.finding.Step;
+import ableschema.core.keys.KeyAdvice;
 import ableschema.core.keys.KeyCandidate;
-import ableschema.core.keys.KeyCandidate.Point;
-import ableschema.core.keys.KeyCandidate.Verdict;
 import ableschema.core.keys.KeyCandidates;
+import ableschema.core.keys.KeyReach;
 import ableschema.core.mapping.Mapping;
+import ableschema.core.review.Outcome;
 import ableschema.core.words.Nouns;
 import ableschema.core.words.PartNames;
 import ableschema.core.words.Sentences;
+import ableschema.desktop.controls.BeforeAfterFold;
+import ableschema.desktop.controls.Choice;
 import ableschema.desktop.controls.Controls;
 import ableschema.desktop.workspace.Refresh;
 import ableschema.desktop.workspace.Workspace;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
-import javafx.css.PseudoClass;
 import javafx.geometry.Insets;
 import javafx.geometry.Pos;
+import javafx.geometry.VPos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextField;
-import javafx.scene.layout.ColumnConstraints;
-import javafx.scene.layout.GridPane;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
@@ -37,10 +45,13 @@ import javafx.scene.layout.VBox;
 /** What tells one row from another: the candidates side by side on the same points, and what each would do to children. */
 public final class KeysBench extends ScrollPane {
 
-    private static final PseudoClass CHOSEN = PseudoClass.getPseudoClass("chosen");
+    private static final String NOT_SAID = "not said";
+    private static final int MOST_CLASHES = 3;
+    private static final int MOST_REACHED = 12;
 
     private final Workspace workspace;
     private final VBox content = new VBox();
+    private final BeforeAfterFold fold = new BeforeAfterFold();
     private Optional<String> picked = Optional.empty();
     private List<KeyPart> named = List.of();
 
@@ -80,8 +91,13 @@ public final class KeysBench extends ScrollPane {
     private void show(Entity entity) {
         String noun = Nouns.inSentence(entity.name());
         var title = text("What tells one " + noun + " from another?", "bench-title");
-        var space = Controls.space();
-        var header = new HBox(8, title, space, text(open(), "note"), step("‹", -1), step("›", 1));
+        title.setWrapText(true);
+        title.setMinHeight(Region.USE_PREF_SIZE);
+        HBox.setHgrow(title, Priority.ALWAYS);
+        title.setMaxWidth(Double.MAX_VALUE);
+        var open = text(open(), "note");
+        open.setMinWidth(Region.USE_PREF_SIZE);
+        var header = new HBox(8, title, open, step("‹", -1), step("›", 1));
         header.setAlignment(Pos.CENTER_LEFT);
         content.getChildren().add(header);
         content.getChildren()
@@ -89,14 +105,25 @@ public final class KeysBench extends ScrollPane {
                         entity.name() + " · " + entity.kind() + " · "
                                 + entity.body().rows().size() + " sample rows",
                         "note"));
-        List<KeyCandidate> candidates = KeyCandidates.of(workspace.design(), entity, named, workspace.ids());
+        List<KeyCandidate> candidates =
+                KeyCandidates.of(workspace.design(), entity, workspace.dialect(), named, workspace.ids());
         KeyCandidate shown = candidates.stream()
                 .filter(c -> picked.filter(c.name()::equals).isPresent())
                 .findFirst()
                 .or(() -> candidates.stream().filter(KeyCandidate::current).findFirst())
                 .orElse(candidates.get(0));
-        content.getChildren().addAll(Controls.sideways(table(candidates, shown)), another(entity));
+        Optional<KeyAdvice> advice = KeyAdvice.of(candidates);
+        var table = new CandidateTable(
+                candidates, shown, advice.map(KeyAdvice::candidate), this::pick, (candidate, point) -> point.asks()
+                        .ifPresent(question -> turn(candidate, question)));
+        content.getChildren().addAll(places(entity), Controls.sideways(table));
+        advice.ifPresent(each -> content.getChildren().add(said(each)));
+        clashes(shown).ifPresent(content.getChildren()::add);
         content.getChildren().add(consequences(entity, shown));
+        if (!shown.current()) {
+            fold.show(() -> Outcome.of(shown.choice(), workspace.document(), workspace.mapping()), workspace.dialect());
+            content.getChildren().addAll(fold.handle(), fold);
+        }
     }
 
     private String open() {
@@ -120,34 +147,12 @@ public final class KeysBench extends ScrollPane {
         return button;
     }
 
-    private GridPane table(List<KeyCandidate> candidates, KeyCandidate shown) {
-        var grid = new GridPane();
-        grid.getStyleClass().add("candidates");
-        grid.getColumnConstraints().add(column());
-        candidates.forEach(each -> grid.getColumnConstraints().add(column()));
-        for (int c = 0; c < candidates.size(); c++) {
-            KeyCandidate candidate = candidates.get(c);
-            boolean lit = candidate == shown;
-            grid.add(head(candidate, lit), c + 1, 0);
-            for (int p = 0; p < candidate.points().size(); p++) {
-                Point point = candidate.points().get(p);
-                if (c == 0) {
-                    grid.add(cell(text(point.question(), "note"), false), 0, p + 1);
-                }
-                Node answer = cell(answer(point), lit);
-                answer.setOnMouseClicked(event -> pick(candidate));
-                grid.add(answer, c + 1, p + 1);
-            }
-        }
-        return grid;
-    }
-
     /** A field for a candidate that was not found: names of attributes and of parents. */
     private Node another(Entity entity) {
         var field = new TextField();
         field.setId("another-key");
-        field.setPromptText("another candidate, such as: hive + done at");
-        field.setPrefColumnCount(26);
+        field.setPromptText("another: hive + done at");
+        field.setPrefColumnCount(14);
         field.setOnAction(event -> {
             try {
                 List<KeyPart> parts = new PartNames(workspace.design(), entity.id()).read(field.getText());
@@ -161,15 +166,116 @@ public final class KeysBench extends ScrollPane {
                 workspace.notices().complain(String.valueOf(e.getMessage()));
             }
         });
-        return new HBox(field);
+        return field;
     }
 
-    /** As wide as what stands in it, which is never cut; what does not fit beside the others is scrolled to. */
-    private static ColumnConstraints column() {
-        var column = new ColumnConstraints();
-        column.setMinWidth(Region.USE_PREF_SIZE);
-        column.setHgrow(Priority.ALWAYS);
-        return column;
+    /** The question about the entity as a whole. */
+    private Node places(Entity entity) {
+        Optional<Boolean> answer = workspace.design().notes().answer(entity.id(), KeyQuestion.SEVERAL_PLACES);
+        Choice choice = Choice.of(
+                answer.map(yes -> yes ? "yes" : "no").orElse(NOT_SAID),
+                List.of(NOT_SAID, "yes", "no"),
+                each -> each,
+                each -> answer(
+                        List.of(entity.id()),
+                        KeyQuestion.SEVERAL_PLACES,
+                        each.equals(NOT_SAID) ? Optional.empty() : Optional.of(each.equals("yes"))));
+        choice.setId("several-places");
+        var asked = new HBox(8, text(KeyQuestion.SEVERAL_PLACES.text(), "note"), choice);
+        asked.setAlignment(Pos.CENTER_LEFT);
+        asked.setMinWidth(Region.USE_PREF_SIZE);
+        var line = new FlowPane(24, 4, asked, another(entity)); // one below the other where there is no room
+        line.setRowValignment(VPos.CENTER);
+        return line;
+    }
+
+    /** From not said to yes, to no, and to not said again; of a candidate of several attributes for all of them. */
+    private void turn(KeyCandidate candidate, KeyQuestion question) {
+        List<Id> attributes = candidate.parts().stream()
+                .filter(ColumnRef.Own.class::isInstance)
+                .map(part -> ((ColumnRef.Own) part).id())
+                .toList();
+        Optional<Boolean> now = workspace.design().notes().answer(attributes.get(0), question);
+        answer(
+                attributes,
+                question,
+                now.isEmpty() ? Optional.of(true) : now.filter(yes -> yes).map(yes -> false));
+    }
+
+    private void answer(List<Id> about, KeyQuestion question, Optional<Boolean> yes) {
+        Notes notes = workspace.design().notes();
+        for (Id each : about) {
+            notes = notes.withAnswer(each, question, yes);
+        }
+        String names = Sentences.listed(about.stream().map(this::called).toList());
+        workspace.apply(new ChangeNotes(
+                notes,
+                "answer “" + question.text() + "” for " + names + ": "
+                        + yes.map(y -> y ? "yes" : "no").orElse(NOT_SAID)));
+    }
+
+    private String called(Id thing) {
+        return workspace.design().attribute(thing).map(Attribute::name).orElseGet(() -> workspace
+                .design()
+                .nameOf(thing));
+    }
+
+    private static Node said(KeyAdvice advice) {
+        var since = text("Our advice: " + advice.candidate().name() + ", since " + advice.since() + ".", "advised");
+        since.setId("key-advice");
+        since.setWrapText(true);
+        var box = new VBox(2, since);
+        if (!advice.against().isEmpty()) {
+            var against = text("Against it: " + advice.against() + ".", "note");
+            against.setWrapText(true);
+            box.getChildren().add(against);
+        }
+        return box;
+    }
+
+    /** Which rows a candidate does not tell apart. */
+    private static Optional<Node> clashes(KeyCandidate shown) {
+        if (shown.clashes().isEmpty()) {
+            return Optional.empty();
+        }
+        var box = new VBox(2);
+        box.setId("key-clashes");
+        shown.clashes().stream()
+                .limit(MOST_CLASHES)
+                .map(each -> "Rows "
+                        + Sentences.listed(each.rows().stream()
+                                .limit(6)
+                                .map(String::valueOf)
+                                .toList())
+                        + (each.rows().size() > 6 ? " and more" : "") + " are alike: "
+                        + String.join(" · ", each.values()))
+                .forEach(line -> box.getChildren().add(text(line, "fails")));
+        int more = shown.clashes().size() - MOST_CLASHES;
+        if (more > 0) {
+            box.getChildren().add(text("and " + more + " more of these", "note"));
+        }
+        return Optional.of(box);
+    }
+
+    /** What follows in this table and in all that refer to it, over every level. */
+    private Optional<Node> reach(Entity entity, KeyCandidate shown) {
+        List<KeyReach> reaches = KeyReach.of(shown.choice(), workspace.document(), workspace.mapping(), entity.id());
+        if (shown.current() || reaches.isEmpty()) {
+            return Optional.empty();
+        }
+        var box = new VBox(2, text("What follows, undone in one step", "note"));
+        box.setId("key-reach");
+        for (KeyReach each : reaches.stream().limit(MOST_REACHED).toList()) {
+            String rows = each.rows() == 0 ? "" : each.rows() == 1 ? "; 1 row" : "; " + each.rows() + " rows";
+            var line = text(each.table() + ": " + String.join("; ", each.changes()) + rows, "answer");
+            line.setWrapText(true);
+            line.setPadding(new Insets(0, 0, 0, 12 * Math.min(each.level(), 6)));
+            box.getChildren().add(line);
+        }
+        if (reaches.size() > MOST_REACHED) {
+            box.getChildren().add(text("and " + (reaches.size() - MOST_REACHED) + " more tables", "note"));
+        }
+        return Optional.of(box);
     }
 
     private void pick(KeyCandidate candidate) {
@@ -177,43 +283,16 @@ public final class KeysBench extends ScrollPane {
         show();
     }
 
-    private Node head(KeyCandidate candidate, boolean lit) {
-        var name = text(candidate.name(), "candidate-name");
-        name.setUnderline(true);
-        var box = new VBox(
-                2, name, text(candidate.current() ? candidate.note() + " · the key now" : candidate.note(), "note"));
-        box.getStyleClass().add("candidate-head");
-        box.setMaxWidth(Double.MAX_VALUE);
-        box.pseudoClassStateChanged(CHOSEN, lit);
-        box.setId("candidate-" + candidate.name().replaceAll("[^\\p{L}\\p{Nd}]+", "-"));
-        Controls.pressable(box, () -> pick(candidate));
-        return box;
-    }
-
-    private static Node cell(Node inside, boolean lit) {
-        var box = new HBox(inside);
-        box.setAlignment(Pos.CENTER_LEFT);
-        box.getStyleClass().add("candidate-cell");
-        box.setMaxWidth(Double.MAX_VALUE);
-        box.pseudoClassStateChanged(CHOSEN, lit);
-        return box;
-    }
-
-    private static Node answer(Point point) {
-        String sign = point.verdict() == Verdict.GOOD ? "✓" : point.verdict() == Verdict.BAD ? "✕" : "–";
-        String style = point.verdict() == Verdict.GOOD ? "holds" : point.verdict() == Verdict.BAD ? "fails" : "neither";
-        var box = new HBox(
-                6, text(sign, style), text(point.answer(), point.verdict() == Verdict.BAD ? "fails" : "answer"));
-        box.setAlignment(Pos.CENTER_LEFT);
-        return box;
-    }
-
     private Node consequences(Entity entity, KeyCandidate shown) {
         var box = new VBox(8);
         box.getStyleClass().add("consequences");
-        var title =
-                new HBox(10, text("If it is " + shown.name(), "candidate-name"), text("what every child gets", "note"));
-        title.setAlignment(Pos.BASELINE_LEFT);
+        var title = new HBox(
+                10,
+                text("If it is " + shown.name(), "candidate-name"),
+                text("what every child gets", "note"),
+                Controls.space(),
+                make(entity, shown));
+        title.setAlignment(Pos.CENTER_LEFT);
         title.setPadding(new Insets(0, 0, 8, 0)); // the verbs of the picture below stand above its lines
         box.getChildren().add(title);
         Document after = shown.choice().applyTo(workspace.document());
@@ -227,6 +306,11 @@ public final class KeysBench extends ScrollPane {
                         referred
                                 ? new ChildrenPicture(after, mapping, entity.id(), Math.max(400, getWidth() - 44))
                                 : text("No table refers to " + entity.name() + " yet.", "hint"));
+        reach(entity, shown).ifPresent(box.getChildren()::add);
+        return box;
+    }
+
+    private Button make(Entity entity, KeyCandidate shown) {
         var make = new Button(shown.current() ? shown.name() + " is the key" : "Make " + shown.name() + " the key ↵");
         make.setId("make-key");
         make.getStyleClass().add("main-action");
@@ -237,9 +321,6 @@ public final class KeysBench extends ScrollPane {
             workspace.selection().choose(entity.id());
             workspace.apply(shown.choice());
         });
-        var line = new HBox(make);
-        line.setAlignment(Pos.CENTER_RIGHT);
-        box.getChildren().add(line);
-        return box;
+        return make;
     }
 }

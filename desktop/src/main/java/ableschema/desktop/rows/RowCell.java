@@ -40,6 +40,10 @@ final class RowCell extends TableCell<Row, Row> {
     /** What is typed into while the cell is edited. */
     private Optional<TextField> typed = Optional.empty();
 
+    private Runnable completing = () -> {};
+    /** What of a reference was typed so far. */
+    private String begun = "";
+
     RowCell(KeyPart part, Grid grid) {
         this.part = part;
         this.grid = grid;
@@ -127,9 +131,13 @@ final class RowCell extends TableCell<Row, Row> {
                 .map(parent -> rows.nameOfParent(end, parent))
                 .toList();
         TextField field = field(start);
+        begun = "";
         field.textProperty().addListener((o, before, now) -> {
-            if (now.length() == before.length() + 1 && now.startsWith(before)) {
-                Platform.runLater(() -> complete(field, names));
+            boolean goesOn = now.length() > begun.length() && now.startsWith(begun);
+            begun = now; // of which what a completion has put behind it is no part
+            if (goesOn) {
+                completing = () -> complete(field, names);
+                Platform.runLater(this::complete);
             }
         });
         field.addEventFilter(KeyEvent.KEY_PRESSED, event -> {
@@ -145,18 +153,26 @@ final class RowCell extends TableCell<Row, Row> {
         return new HBox(field, sign);
     }
 
+    /** Completes what was typed last, if that is still to be done: when the field has taken the letter, or the edit ends before. */
+    private void complete() {
+        Runnable now = completing;
+        completing = () -> {};
+        now.run();
+    }
+
     /** Writes the rest of the first name that begins with what was typed behind it, chosen, so that typing on replaces it. */
-    private static void complete(TextField field, List<String> names) {
-        String begun = field.getText();
-        if (field.getCaretPosition() != begun.length() || begun.isBlank()) {
+    private void complete(TextField field, List<String> names) {
+        String typed = field.getText();
+        if (field.getCaretPosition() != typed.length() || typed.isBlank()) {
             return;
         }
         names.stream()
-                .filter(name -> name.length() > begun.length() && begins(name, begun))
+                .filter(name -> name.length() > typed.length() && begins(name, typed))
                 .findFirst()
                 .ifPresent(name -> {
-                    field.setText(begun + name.substring(begun.length()));
-                    field.selectRange(name.length(), begun.length());
+                    field.setText(typed + name.substring(typed.length()));
+                    field.selectRange(name.length(), typed.length());
+                    begun = typed;
                 });
     }
 
@@ -203,6 +219,7 @@ final class RowCell extends TableCell<Row, Row> {
             cancelEdit();
             grid.leave(row);
         } else if (event.getCode() == KeyCode.TAB || event.getCode() == KeyCode.ENTER) {
+            complete();
             commit();
             grid.goOn(row, part, way(event));
         } else if (event.getCode() == KeyCode.D && event.isShortcutDown()) {

@@ -11,7 +11,6 @@ import ableschema.core.finding.Step;
 import ableschema.core.rows.RowEntry;
 import ableschema.core.rows.RowTable;
 import ableschema.core.store.FileProblem;
-import ableschema.desktop.controls.Controls;
 import ableschema.desktop.workspace.Workspace;
 import java.io.File;
 import java.io.IOException;
@@ -19,8 +18,9 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
+import javafx.beans.binding.Bindings;
 import javafx.beans.property.ReadOnlyObjectWrapper;
-import javafx.geometry.Pos;
+import javafx.geometry.VPos;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.control.SelectionMode;
@@ -30,7 +30,10 @@ import javafx.scene.control.ToggleButton;
 import javafx.scene.input.Clipboard;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import javafx.stage.FileChooser;
 
@@ -47,8 +50,9 @@ public final class RowsGrid extends VBox {
     private final RowEdits edits;
     private final TableView<Row> table = new TableView<>();
     private final Label judgement = new Label();
-    private final HBox tools = new HBox(8);
+    private final HBox tools = new HBox(6);
     private String firstLetter = "";
+    private boolean filling;
     private Optional<Id> shownOwner = Optional.empty();
     private List<KeyPart> shownColumns = List.of();
     private List<Finding> findings = List.of();
@@ -71,15 +75,25 @@ public final class RowsGrid extends VBox {
     private Node header() {
         title.setId("rows-title");
         title.getStyleClass().setAll("rows-title");
-        var space = Controls.space();
         tools.getChildren()
                 .addAll(
                         button("add-row", "Add a row", this::addRow),
                         button("paste-rows", "Paste", this::paste),
                         button("read-csv", "Read CSV …", this::chooseCsv),
                         button("delete-rows", "Delete", this::delete));
-        var header = new HBox(8, title, space, tools);
-        header.setAlignment(Pos.CENTER_LEFT);
+        title.setMinWidth(USE_PREF_SIZE);
+        tools.managedProperty().bind(tools.visibleProperty());
+        tools.getChildren().forEach(each -> ((Region) each).setMinWidth(USE_PREF_SIZE));
+        tools.setMinWidth(USE_PREF_SIZE);
+        var header = new FlowPane(title, tools); // at both ends of one line, or one below the other
+        header.setVgap(4);
+        header.setRowValignment(VPos.CENTER);
+        header.hgapProperty()
+                .bind(Bindings.createDoubleBinding(
+                        () -> Math.max(8, header.getWidth() - title.getWidth() - tools.getWidth() - 1),
+                        header.widthProperty(),
+                        title.widthProperty(),
+                        tools.widthProperty()));
         return header;
     }
 
@@ -91,7 +105,9 @@ public final class RowsGrid extends VBox {
         table.setPrefHeight(OPEN_HEIGHT);
         table.setMinHeight(OPEN_HEIGHT);
         table.setFixedCellSize(24);
-        table.setPlaceholder(new Label("No rows yet: add one, or paste some from a spreadsheet."));
+        var none = new Label("No rows yet: add one, or paste some from a spreadsheet.");
+        none.setWrapText(true);
+        table.setPlaceholder(none);
         table.addEventFilter(KeyEvent.KEY_PRESSED, this::keyPressed);
         table.addEventHandler(KeyEvent.KEY_TYPED, this::keyTyped);
         table.getSelectionModel().selectedItemProperty().addListener((o, before, now) -> sayJudgement());
@@ -151,7 +167,7 @@ public final class RowsGrid extends VBox {
 
     private void show() {
         Optional<Id> owner = owner();
-        boolean open = title.isSelected() && owner.isPresent();
+        boolean open = (filling || title.isSelected()) && owner.isPresent();
         table.setVisible(open);
         table.setManaged(open);
         judgement.setVisible(open);
@@ -163,7 +179,7 @@ public final class RowsGrid extends VBox {
             findings = workspace.review().about(id).stream()
                     .filter(each -> each.step() == Step.ROWS && each.severity() == Severity.MUST_MEND)
                     .toList();
-            title.setText((open ? "▾  " : "▸  ") + "Rows of " + label(id) + "  " + rows(id).size()
+            title.setText((filling ? "" : open ? "▾  " : "▸  ") + "Rows of " + label(id) + "  " + rows(id).size()
                     + (findings.isEmpty() ? "" : ", " + brokenRows() + " break a rule"));
             if (open) {
                 fill(id);
@@ -305,6 +321,8 @@ public final class RowsGrid extends VBox {
         table.scrollToColumnIndex(column);
         choose(row, column);
         table.layout();
+        table.applyCss(); // a cell that came into view just now takes letters only with its skin
+        table.layout();
         table.edit(row, columnAt(column));
     }
 
@@ -383,6 +401,14 @@ public final class RowsGrid extends VBox {
                     .notices()
                     .complain(String.valueOf(FileProblem.reading(file, e).getMessage()));
         }
+    }
+
+    /** Whether it takes all the room there is, open, as the work of its own step; else it folds, below the sheet. */
+    public void setFilling(boolean filling) {
+        this.filling = filling;
+        VBox.setVgrow(table, filling ? Priority.ALWAYS : Priority.NEVER);
+        title.setDisable(filling);
+        show();
     }
 
     /** Opens the grid, or folds it away. */

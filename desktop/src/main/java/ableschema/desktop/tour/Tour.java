@@ -74,10 +74,12 @@ public final class Tour {
         look("tables");
         choose("Hive");
         hands.act(() -> workspace.viewProperty().set(View.CONCEPT));
-        hands.act(() -> window.rows().toggle());
-        hands.act(() -> window.sheet().fit());
+        go(Step.ROWS);
         look("rows");
-        hands.act(() -> window.rows().toggle());
+        go(Step.DRAW);
+        hands.act(() -> workspace.listedProperty().set(true));
+        look("list");
+        hands.act(() -> workspace.listedProperty().set(false));
         choose("Inspection");
         go(Step.KEYS);
         look("keys");

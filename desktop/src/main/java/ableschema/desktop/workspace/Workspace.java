@@ -45,6 +45,7 @@ public final class Workspace {
     private Mapping mapping;
     private Review review;
     private final BooleanProperty dark = new SimpleBooleanProperty();
+    private final BooleanProperty listed = new SimpleBooleanProperty();
     private final ObjectProperty<Step> step = new SimpleObjectProperty<>(Step.DRAW);
     private final ObjectProperty<View> view = new SimpleObjectProperty<>(View.CONCEPT);
     private Mapping before;
@@ -82,16 +83,21 @@ public final class Workspace {
         return jobs;
     }
 
-    /** Reviews what changed at once; where a large design has to be reviewed as a whole, that is a job. */
+    /** More sample rows than these are not judged on the window's thread. */
+    private static final int MANY_ROWS = 4_000;
+
+    /** Reviews what changed at once; a large design as a whole, and many rows, in a job. */
     private void look(Document next) {
         Subject subject = Subject.of(next, mapping);
-        if (review.canFollow(subject) || !Opened.isLong(next)) {
+        boolean wholeAndLong = Opened.isLong(next) && !review.canFollow(subject);
+        if (!wholeAndLong && review.rowsToLookAt(subject) <= MANY_ROWS) {
             review = review.after(subject);
             return;
         }
+        Review known = review;
         jobs.run(
                 "reviewing the design",
-                progress -> Review.of(subject),
+                progress -> known.after(subject),
                 () -> next.design() == design()
                         && next.rules().equals(document().rules()),
                 found -> {
@@ -302,6 +308,11 @@ public final class Workspace {
 
     public ObjectProperty<Step> stepProperty() {
         return step;
+    }
+
+    /** Whether the chosen table is read as a list in the place of the drawing. */
+    public BooleanProperty listedProperty() {
+        return listed;
     }
 
     public ObjectProperty<View> viewProperty() {

@@ -11,6 +11,7 @@ import java.util.List;
 import java.util.concurrent.atomic.AtomicInteger;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.Label;
+import javafx.scene.control.MenuButton;
 import javafx.scene.control.TextField;
 import javafx.scene.input.Clipboard;
 import javafx.scene.input.KeyCode;
@@ -42,6 +43,12 @@ class BenchesTest extends WindowFixture {
         enter(robot, "hatched in + ring");
         WaitForAsyncUtils.waitForFxEvents();
         assertThat(robot.lookup("#candidate-hatched-in-ring").tryQuery()).isPresent();
+        robot.interact(() -> robot.lookup("#before-after-fold").query().requestFocus());
+        robot.type(KeyCode.SPACE);
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(robot.lookup("#before-after .part-name").queryAllAs(Label.class))
+                .extracting(Label::getText)
+                .contains("queen", "hive");
         click(robot, "#make-key");
         WaitForAsyncUtils.waitForFxEvents();
 
@@ -244,6 +251,47 @@ class BenchesTest extends WindowFixture {
     }
 
     @Test
+    void what_is_answered_about_keys_is_kept_and_changes_the_advice(FxRobot robot) {
+        rule(robot, "Each member has member code: text 6.");
+        rule(robot, "No two members share their member code.");
+        rule(robot, "Each loan has loan no: whole (key).");
+        rule(robot, "Each loan is made by exactly one member; each member makes any number of loans.");
+        choose(robot, "Member");
+        click(robot, "#step-keys");
+        assertThat(text(robot, "#key-advice")).startsWith("Our advice: member code, since it is stated");
+
+        click(robot, "#answer-STAYS-member-code"); // yes, it changes
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(text(robot, "#key-advice"))
+                .isEqualTo("Our advice: member no, since it is short and never changes, while member code changes.");
+        assertThat(workspace.undoable()).contains("answer “Does it ever change?” for member code: yes");
+        robot.interact(() -> robot.lookup("#answer-STAYS-member-code").query().requestFocus());
+        robot.type(KeyCode.ENTER); // no
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(text(robot, "#key-advice")).startsWith("Our advice: member code");
+
+        click(robot, "#answer-STAYS-member-code"); // not said
+        robot.interact(() -> ((MenuButton) robot.lookup("#several-places").query())
+                .getItems()
+                .get(1)
+                .fire());
+        WaitForAsyncUtils.waitForFxEvents();
+        click(robot, "#answer-STAYS-member-code"); // it changes, and numbers would clash now
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(text(robot, "#key-advice")).startsWith("Our advice: id, since rows are made in several places");
+
+        click(robot, "#candidate-id");
+        assertThat(robot.lookup("#key-reach").tryQuery()).isPresent();
+        assertThat(robot.lookup("loan: foreign key comes").tryQuery()).isEmpty();
+        click(robot, "#make-key");
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(workspace.schema().table("loan").orElseThrow().column("member_id"))
+                .isPresent();
+        robot.interact(workspace::undo);
+        assertThat(entity("Member").body().key()).isEmpty();
+    }
+
+    @Test
     void the_route_counts_what_is_open(FxRobot robot) {
         rule(robot, "Each hive has colour.");
         WaitForAsyncUtils.waitForFxEvents();
@@ -253,7 +301,7 @@ class BenchesTest extends WindowFixture {
         rule(robot, "Each hive has colour: text 20 (key).");
         WaitForAsyncUtils.waitForFxEvents();
         assertThat(robot.lookup("all chosen").tryQuery()).isPresent();
-        robot.press(KeyCode.CONTROL).type(KeyCode.DIGIT6).release(KeyCode.CONTROL);
+        robot.press(KeyCode.CONTROL).type(KeyCode.DIGIT7).release(KeyCode.CONTROL);
         assertThat(sql(robot, "#script")).contains("CREATE TABLE hive");
     }
 }

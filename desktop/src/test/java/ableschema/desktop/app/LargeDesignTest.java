@@ -83,6 +83,17 @@ class LargeDesignTest extends WindowFixture {
                             .choose(other));
                     note(took, watch, robot, "rename in " + step, () -> rename(entity));
                 }
+                Id related = workspace.design().relationships().get(3 * round).id();
+                note(took, watch, robot, "choose a relationship", () -> workspace
+                        .selection()
+                        .choose(related));
+                note(took, watch, robot, "read as a list", () -> workspace
+                        .listedProperty()
+                        .set(true));
+                note(took, watch, robot, "choose in the list", () -> workspace
+                        .selection()
+                        .choose(other));
+                note(took, watch, robot, "rename in the list", () -> rename(entity));
                 note(took, watch, robot, "go to a card", () -> window.goTo(entity));
                 note(took, watch, robot, "see it whole", () -> window.sheet().fit());
                 for (View view : new View[] {View.TABLES, View.CONCEPT}) {

@@ -3,12 +3,16 @@ package ableschema.desktop.app;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import ableschema.core.design.Row;
+import ableschema.core.edit.ChangeBody;
 import ableschema.core.rows.RowEntry;
+import ableschema.core.rows.RowTable;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.TimeUnit;
 import javafx.event.Event;
+import javafx.scene.control.ListView;
 import javafx.scene.control.TableView;
 import javafx.scene.input.Clipboard;
 import javafx.scene.input.ClipboardContent;
@@ -163,5 +167,51 @@ class RowsTest extends WindowFixture {
         WaitForAsyncUtils.waitForFxEvents();
 
         assertThat(text(robot, "#rule-answer")).contains("6000 rows read");
+    }
+
+    @Test
+    void the_step_rows_lists_all_that_can_have_rows_and_shows_those_of_the_chosen_one(FxRobot robot) {
+        fillVessels(robot);
+        robot.interact(() -> {
+            addTwice("9301234");
+            workspace.selection().chooseNothing();
+        });
+        click(robot, "#step-rows");
+        ListView<?> holders = robot.lookup("#row-holders").queryListView();
+
+        assertThat(holders.getItems()).hasSize(2); // Stay and Vessel
+        assertThat(workspace.selection().chosenEntity())
+                .map(each -> each.name())
+                .contains("Vessel");
+        assertThat(robot.lookup("4 rows").tryQuery()).isPresent();
+        assertThat(robot.lookup("1 ✕").tryQuery()).isPresent();
+        TableView<?> table = robot.lookup("#rows-table").queryTableView();
+        assertThat(table.getItems()).hasSize(4);
+        assertThat(table.getHeight()).isGreaterThan(400);
+
+        robot.interact(() -> holders.getSelectionModel().select(0));
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(text(robot, "#rows-title")).startsWith("Rows of Stay");
+        click(robot, "#add-row");
+        hurry(robot, "⇥North⇥3⇥Ho⏎");
+        for (String letter : List.of("⇥", "S", "⇥", "4", "⇥", "H", "o", "⏎", "⎋")) {
+            hurry(robot, letter); // and the same at leisure
+        }
+        assertThat(rows("Stay")).containsExactly("1|North|3|Hoopoe · 9301246", "2|S|4|Hoopoe · 9301246");
+
+        click(robot, "#step-draw"); // where they fold below the sheet, as before
+        assertThat(robot.lookup("#rows-table").queryTableView().getHeight()).isEqualTo(220);
+    }
+
+    /** Adds a vessel whose number another has. */
+    private void addTwice(String value) {
+        var edits = new RowEntry(workspace.design(), entity("Vessel").id(), workspace.ids());
+        List<Row> read = new RowTable(edits)
+                .read("imo,name\n" + value + ",Ruff\n", false, List.of())
+                .rows();
+        List<Row> all = new ArrayList<>(entity("Vessel").body().rows());
+        all.addAll(read);
+        workspace.apply(
+                new ChangeBody(entity("Vessel").id(), entity("Vessel").body().withRows(all), "add a row twice"));
     }
 }

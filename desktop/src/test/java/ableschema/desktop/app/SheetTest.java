@@ -20,6 +20,7 @@ import java.util.stream.Stream;
 import javafx.geometry.Bounds;
 import javafx.geometry.VerticalDirection;
 import javafx.scene.Node;
+import javafx.scene.control.Label;
 import javafx.scene.control.Labeled;
 import javafx.scene.control.TextInputControl;
 import javafx.scene.input.KeyCode;
@@ -223,6 +224,10 @@ class SheetTest extends WindowFixture {
         click(robot, "#on-delete", "each harvest of it goes too");
         WaitForAsyncUtils.waitForFxEvents();
         assertThat(sql(robot, "#gloss-sql")).contains("ON DELETE CASCADE");
+        assertThat(robot.lookup("#delete-reach .label").queryAllAs(Label.class))
+                .extracting(Label::getText)
+                .anyMatch(said -> said.startsWith("at once: ") && said.contains("harvests go too"))
+                .anyMatch(said -> said.contains("16 sample rows"));
         click(robot, "#role-1");
         enter(robot, "source");
         WaitForAsyncUtils.waitForFxEvents();

@@ -47,7 +47,7 @@ class TourTest {
         try (var files = Files.list(folder)) {
             pictures = files.sorted().toList();
         }
-        assertThat(pictures).hasSize(15);
+        assertThat(pictures).hasSize(16);
         for (Path picture : pictures) {
             BufferedImage image = ImageIO.read(picture.toFile());
             assertThat(image.getWidth()).isEqualTo(1280);

@@ -3,6 +3,7 @@ package ableschema.desktop.workspace;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import ableschema.core.design.Attribute;
+import ableschema.core.design.Body;
 import ableschema.core.design.Cardinality;
 import ableschema.core.design.Design;
 import ableschema.core.design.End;
@@ -10,9 +11,11 @@ import ableschema.core.design.Entity;
 import ableschema.core.design.IdKind;
 import ableschema.core.design.IdSource;
 import ableschema.core.design.Relationship;
+import ableschema.core.design.Row;
 import ableschema.core.document.Document;
 import ableschema.core.document.Position;
 import ableschema.core.edit.AddEntity;
+import ableschema.core.edit.ChangeBody;
 import ableschema.core.edit.ChangeRules;
 import ableschema.core.edit.MoveCards;
 import ableschema.core.finding.Step;
@@ -202,6 +205,30 @@ class WorkspaceTest {
         WaitForAsyncUtils.waitForFxEvents();
         assertThat(changes).hasValue(2);
         assertThat(workspace.review().of(Step.KEYS)).hasSize(80);
+    }
+
+    @Test
+    void many_rows_are_judged_while_the_window_goes_on_and_the_last_state_counts() throws Exception {
+        WaitForAsyncUtils.asyncFx(() -> {
+                    Entity hive = add("Hive");
+                    var code = Attribute.named(ids.next(IdKind.ATTRIBUTE), "code");
+                    var rows = new ArrayList<Row>();
+                    for (int i = 0; i < 6_000; i++) {
+                        rows.add(Row.empty(ids.next(IdKind.ROW)).with(code.id(), "H" + i / 2));
+                    }
+                    Body filled = Body.EMPTY.withAttributes(List.of(code)).withRows(rows);
+                    workspace.apply(new ChangeBody(hive.id(), filled, "fill"));
+                    workspace.apply(new ChangeBody(hive.id(), filled.withKey(List.of(code.ref())), "choose the key"));
+                    assertThat(workspace.jobs().running())
+                            .extracting(Jobs.Job::name)
+                            .contains("reviewing the design");
+                    assertThat(workspace.review().of(Step.ROWS)).isEmpty();
+                })
+                .get();
+        WaitForAsyncUtils.waitFor(
+                30, TimeUnit.SECONDS, () -> workspace.jobs().running().isEmpty());
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(workspace.review().of(Step.ROWS)).hasSizeGreaterThanOrEqualTo(3_000);
     }
 
     @Test

@@ -147,6 +147,16 @@ public abstract class Dialect {
         return type.accept(new TypeLimits(this));
     }
 
+    /** Whether each foreign key gets an index by itself, where none leads with its columns. */
+    public boolean indexesForeignKeys() {
+        return false;
+    }
+
+    /** Whether a row that is refused uses up the number that it was to get, so that the next one leaves a gap. */
+    public boolean usesUpRefusedNumbers() {
+        return true;
+    }
+
     /** The type of a column in its table, which may depend on the keys that it is in. */
     public String columnType(Table table, Column column, DataType base) {
         return type(column.type());

@@ -32,6 +32,11 @@ final class H2 extends Dialect {
     }
 
     @Override
+    public boolean indexesForeignKeys() {
+        return true;
+    }
+
+    @Override
     public String namespace(String name) {
         return "CREATE SCHEMA IF NOT EXISTS " + quoted(name);
     }

@@ -66,6 +66,11 @@ abstract class MySqlFamily extends Dialect {
     }
 
     @Override
+    public boolean indexesForeignKeys() {
+        return true;
+    }
+
+    @Override
     public String columnType(Table table, Column column, DataType base) {
         boolean keyed = base instanceof DataType.Text && kind(base) == Kind.LONG_TEXT && Keyed.is(table, column);
         return keyed ? "varchar(" + KEYED_TEXT + ")" : super.columnType(table, column, base);

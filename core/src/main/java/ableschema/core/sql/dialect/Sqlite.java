@@ -81,6 +81,11 @@ final class Sqlite extends Dialect {
     }
 
     @Override
+    public boolean usesUpRefusedNumbers() {
+        return false;
+    }
+
+    @Override
     public Map<String, List<String>> choices() {
         return Map.of(TYPES, List.of("checks", "strict", "loose"));
     }

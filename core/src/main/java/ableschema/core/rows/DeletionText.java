@@ -1,0 +1,124 @@
+package ableschema.core.rows;
+
+import static java.util.stream.Collectors.groupingBy;
+import static java.util.stream.Collectors.toList;
+
+import ableschema.core.design.Body;
+import ableschema.core.design.Design;
+import ableschema.core.design.Entity;
+import ableschema.core.design.Id;
+import ableschema.core.design.Relationship;
+import ableschema.core.design.Row;
+import ableschema.core.mapping.Mapping;
+import ableschema.core.rows.Deletion.Reach;
+import ableschema.core.words.Nouns;
+import ableschema.core.words.Sentences;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeMap;
+import java.util.stream.Stream;
+
+/** Says what deleting a row of one table reaches: from the diagram alone, level by level, and on the sample rows. */
+public final class DeletionText {
+
+    /** Of more sample rows than these in the whole design nothing is worked out while somebody waits. */
+    private static final int MOST_ROWS = 2_000;
+
+    /** A hub is referred to by more tables than anybody reads. */
+    private static final int MOST_TABLES = 8;
+
+    private final Design design;
+    private final Mapping mapping;
+    private final Nouns nouns;
+
+    public DeletionText(Design design, Mapping mapping) {
+        this.design = design;
+        this.mapping = mapping;
+        this.nouns = Nouns.of(design);
+    }
+
+    /** A line for each level, such as "2 levels down: stays stay without it, fees go"; empty where nothing refers to it. */
+    public List<String> levels(Id owner) {
+        Map<Integer, List<Reach>> byLevel =
+                Deletion.reach(mapping, owner).stream().collect(groupingBy(Reach::level, TreeMap::new, toList()));
+        var lines = new ArrayList<String>();
+        byLevel.forEach((level, reached) -> {
+            List<String> said = reached.stream().map(this::said).distinct().toList();
+            String more = said.size() > MOST_TABLES ? " and " + (said.size() - MOST_TABLES) + " more" : "";
+            lines.add((level == 1 ? "at once: " : level + " levels down: ")
+                    + String.join(", ", said.subList(0, Math.min(MOST_TABLES, said.size())))
+                    + more);
+        });
+        return lines;
+    }
+
+    private String said(Reach reach) {
+        String many = many(reach.owner());
+        return switch (reach.does()) {
+            case CASCADE -> many + " go too";
+            case SET_NULL -> many + " stay without it";
+            case SET_DEFAULT -> many + " get their default";
+            case NO_ACTION, RESTRICT -> many + " hold it back";
+        };
+    }
+
+    private String many(Id owner) {
+        return design.entity(owner).map(nouns::many).orElseGet(() -> "rows of " + design.nameOf(owner));
+    }
+
+    private String counted(Id owner, int count) {
+        String one = design.entity(owner).map(nouns::one).orElseGet(() -> "row of " + design.nameOf(owner));
+        return count + " " + (count == 1 ? one : many(owner));
+    }
+
+    /** What would become of the sample rows, such as "of 2 sample rows 1 could go, with 2 berths; 1 is held back by 1 lamp". */
+    public String onRows(Id owner) {
+        List<Row> rows = design.body(owner).map(Body::rows).orElse(List.of());
+        if (rows.isEmpty() || allRows() > MOST_ROWS) {
+            return "";
+        }
+        int free = 0;
+        Map<Id, Integer> gone = new LinkedHashMap<>();
+        Map<Id, Integer> holding = new LinkedHashMap<>();
+        Deletion.Judge judge = Deletion.judge(mapping);
+        for (Row row : rows) {
+            Deletion deletion = judge.of(row.id());
+            if (deletion.isRefused()) {
+                count(deletion.refusing(), holding);
+            } else {
+                free++;
+                count(deletion.deleted(), gone);
+            }
+        }
+        gone.remove(owner);
+        String held = holding.isEmpty() ? "" : listed(holding);
+        if (free == 0) {
+            return "none of the " + rows.size() + " sample rows could go, for " + held;
+        }
+        int kept = rows.size() - free;
+        return "of " + rows.size() + (rows.size() == 1 ? " sample row " : " sample rows ") + free + " could go"
+                + (gone.isEmpty() ? "" : ", and with " + (free == 1 ? "it " : "them ") + listed(gone))
+                + (kept == 0 ? "" : "; " + kept + (kept == 1 ? " is" : " are") + " held back by " + held);
+    }
+
+    private int allRows() {
+        return Stream.concat(
+                        design.entities().stream().map(Entity::body),
+                        design.relationships().stream().map(Relationship::body))
+                .mapToInt(body -> body.rows().size())
+                .sum();
+    }
+
+    private static void count(Map<Id, Set<Id>> rows, Map<Id, Integer> into) {
+        rows.forEach((owner, each) -> into.merge(owner, each.size(), Integer::sum));
+    }
+
+    private String listed(Map<Id, Integer> counts) {
+        return Sentences.listed(counts.entrySet().stream()
+                .map(each -> counted(each.getKey(), each.getValue()))
+                .toList());
+    }
+}

@@ -1,0 +1,163 @@
+package ableschema.desktop.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import ableschema.core.design.Attribute;
+import ableschema.core.expression.Expression;
+import ableschema.core.structure.Field;
+import ableschema.core.structure.Structure.Line;
+import java.util.List;
+import javafx.scene.control.Hyperlink;
+import javafx.scene.control.TableColumn;
+import javafx.scene.control.TableView;
+import javafx.scene.input.Clipboard;
+import javafx.scene.input.ClipboardContent;
+import javafx.scene.input.KeyCode;
+import javafx.stage.Stage;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.testfx.api.FxRobot;
+import org.testfx.framework.junit5.Start;
+import org.testfx.util.WaitForAsyncUtils;
+
+/** The structure of a table read and corrected as a list, by keyboard. */
+class ListTest extends WindowFixture {
+
+    @Start
+    void start(Stage stage) {
+        open(stage);
+    }
+
+    @BeforeEach
+    void berths(FxRobot robot) {
+        rule(robot, "Each pier has code: text 4 (key).");
+        rule(robot, "Each berth has number: whole 90, length: text 9, opened: date, note: text.");
+        rule(robot, "Each berth lies at exactly one pier; each pier has any number of berths.");
+        choose(robot, "Berth");
+        robot.press(KeyCode.ALT).type(KeyCode.L).release(KeyCode.ALT);
+        WaitForAsyncUtils.waitForFxEvents();
+    }
+
+    @SuppressWarnings("unchecked") // the list shows lines
+    private TableView<Line> table(FxRobot robot) {
+        return robot.lookup("#column-table").queryAs(TableView.class);
+    }
+
+    private void focus(FxRobot robot, int row, Field field) {
+        robot.interact(() -> {
+            TableView<Line> table = table(robot);
+            table.requestFocus();
+            TableColumn<Line, ?> column = table.getColumns().get(field.ordinal());
+            table.getSelectionModel().clearAndSelect(row, column);
+            table.getFocusModel().focus(row, column);
+        });
+    }
+
+    private Attribute attribute(String name) {
+        return entity("Berth").body().attribute(name).orElseThrow();
+    }
+
+    @Test
+    void fields_are_typed_one_after_the_other(FxRobot robot) {
+        assertThat(robot.lookup("#list-bench").query().isVisible()).isTrue();
+        focus(robot, 1, Field.NAME);
+        robot.type(KeyCode.ENTER);
+        robot.write("length m").type(KeyCode.TAB);
+        robot.write("decimal 5,1").type(KeyCode.ENTER);
+        WaitForAsyncUtils.waitForFxEvents();
+
+        assertThat(attribute("length m").type()).hasToString("decimal 5,1");
+        assertThat(workspace.undoable()).isPresent();
+
+        focus(robot, 2, Field.DEFAULT);
+        robot.write("today").type(KeyCode.TAB);
+        robot.type(KeyCode.TAB);
+        robot.write("first boat").type(KeyCode.ENTER);
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(attribute("opened").comment()).isEqualTo("first boat");
+        assertThat(sql(robot, "#gloss-sql")).contains("current_date");
+    }
+
+    @Test
+    void a_wrong_type_is_refused_with_the_reason_and_nothing_is_lost(FxRobot robot) {
+        focus(robot, 0, Field.TYPE);
+        robot.write("hole 90").type(KeyCode.ENTER);
+        WaitForAsyncUtils.waitForFxEvents();
+
+        assertThat(text(robot, "#rule-answer")).contains("hole 90");
+        assertThat(attribute("number").type()).hasToString("whole 90");
+    }
+
+    @Test
+    void many_columns_are_corrected_at_once_and_undone_at_once(FxRobot robot) {
+        focus(robot, 1, Field.REQUIRED);
+        robot.press(KeyCode.SHIFT).type(KeyCode.DOWN).type(KeyCode.DOWN).release(KeyCode.SHIFT);
+        robot.type(KeyCode.SPACE);
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(entity("Berth").body().attributes())
+                .filteredOn(Attribute::optional)
+                .extracting(Attribute::name)
+                .containsExactly("length", "opened", "note");
+
+        robot.press(KeyCode.CONTROL).type(KeyCode.Z).release(KeyCode.CONTROL);
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(entity("Berth").body().attributes()).noneMatch(Attribute::optional);
+    }
+
+    @Test
+    void columns_are_pasted_moved_and_taken_away(FxRobot robot) {
+        robot.interact(() -> {
+            var content = new ClipboardContent();
+            content.putString("depth m\tdecimal 4,1\nlit\tyes/no\n");
+            Clipboard.getSystemClipboard().setContent(content);
+            table(robot).requestFocus();
+        });
+        robot.press(KeyCode.CONTROL).type(KeyCode.V).release(KeyCode.CONTROL);
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(attribute("lit").type()).hasToString("yes/no");
+
+        focus(robot, 1, Field.NAME);
+        robot.press(KeyCode.ALT).type(KeyCode.UP).release(KeyCode.ALT);
+        focus(robot, 3, Field.NAME);
+        robot.type(KeyCode.DELETE);
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(entity("Berth").body().attributes())
+                .extracting(Attribute::name)
+                .containsExactly("length", "number", "opened", "depth m", "lit");
+
+        click(robot, "#another-column");
+        enter(robot, "shore power: yes/no (default yes)");
+        assertThat(attribute("shore power").defaultValue()).isNotEqualTo(Expression.none());
+    }
+
+    @Test
+    void columns_of_references_and_indexes_are_in_the_list(FxRobot robot) {
+        List<String> names = table(robot).getItems().stream()
+                .map(line -> line.field(Field.NAME))
+                .toList();
+        assertThat(names).contains("pier_code");
+        focus(robot, names.indexOf("pier_code"), Field.NAME);
+        robot.type(KeyCode.ENTER);
+        robot.write("lies_at").type(KeyCode.ENTER);
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(workspace.schema().table("berth").orElseThrow().column("lies_at"))
+                .isPresent();
+
+        robot.interact(() -> workspace.apply(workspace.edits().setSearched(attribute("opened"), true)));
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(robot.lookup("asked for: often searched or sorted").tryQuery())
+                .isPresent();
+        robot.interact(() -> robot.lookup("#list-bench .hyperlink")
+                .queryAllAs(Hyperlink.class)
+                .forEach(Hyperlink::fire));
+        assertThat(entity("Berth").body().indexes()).isEmpty();
+    }
+
+    @Test
+    void going_to_a_thing_shows_the_drawing_again(FxRobot robot) {
+        robot.interact(() -> window.goTo(entity("Pier").id()));
+
+        assertThat(window.sheet().isVisible()).isTrue();
+        assertThat(robot.lookup("#list-bench").query().isVisible()).isFalse();
+    }
+}
