@@ -27,13 +27,16 @@ import org.testfx.util.WaitForAsyncUtils;
 /** The window with a design of a thousand entities, in the shape of a real schema, answers in every step. */
 class LargeDesignTest extends WindowFixture {
 
-    /** Longer than this nobody is to wait for the window, in milliseconds of the processor. */
-    private static final double LONGEST = 100;
+    /**
+     * In milliseconds of the processor. A watch against freezes: what grows with the design takes seconds at this size.
+     * How long things take is measured in bench, where nothing else runs beside it.
+     */
+    private static final double LONGEST = 300;
 
     /** On a slow machine the same done with a small design tells how slow it is. */
     private static final double TIMES_A_SMALL_ONE = 5;
 
-    private static final int ROUNDS = 3;
+    private static final int ROUNDS = 2;
 
     @Start
     void start(Stage stage) {
