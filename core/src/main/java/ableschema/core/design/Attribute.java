@@ -6,6 +6,9 @@ import ableschema.core.expression.Expression;
 import ableschema.core.expression.Filling;
 import ableschema.core.types.DataType;
 import ableschema.core.types.DataTypes;
+import java.util.Collections;
+import java.util.EnumSet;
+import java.util.Set;
 
 /**
  * One thing that is known of each instance of an entity, such as a hive's colour.
@@ -14,20 +17,29 @@ import ableschema.core.types.DataTypes;
  * @param optional whether it may be left empty
  * @param filling  what is taken where nothing is given
  * @param comment  what people should know of it; empty for nothing
+ * @param marks    what is said of its values beside their type
  */
 public record Attribute(
-        Id id, String name, DataType type, boolean optional, Filling<ColumnRef> filling, String comment, Pins pins) {
+        Id id,
+        String name,
+        DataType type,
+        boolean optional,
+        Filling<ColumnRef> filling,
+        String comment,
+        Set<Mark> marks,
+        Pins pins) {
 
     public Attribute {
         requireNonNull(id, "id");
         requireNonNull(name, "name");
         requireNonNull(type, "type");
         requireNonNull(filling, "filling");
+        marks = marks.isEmpty() ? Set.of() : Collections.unmodifiableSet(EnumSet.copyOf(marks));
     }
 
     /** A mandatory attribute of which nothing else has been said. */
     public static Attribute named(Id id, String name) {
-        return new Attribute(id, name, DataTypes.UNDECIDED, false, Filling.nothing(), "", Pins.NONE);
+        return new Attribute(id, name, DataTypes.UNDECIDED, false, Filling.nothing(), "", Set.of(), Pins.NONE);
     }
 
     public ColumnRef ref() {
@@ -40,19 +52,19 @@ public record Attribute(
     }
 
     public Attribute withName(String name) {
-        return new Attribute(id, name, type, optional, filling, comment, pins);
+        return new Attribute(id, name, type, optional, filling, comment, marks, pins);
     }
 
     public Attribute withType(DataType type) {
-        return new Attribute(id, name, type, optional, filling, comment, pins);
+        return new Attribute(id, name, type, optional, filling, comment, marks, pins);
     }
 
     public Attribute withOptional(boolean optional) {
-        return new Attribute(id, name, type, optional, filling, comment, pins);
+        return new Attribute(id, name, type, optional, filling, comment, marks, pins);
     }
 
     public Attribute withFilling(Filling<ColumnRef> filling) {
-        return new Attribute(id, name, type, optional, filling, comment, pins);
+        return new Attribute(id, name, type, optional, filling, comment, marks, pins);
     }
 
     public Attribute withDefault(Expression<ColumnRef> defaultValue) {
@@ -60,10 +72,18 @@ public record Attribute(
     }
 
     public Attribute withComment(String comment) {
-        return new Attribute(id, name, type, optional, filling, comment, pins);
+        return new Attribute(id, name, type, optional, filling, comment, marks, pins);
+    }
+
+    public Attribute withMarks(Set<Mark> marks) {
+        return new Attribute(id, name, type, optional, filling, comment, marks, pins);
+    }
+
+    public boolean is(Mark mark) {
+        return marks.contains(mark);
     }
 
     public Attribute withPins(Pins pins) {
-        return new Attribute(id, name, type, optional, filling, comment, pins);
+        return new Attribute(id, name, type, optional, filling, comment, marks, pins);
     }
 }

@@ -41,6 +41,10 @@ final class Meaning {
                                 + question.answers().stream()
                                         .map(id -> named((KeyPart) new ColumnRef.Own(id)))
                                         .collect(joining(", "))));
+        design.notes()
+                .volumes()
+                .forEach((of, volume) ->
+                        say(design.nameOf(of), "rows expected " + volume.first() + ", each year " + volume.eachYear()));
         places.values().forEach(Collections::sort);
         return places;
     }
@@ -119,7 +123,8 @@ final class Meaning {
                     "attribute " + ++place + " " + named(a.type()) + (a.optional() ? " optional" : "") + " "
                             + a.filling().kind() + " "
                             + a.filling().expression().dialect()
-                            + named(a.filling().expression()) + " comment " + a.comment() + pins(a.pins()));
+                            + named(a.filling().expression()) + " comment " + a.comment()
+                            + (a.marks().isEmpty() ? "" : " marked " + a.marks()) + pins(a.pins()));
         }
         say(owner + ", key", named(body.key()));
         body.uniques().forEach(u -> say(owner + ", unique " + named(u.parts()), "there" + pins(u.pins())));

@@ -13,6 +13,7 @@ import java.util.Optional;
  * @param reasons why a thing is as it is, by what the reason is for
  * @param setAside findings that are to be said no more, as long as the same is found
  * @param answers what was answered on which the choice of keys depends, at most one answer to a question
+ * @param volumes how many rows of a thing are expected
  * @param plurals plurals that the rules of English do not give, by the singular
  */
 public record Notes(
@@ -21,9 +22,11 @@ public record Notes(
         List<Judgement> judgements,
         Map<String, String> plurals,
         List<SetAside> setAside,
-        List<KeyAnswer> answers) {
+        List<KeyAnswer> answers,
+        Map<Id, Volume> volumes) {
 
-    public static final Notes NONE = new Notes(Brief.EMPTY, Map.of(), List.of(), Map.of(), List.of(), List.of());
+    public static final Notes NONE =
+            new Notes(Brief.EMPTY, Map.of(), List.of(), Map.of(), List.of(), List.of(), Map.of());
 
     public Notes {
         reasons = Collections.unmodifiableMap(new LinkedHashMap<>(reasons));
@@ -31,6 +34,7 @@ public record Notes(
         plurals = Collections.unmodifiableMap(new LinkedHashMap<>(plurals));
         setAside = List.copyOf(setAside);
         answers = List.copyOf(answers);
+        volumes = Collections.unmodifiableMap(new LinkedHashMap<>(volumes));
     }
 
     /** Why something is as it is; empty where nobody said. */
@@ -46,7 +50,7 @@ public record Notes(
     }
 
     public Notes with(Brief brief) {
-        return new Notes(brief, reasons, judgements, plurals, setAside, answers);
+        return new Notes(brief, reasons, judgements, plurals, setAside, answers, volumes);
     }
 
     /** Returns these notes with a reason; an empty one takes it away. */
@@ -57,29 +61,29 @@ public record Notes(
         } else {
             changed.put(topic, reason);
         }
-        return new Notes(brief, changed, judgements, plurals, setAside, answers);
+        return new Notes(brief, changed, judgements, plurals, setAside, answers, volumes);
     }
 
     /** Returns these notes with a judgement in place of what was said of that sentence before. */
     public Notes with(Judgement judgement) {
         Notes rest = withoutJudgement(judgement.about(), judgement.sentence());
-        return new Notes(brief, reasons, Lists.plus(rest.judgements, judgement), plurals, setAside, answers);
+        return new Notes(brief, reasons, Lists.plus(rest.judgements, judgement), plurals, setAside, answers, volumes);
     }
 
     public Notes withoutJudgement(Id about, String sentence) {
         var kept = new ArrayList<>(judgements);
         kept.removeIf(j -> j.about().equals(about) && j.sentence().equals(sentence));
-        return new Notes(brief, reasons, kept, plurals, setAside, answers);
+        return new Notes(brief, reasons, kept, plurals, setAside, answers, volumes);
     }
 
     public Notes withPlural(String singular, String plural) {
         var changed = new LinkedHashMap<>(plurals);
         changed.put(singular, plural);
-        return new Notes(brief, reasons, judgements, changed, setAside, answers);
+        return new Notes(brief, reasons, judgements, changed, setAside, answers, volumes);
     }
 
     public Notes withSetAside(List<SetAside> setAside) {
-        return new Notes(brief, reasons, judgements, plurals, setAside, answers);
+        return new Notes(brief, reasons, judgements, plurals, setAside, answers, volumes);
     }
 
     /** What was answered to a question about a thing; empty where nobody did. */
@@ -95,6 +99,21 @@ public record Notes(
         var changed = new ArrayList<>(answers);
         changed.removeIf(each -> each.about().equals(about) && each.question() == question);
         yes.ifPresent(answer -> changed.add(new KeyAnswer(about, question, answer)));
-        return new Notes(brief, reasons, judgements, plurals, setAside, changed);
+        return new Notes(brief, reasons, judgements, plurals, setAside, changed, volumes);
+    }
+
+    /** How many rows of a thing are expected; empty where nobody said. */
+    public Optional<Volume> volume(Id of) {
+        return Optional.ofNullable(volumes.get(of));
+    }
+
+    /** Returns these notes with how many rows are expected; none at all takes it back. */
+    public Notes withVolume(Id of, Volume volume) {
+        var changed = new LinkedHashMap<>(volumes);
+        changed.remove(of);
+        if (!volume.equals(Volume.NONE)) {
+            changed.put(of, volume);
+        }
+        return new Notes(brief, reasons, judgements, plurals, setAside, answers, changed);
     }
 }

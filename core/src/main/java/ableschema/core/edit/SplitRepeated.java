@@ -55,6 +55,7 @@ public final class SplitRepeated {
                 false,
                 value.filling(),
                 value.comment(),
+                value.marks(),
                 value.pins());
         Attribute place = Attribute.named(ids.next(IdKind.ATTRIBUTE), fact.equals(PLACE) ? "no" : PLACE)
                 .withType(new DataType.Whole(99));

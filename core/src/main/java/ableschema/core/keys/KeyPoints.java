@@ -7,6 +7,7 @@ import ableschema.core.design.Entity;
 import ableschema.core.design.Id;
 import ableschema.core.design.KeyPart;
 import ableschema.core.design.KeyQuestion;
+import ableschema.core.design.Mark;
 import ableschema.core.design.Row;
 import ableschema.core.keys.KeyCandidate.Clash;
 import ableschema.core.keys.KeyCandidate.Kind;
@@ -230,7 +231,8 @@ final class KeyPoints {
     private Point isPrivate(List<KeyPart> parts) {
         List<Attribute> own = own(parts);
         Point point = own.stream()
-                .filter(each -> answered(each, KeyQuestion.PRIVATE, true))
+                .filter(each ->
+                        answered(each, KeyQuestion.PRIVATE, true) || each.is(Mark.PERSONAL) || each.is(Mark.SECRET))
                 .map(each -> point(Kind.PRIVATE, each.name() + " is private", Verdict.BAD))
                 .findFirst()
                 .or(() -> own.stream()

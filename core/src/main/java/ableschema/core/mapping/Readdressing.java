@@ -4,6 +4,7 @@ import ableschema.core.design.Attribute;
 import ableschema.core.design.Body;
 import ableschema.core.design.Check;
 import ableschema.core.design.ColumnRef;
+import ableschema.core.design.Dependency;
 import ableschema.core.design.Index;
 import ableschema.core.design.KeyPart;
 import ableschema.core.design.Unique;
@@ -12,9 +13,9 @@ import java.util.function.Function;
 import java.util.function.UnaryOperator;
 
 /** Gives the parts of keys, rules and indexes of a body other addresses; the same instance where none changes. */
-record Readdressing(Function<KeyPart, List<KeyPart>> part, UnaryOperator<ColumnRef> column) {
+public record Readdressing(Function<KeyPart, List<KeyPart>> part, UnaryOperator<ColumnRef> column) {
 
-    Body of(Body body) {
+    public Body of(Body body) {
         List<Attribute> attributes = body.attributes().stream()
                 .map(a -> a.filling().isPresent() ? a.withFilling(a.filling().map(column)) : a)
                 .toList();
@@ -37,8 +38,16 @@ record Readdressing(Function<KeyPart, List<KeyPart>> part, UnaryOperator<ColumnR
                 .withKey(parts(body.key()))
                 .withUniques(uniques)
                 .withChecks(checks)
-                .withIndexes(indexes);
+                .withIndexes(indexes)
+                .withDependencies(dependencies(body.dependencies()))
+                .withRefused(dependencies(body.refused()));
         return changed.equals(body) ? body : changed;
+    }
+
+    private List<Dependency> dependencies(List<Dependency> dependencies) {
+        return dependencies.stream()
+                .map(d -> new Dependency(d.id(), parts(d.from()), parts(d.to()), d.multivalued()))
+                .toList();
     }
 
     private List<KeyPart> parts(List<KeyPart> parts) {

@@ -122,6 +122,7 @@ public record Decompose(Proposal proposal) implements Edit {
                         attribute.optional() && !inKey,
                         attribute.filling(),
                         attribute.comment(),
+                        attribute.marks(),
                         attribute.pins());
                 attributes.get(part).add(settled);
                 return settled.ref();

@@ -5,12 +5,16 @@ import ableschema.core.design.Id;
 import ableschema.core.design.Judgement;
 import ableschema.core.design.Relationship;
 import ableschema.core.design.SubtypeLayout;
+import ableschema.core.design.Volume;
 import ableschema.core.mapping.PhysicalDesign;
 import ableschema.core.schema.Table;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Stream;
 
 /**
  * Finds the entities and relationships of which something that rules look at is another instance than before: themselves,
@@ -77,6 +81,7 @@ final class Changes {
         }
         addJudged(now, before);
         addJudged(before, now);
+        addExpected();
     }
 
     private boolean hasSameTable(Id owner) {
@@ -107,6 +112,18 @@ final class Changes {
             all.stream()
                     .filter(each -> !known.contains(each))
                     .map(Judgement::about)
+                    .forEach(changed::add);
+        }
+    }
+
+    /** How many rows are expected decides when numbers run out. */
+    private void addExpected() {
+        Map<Id, Volume> earlier = before.document().design().notes().volumes();
+        Map<Id, Volume> later = now.document().design().notes().volumes();
+        if (earlier != later && !earlier.equals(later)) {
+            Stream.of(earlier, later)
+                    .flatMap(each -> each.keySet().stream())
+                    .filter(id -> !Objects.equals(earlier.get(id), later.get(id)))
                     .forEach(changed::add);
         }
     }

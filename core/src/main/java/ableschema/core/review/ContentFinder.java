@@ -4,6 +4,7 @@ import ableschema.core.brief.TypeSuggestion;
 import ableschema.core.design.Attribute;
 import ableschema.core.design.Body;
 import ableschema.core.design.Entity;
+import ableschema.core.design.Mark;
 import ableschema.core.edit.ChangeBody;
 import ableschema.core.finding.Finding;
 import ableschema.core.finding.Place;
@@ -74,7 +75,8 @@ final class ContentFinder implements Finder.OfEach {
             DataType type = subject.design().typeOf(attribute);
             List<String> values = values(entity.body(), attribute);
             if (type instanceof DataType.Text) {
-                if (SECRETS.matcher(attribute.name()).matches()
+                if ((attribute.is(Mark.SECRET)
+                                || SECRETS.matcher(attribute.name()).matches())
                         && !HASHED.matcher(attribute.name()).matches()) {
                     found.accept(secret(entity, attribute));
                 } else if (isList(values)) {
@@ -83,7 +85,9 @@ final class ContentFinder implements Finder.OfEach {
                     kept(entity, attribute, values).ifPresent(found);
                 }
             } else if (type == DataType.Simple.REAL
-                    && AMOUNT.matcher(attribute.name()).matches()) {
+                    && (attribute.is(Mark.MONEY)
+                            || attribute.is(Mark.MEASURED)
+                            || AMOUNT.matcher(attribute.name()).matches())) {
                 found.accept(approximate(entity, attribute, values));
             }
         }

@@ -24,6 +24,8 @@ public final class Rules {
             new RelationshipFinder(),
             new RelatednessFinder(),
             new ContentFinder(),
+            new MeaningFinder(),
+            new UndeclaredFinder(),
             new RepeatedFinder(),
             new UnlikeTypesFinder(),
             new KeyFinder(),

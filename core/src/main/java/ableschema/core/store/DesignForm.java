@@ -14,6 +14,7 @@ import ableschema.core.design.EntityKind;
 import ableschema.core.design.ForeignColumn;
 import ableschema.core.design.Id;
 import ableschema.core.design.Index;
+import ableschema.core.design.Mark;
 import ableschema.core.design.Pins;
 import ableschema.core.design.Reference;
 import ableschema.core.design.ReferenceColumn;
@@ -32,6 +33,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Function;
 
 /** The form of entities, relationships and domains. */
@@ -184,7 +186,12 @@ final class DesignForm {
                 attribute.flag("optional", Attribute::optional),
                 filling(attribute),
                 attribute.text("comment", Attribute::comment),
+                Set.copyOf(attribute.list("marks", mark(), a -> List.copyOf(a.marks()))),
                 Forms.pins(attribute, Attribute::pins)));
+    }
+
+    private static Form<Mark> mark() {
+        return Form.choice(List.of(Mark.values()));
     }
 
     private Filling<ColumnRef> filling(Members<Attribute> attribute) {

@@ -13,6 +13,7 @@ import ableschema.core.design.Question;
 import ableschema.core.design.Relationship;
 import ableschema.core.design.SetAside;
 import ableschema.core.design.Topic;
+import ableschema.core.design.Volume;
 import ableschema.core.document.Detail;
 import ableschema.core.document.Diagram;
 import ableschema.core.document.District;
@@ -116,7 +117,8 @@ final class DocumentForm {
             List<KeyAnswer> answers = notes.list("keyAnswers", answer(), n -> n.answers().stream()
                     .filter(answer -> forms.written().knows(answer.about()))
                     .toList());
-            return new Notes(brief, reasons, judgements, plurals, setAside, answers);
+            Map<Id, Volume> volumes = notes.optional("volumes", volumes(), Map.of(), this::volumes);
+            return new Notes(brief, reasons, judgements, plurals, setAside, answers, volumes);
         });
     }
 
@@ -128,6 +130,37 @@ final class DocumentForm {
             }
         });
         return known;
+    }
+
+    private Map<Id, Volume> volumes(Notes notes) {
+        var known = new LinkedHashMap<Id, Volume>();
+        notes.volumes().forEach((of, volume) -> {
+            if (forms.written().knows(of)) {
+                known.put(of, volume);
+            }
+        });
+        return known;
+    }
+
+    private Form<Map<Id, Volume>> volumes() {
+        Form<Volume> volume = Form.object(each -> new Volume(
+                each.optional("first", Form.LARGE_NUMBER, 0L, Volume::first),
+                each.optional("eachYear", Form.LARGE_NUMBER, 0L, Volume::eachYear)));
+        return Form.of(
+                volumes -> {
+                    ObjectNode json = JsonNodeFactory.instance.objectNode();
+                    volumes.forEach((of, each) -> json.set(of.toString(), volume.write(each)));
+                    return json;
+                },
+                json -> {
+                    var volumes = new LinkedHashMap<Id, Volume>();
+                    json.members().forEach((of, each) -> {
+                        Id known = Forms.attempt(json, of, Id::parse);
+                        forms.requireKnown(each, known);
+                        volumes.put(known, volume.read(each));
+                    });
+                    return volumes;
+                });
     }
 
     private Form<Map<Topic, String>> reasons() {

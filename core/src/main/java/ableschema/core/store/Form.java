@@ -5,6 +5,7 @@ import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.BooleanNode;
 import com.fasterxml.jackson.databind.node.IntNode;
 import com.fasterxml.jackson.databind.node.JsonNodeFactory;
+import com.fasterxml.jackson.databind.node.LongNode;
 import com.fasterxml.jackson.databind.node.TextNode;
 import java.util.List;
 import java.util.Locale;
@@ -24,6 +25,8 @@ interface Form<T> {
     Form<Boolean> FLAG = of(BooleanNode::valueOf, Node::asFlag);
 
     Form<Integer> NUMBER = of(IntNode::valueOf, Node::asWhole);
+
+    Form<Long> LARGE_NUMBER = of(LongNode::valueOf, Node::asLargeWhole);
 
     static <T> Form<T> of(Function<T, JsonNode> writing, Function<Node, T> reading) {
         return new Form<>() {

@@ -91,6 +91,13 @@ final class Node {
         return json.asInt();
     }
 
+    long asLargeWhole() {
+        if (!json.isIntegralNumber() || !json.canConvertToLong()) {
+            throw misfit("'" + name() + "' must be a whole number, not " + found());
+        }
+        return json.asLong();
+    }
+
     List<Node> asList() {
         if (!json.isArray()) {
             throw misfit("'" + name() + "' must be a list in square brackets, not " + found());

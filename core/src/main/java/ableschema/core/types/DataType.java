@@ -148,8 +148,16 @@ public sealed interface DataType {
         }
     }
 
-    /** Whole numbers that the database hands out, from {@code start} by {@code step}. */
-    record Counted(long start, long step) implements DataType {
+    /**
+     * Whole numbers that the database hands out, from {@code start} by {@code step}.
+     *
+     * @param last the number that its column must have room for; 0 where the usual width will do
+     */
+    record Counted(long start, long step, long last) implements DataType {
+        public Counted(long start, long step) {
+            this(start, step, 0);
+        }
+
         public Counted {
             if (step == 0) {
                 throw new IllegalArgumentException("a counted number must grow or shrink: its step cannot be 0");
@@ -169,7 +177,7 @@ public sealed interface DataType {
         /** The largest number that its column must have room for: 0 where the usual width has it. */
         public long largest() {
             long furthest = Math.max(Math.abs(start), Math.abs(step));
-            return furthest > Integer.MAX_VALUE ? Long.MAX_VALUE : 0;
+            return Math.max(furthest, Math.abs(last)) > Integer.MAX_VALUE ? Long.MAX_VALUE : 0;
         }
 
         @Override
@@ -179,10 +187,9 @@ public sealed interface DataType {
 
         @Override
         public String toString() {
-            if (step != 1) {
-                return "counted " + start + " by " + step;
-            }
-            return start == 1 ? "counted" : "counted " + start;
+            String by = step == 1 ? "" : " by " + step;
+            String from = start == 1 && step == 1 ? "" : " " + start;
+            return "counted" + from + by + (last == 0 ? "" : " to " + last);
         }
     }
 

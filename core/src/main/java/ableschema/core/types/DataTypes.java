@@ -21,6 +21,7 @@ public final class DataTypes {
             "whole 500",
             "counted",
             "counted 500 by 1",
+            "counted to 5000000000",
             "decimal 6,2",
             "real",
             "yes/no",
@@ -38,7 +39,8 @@ public final class DataTypes {
 
     private static final Pattern TEXT = Pattern.compile("(?:long )?text(?: (\\d{1,9}))?");
     private static final Pattern WHOLE = Pattern.compile("whole(?: (\\d{1,18}))?");
-    private static final Pattern COUNTED = Pattern.compile("counted(?: (-?\\d{1,18}))?(?: by (-?\\d{1,9}))?");
+    private static final Pattern COUNTED =
+            Pattern.compile("counted(?: (-?\\d{1,18}))?(?: by (-?\\d{1,9}))?(?: to (-?\\d{1,18}))?");
     private static final Pattern BYTES = Pattern.compile("bytes(?: (\\d{1,12}))?");
     private static final Pattern LIST =
             Pattern.compile("\\s*list\\s*\\((.*)\\)\\s*", Pattern.CASE_INSENSITIVE | Pattern.DOTALL);
@@ -76,7 +78,8 @@ public final class DataTypes {
         }
         Matcher counted = COUNTED.matcher(given);
         if (counted.matches()) {
-            return Optional.of(new DataType.Counted(number(counted.group(1), 1), number(counted.group(2), 1)));
+            return Optional.of(new DataType.Counted(
+                    number(counted.group(1), 1), number(counted.group(2), 1), number(counted.group(3), 0)));
         }
         Matcher bytes = BYTES.matcher(given);
         if (bytes.matches()) {

@@ -8,10 +8,12 @@ import ableschema.core.design.Condition;
 import ableschema.core.design.IdKind;
 import ableschema.core.design.IdSource;
 import ableschema.core.design.Lists;
+import ableschema.core.design.Mark;
 import ableschema.core.design.Pins;
 import ableschema.core.design.Unique;
 import ableschema.core.expression.Expression;
 import java.util.ArrayList;
+import java.util.EnumSet;
 import java.util.List;
 
 /**
@@ -19,7 +21,8 @@ import java.util.List;
  *
  * <pre>
  * flags = flag { ("," | ";") flag }
- * flag  = "key" | "optional" | "unique" | "default" VALUE | condition
+ * flag  = "key" | "optional" | "unique" | mark | "default" VALUE | condition
+ * mark  = "money" | "measured" | "code" | "link" | "personal" | "secret"
  * </pre>
  *
  * A list of values ends at a semicolon, as its values stand between commas.
@@ -58,8 +61,14 @@ final class AttributeFlags {
             case "key" -> key = true;
             case "optional" -> attribute = attribute.withOptional(true);
             case "unique" -> unique = true;
-            default -> readValue(flag, start, end);
+            default -> Mark.named(flag).ifPresentOrElse(this::mark, () -> readValue(flag, start, end));
         }
+    }
+
+    private void mark(Mark mark) {
+        var marks = EnumSet.of(mark);
+        marks.addAll(attribute.marks());
+        attribute = attribute.withMarks(marks);
     }
 
     private void readValue(String flag, int start, int end) {
@@ -78,7 +87,8 @@ final class AttributeFlags {
                     end,
                     value
                             ? String.valueOf(e.getMessage())
-                            : "expected key, optional, unique, a default or a rule, not '" + flag + "'");
+                            : "expected key, optional, unique, a mark such as money or personal, a default or a rule, not '"
+                                    + flag + "'");
         }
     }
 

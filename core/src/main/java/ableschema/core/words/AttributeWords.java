@@ -13,6 +13,7 @@ import ableschema.core.types.DataTypes;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Stream;
 
 /** Says the attributes of a body in the short notation: {@code stand no: whole 500 (key; greater than 0)}. */
@@ -60,7 +61,8 @@ final class AttributeWords {
         if (!says(attribute)) {
             return attribute;
         }
-        Attribute bare = attribute.withType(DataTypes.UNDECIDED).withOptional(false);
+        Attribute bare =
+                attribute.withType(DataTypes.UNDECIDED).withOptional(false).withMarks(Set.of());
         boolean said = attribute.defaultValue().isPresent() && saysDefault(attribute);
         return said ? bare.withDefault(Expression.none()) : bare;
     }
@@ -142,6 +144,7 @@ final class AttributeWords {
                 condition(attribute, check).map(ConditionText::said).ifPresent(flags::add);
             }
         }
+        attribute.marks().forEach(mark -> flags.add(mark.toString()));
         return flags;
     }
 }

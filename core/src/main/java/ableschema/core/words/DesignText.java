@@ -17,6 +17,7 @@ import ableschema.core.design.Reference;
 import ableschema.core.design.Relationship;
 import ableschema.core.design.Side;
 import ableschema.core.design.Unique;
+import ableschema.core.design.Volume;
 import ableschema.core.document.Document;
 import ableschema.core.document.HouseRules;
 import ableschema.core.edit.SubtypeEdits;
@@ -89,6 +90,7 @@ public final class DesignText {
         Id entity = design.relationship(owner).map(r -> r.first().entity()).orElse(owner);
         design.relationshipsOf(entity).forEach(text::sayRelationship);
         design.body(owner).ifPresent(body -> text.sayBody(owner, body));
+        design.notes().volume(owner).ifPresent(volume -> text.sayVolume(owner, volume));
         return text.sentences().stream()
                 .filter(said -> said.about().equals(owner))
                 .toList();
@@ -156,6 +158,7 @@ public final class DesignText {
         design.relationships().forEach(this::sayRelationship);
         design.entities().forEach(entity -> sayBody(entity.id(), entity.body()));
         design.relationships().forEach(r -> sayBody(r.id(), r.body()));
+        design.notes().volumes().forEach(this::sayVolume);
         count("set-aside finding", design.notes().setAside().size());
         count("question", design.notes().brief().questions().size());
         count("purpose", design.notes().brief().purpose().isEmpty() ? 0 : 1);
@@ -341,6 +344,15 @@ public final class DesignText {
         } else {
             count("dependency", 1);
         }
+    }
+
+    private void sayVolume(Id owner, Volume volume) {
+        design.entity(owner)
+                .map(nouns::many)
+                .or(() -> owners.called(owner))
+                .ifPresentOrElse(
+                        several -> say(owner, Sentence.Part.VOLUMES, VolumeSentence.said(several, volume)),
+                        () -> count("expected number", 1));
     }
 
     private void sayComment(Id owner, String called, Attribute attribute) {

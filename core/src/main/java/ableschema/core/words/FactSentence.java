@@ -9,6 +9,7 @@ import ableschema.core.design.Id;
 import ableschema.core.design.IdKind;
 import ableschema.core.design.IdSource;
 import ableschema.core.design.SubtypeLayout;
+import ableschema.core.design.Volume;
 import ableschema.core.document.Edit;
 import ableschema.core.edit.AddEntity;
 import ableschema.core.edit.ChangeNotes;
@@ -34,6 +35,7 @@ final class FactSentence {
             pattern("(?:an? |each )?(?<noun>.+?) is an? kind of (?<general>.+?)(?<one> \\(in one table\\))?\\.?\\s*");
     private static final Pattern DOMAIN = pattern(
             "the domain (?<noun>.+?) holds (?<type>list\\s*\\([^()]*\\)|[^()]+?)(?:\\s*\\((?<flags>.*)\\))?\\s*\\.?\\s*");
+    private static final Pattern VOLUME = pattern(VolumeSentence.PATTERN);
     private static final Pattern PARKED = pattern("(?:an? )?(?<noun>.+?) is set aside\\.?\\s*");
     private static final Pattern PLURAL = pattern("the plural of (?<noun>.+?) is (?<list>.+?)\\.?\\s*");
     private static final Pattern ABOUT = pattern("about (?<list>.+?):(?<text>.*)");
@@ -60,6 +62,7 @@ final class FactSentence {
     Optional<Understanding> read(String text, String masked) {
         return matched(PLURAL, text, masked)
                 .map(this::plural)
+                .or(() -> matched(VOLUME, text, masked).map(this::volume))
                 .or(() -> matched(DOMAIN, text, masked).map(this::domain))
                 .or(() -> matched(ABOUT, text, masked).map(this::about))
                 .or(() -> matched(IDENTIFIED, text, masked).map(this::told))
@@ -174,8 +177,30 @@ final class FactSentence {
                 ? Optional.empty()
                 : Optional.of(new AttributeFlags(
                         standIn, parts.part("flags"), parts.matcher().start("flags")));
+        flags.flatMap(said -> said.attribute().marks().stream().findFirst()).ifPresent(mark -> {
+            throw parts.at("flags", "'" + mark + "' is said of each attribute, not of a domain");
+        });
         PutDomain put = new DomainWords(design).put(name, base, flags, ids);
         return understood(put, put.domain().id());
+    }
+
+    private Understanding volume(Parts parts) {
+        Id owner = owner(parts);
+        long first = number(parts, "first");
+        long year = parts.matcher().start("year") < 0 ? 0 : number(parts, "year");
+        return understood(
+                new ChangeNotes(
+                        design.notes().withVolume(owner, new Volume(first, year)),
+                        "say how many of " + design.nameOf(owner) + " there are"),
+                owner);
+    }
+
+    private static long number(Parts parts, String name) {
+        try {
+            return VolumeSentence.read(parts.part(name));
+        } catch (IllegalArgumentException e) {
+            throw parts.at(name, String.valueOf(e.getMessage()));
+        }
     }
 
     private Understanding plural(Parts parts) {

@@ -102,7 +102,7 @@ public final class Nouns {
     }
 
     /** The name of a new entity that a sentence speaks of: "Hive" for "hive"; what stands in quotes stays as it is. */
-    static String asName(String noun) {
+    public static String asName(String noun) {
         if (Quoted.is(noun)) {
             return Quoted.plain(noun);
         }

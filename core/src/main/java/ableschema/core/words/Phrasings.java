@@ -14,7 +14,7 @@ public final class Phrasings {
 
     /** What the grammar knows in this form only. */
     private static final Pattern CANONICAL = Pattern.compile(
-            "(?is)(?:the domain |the plural of |about |#).*|.*->.*|.* is set aside\\.?|no two .* share their .*"
+            "(?is)(?:the domain |the plural of |about (?![0-9])|there are about [0-9]|#).*|.*->.*|.* is set aside\\.?|no two .* share their .*"
                     + "|.* is an? (?:\\uE000+|\\p{L}+(?:[ -](?!of )\\p{L}+){0,2})(?:\\s*:.*|\\s*\\.?)|.* is an? kind of [^.:]*\\.?|each .* is (?:identified|told) by its .*");
 
     /** Words that a sentence of the grammar does not have outside of quotes. */
@@ -24,6 +24,7 @@ public final class Phrasings {
                     + "|n?varchar2?|string|int|integer|bigint|numeric|bool|boolean|timestamp|datetime|exc?\\w{2,6}ly)\\b"
                     + "|\\d ?\\.\\.| has .*\\band\\b| has unique | has:");
 
+    private final VolumePhrasings volumes;
     private final FactPhrasings facts;
     private final AttributePhrasings attributes;
     private final RelationPhrasings relations;
@@ -32,6 +33,7 @@ public final class Phrasings {
         var said = new SaidNouns(design);
         this.attributes = new AttributePhrasings(said);
         this.relations = new RelationPhrasings(said);
+        this.volumes = new VolumePhrasings(design, said);
         this.facts = new FactPhrasings(said);
     }
 
@@ -43,8 +45,10 @@ public final class Phrasings {
         if (sentence.isEmpty() || isCanonical(masked)) {
             return new Phrasing.AsItStands();
         }
-        Optional<Phrasing> phrasing =
-                facts.of(sentence).or(() -> attributes.of(sentence)).or(() -> relations.of(sentence));
+        Optional<Phrasing> phrasing = volumes.of(sentence)
+                .or(() -> facts.of(sentence))
+                .or(() -> attributes.of(sentence))
+                .or(() -> relations.of(sentence));
         return phrasing.filter(found -> !isTheSame(found, sentence)).orElseGet(Phrasing.AsItStands::new);
     }
 
@@ -73,7 +77,7 @@ public final class Phrasings {
             }
         }
         boolean together = masked.matches("(?is).* (?:is|are) identified by .* together with .*");
-        boolean twoKinds = masked.matches("(?is)there are .*");
+        boolean twoKinds = masked.matches("(?is)there are (?!about [0-9]).*");
         return !together && !twoKinds && CANONICAL.matcher(masked).matches();
     }
 

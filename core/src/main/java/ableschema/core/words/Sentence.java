@@ -20,7 +20,8 @@ public record Sentence(Id about, Id thing, Part part, String text) {
         PAIRINGS("What is known of each pairing"),
         KEYS("What tells one from another"),
         DEPENDENCIES("What decides what"),
-        COMMENTS("What to know of them");
+        COMMENTS("What to know of them"),
+        VOLUMES("How many there are");
 
         private final String title;
 

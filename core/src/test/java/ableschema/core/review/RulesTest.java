@@ -43,6 +43,16 @@ class RulesTest {
             repeated-columns | Each valve has no: whole (key), seal 1: text 9, seal 2: text 9, [seal 3]: text 9. | Valve: seal 1, seal 2, seal 3 repeat one fact.
             kept-as-text | Each valve has no: whole (key), fitting date: text 10. | Valve: fitting date is kept as text, and looks like date.
             approximate-amount | Each valve has no: whole (key), unit price: real. | Valve: unit price is an amount in an approximate type.
+            code-as-number | Each keeper has no: whole (key), phone: whole. | Keeper: phone is kept as a number, and looks like a code.
+            unsaid-codes | Each valve has no: whole (key), state: whole (one of 1, 2, 3). | Valve: nothing says what the numbers of state stand for.
+            goes-stale | Each keeper has no: whole (key), age: whole 120. | Keeper: age is another one as time goes by.
+            goes-stale | Each loan has no: whole (key), days overdue: whole. | Loan: days overdue is another one as time goes by.
+            runs-out | Each reading has no: counted (key), kelvin: whole. There are about 0 readings, and 300,000,000 more each year. | Reading: the numbers of no run out after 7 years.
+            undeclared-reference | Each pump has no: whole (key). Each valve has code: text 4 (key), pump no: whole. | Valve: pump no looks like a reference to Pump, and is none.
+            undeclared-reference | Each pump has pump id: whole (key). Each valve has code: text 4 (key), [spare_pump_id]: whole. | Valve: spare_pump_id looks like a reference to Pump, and is none.
+            undeclared-reference | Each part has id: whole (key), [parent part id]: whole. | Part: parent part id looks like a reference to Part, and is none.
+            approximate-amount | Each valve has no: whole (key), x: real (money). | Valve: x is an amount in an approximate type.
+            plain-secret | Each valve has no: whole (key), word: text 4 (secret). | Valve: word is a secret kept as plain text.
             plain-secret | Each valve has no: whole (key), pin: text 4. | Valve: pin is a secret kept as plain text.
             reserved-word | Each valve has no: whole (key), user: text 9. | Valve: user is a word that PostgreSQL, SQL Server, Oracle, H2 and standard SQL reserve.
             left-to-application | Each valve has no: whole (key). Each pump has no: whole (key). Each pump feeds at least one valve; each valve is fed by exactly one pump. | That each pump feeds at least one valve is held by no definition.
@@ -71,6 +81,14 @@ class RulesTest {
             textBlock =
                     """
             no-key | Each valve has no: whole (key).
+            code-as-number | Each keeper has no: whole (key), phones: whole 9.
+            unsaid-codes | Each valve has no: whole (key), state: whole.
+            unsaid-codes | Each valve has no: whole (key), state: whole (one of 1, 2). About state of valve: 1 = open, 2 = shut
+            goes-stale | Each keeper has no: whole (key), average: whole, age: date.
+            runs-out | Each reading has no: counted (key). There are about 0 readings, and 3,000 more each year.
+            undeclared-reference | Each pump has no: whole (key). Each valve has code: text 4 (key), pump no: text 9.
+            undeclared-reference | Each pump has no: whole (key), pump no: whole.
+            undeclared-reference | Each pump has no: whole (key). Each valve has code: text 4 (key), pump no: whole. Each valve belongs to exactly one pump; each pump has any number of valves.
             unrelated | Each valve has no: whole (key).
             reverse-unsaid | Each valve has no: whole (key). Each pump has no: whole (key). Each valve is fed by exactly one pump; each pump feeds any number of valves.
             shortcut | Each pump has no: whole (key). Each pump drives at most one pump; each pump is driven by at most one pump.

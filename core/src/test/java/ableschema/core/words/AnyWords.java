@@ -16,10 +16,12 @@ import ableschema.core.design.IdKind;
 import ableschema.core.design.IdSource;
 import ableschema.core.design.KeyPart;
 import ableschema.core.design.Lists;
+import ableschema.core.design.Mark;
 import ableschema.core.design.Pins;
 import ableschema.core.design.Relationship;
 import ableschema.core.design.SubtypeLayout;
 import ableschema.core.design.Unique;
+import ableschema.core.design.Volume;
 import ableschema.core.document.Document;
 import ableschema.core.edit.SubtypeEdits;
 import ableschema.core.expression.Expression;
@@ -27,8 +29,10 @@ import ableschema.core.types.DataType;
 import ableschema.core.types.DataTypes;
 import ableschema.core.types.ReferenceAction;
 import java.util.ArrayList;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Random;
+import java.util.Set;
 
 /** Makes designs that use all that words can say, with names that are easy and names that are traps. */
 public final class AnyWords {
@@ -148,6 +152,12 @@ public final class AnyWords {
         if (random.nextInt(3) == 0) {
             design = design.with(design.notes().withPlural("datum", "data").withPlural("hive", "hives of bees"));
         }
+        for (Entity each : design.entities()) {
+            if (random.nextInt(4) == 0) {
+                var volume = new Volume(random.nextInt(3_000), random.nextInt(2) * 1_234_567L);
+                design = design.with(design.notes().withVolume(each.id(), volume));
+            }
+        }
     }
 
     private Body attributes() {
@@ -158,6 +168,7 @@ public final class AnyWords {
                             ids.next(IdKind.ATTRIBUTE), names.remove(random.nextInt(names.size())))
                     .withType(type())
                     .withOptional(random.nextBoolean())
+                    .withMarks(random.nextInt(4) == 0 ? EnumSet.of(one(List.of(Mark.values()))) : Set.of())
                     .withComment(random.nextInt(3) == 0 ? one(TEXTS) : "");
             body = ruled(body.with(withDefault(attribute)), attribute);
         }

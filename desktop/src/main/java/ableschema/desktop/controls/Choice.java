@@ -16,7 +16,12 @@ public final class Choice extends MenuButton {
     }
 
     public static <T> Choice of(T current, List<T> others, Function<T, String> words, Consumer<T> chosen) {
-        var choice = new Choice(words.apply(current));
+        return offering(words.apply(current), others, words, chosen);
+    }
+
+    /** A choice of which nothing is chosen yet. */
+    public static <T> Choice offering(String label, List<T> others, Function<T, String> words, Consumer<T> chosen) {
+        var choice = new Choice(label);
         for (T each : others) {
             var item = new MenuItem(words.apply(each));
             item.setMnemonicParsing(false);

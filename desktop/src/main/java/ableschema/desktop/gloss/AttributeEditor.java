@@ -3,6 +3,7 @@ package ableschema.desktop.gloss;
 import ableschema.core.design.Attribute;
 import ableschema.core.design.Body;
 import ableschema.core.design.Condition;
+import ableschema.core.design.Mark;
 import ableschema.core.structure.Field;
 import ableschema.core.structure.StructureEdits;
 import ableschema.core.types.DataType;
@@ -10,6 +11,7 @@ import ableschema.core.words.ConditionText;
 import ableschema.core.words.DomainWords;
 import ableschema.desktop.controls.Fields;
 import ableschema.desktop.workspace.Workspace;
+import java.util.EnumSet;
 import java.util.List;
 import javafx.scene.Node;
 import javafx.scene.control.CheckBox;
@@ -62,7 +64,12 @@ final class AttributeEditor extends GridPane {
                         attribute.comment(),
                         "what people should know",
                         typed -> set(Field.COMMENT, typed)));
-        add(new FlowPane(10, 4, required(), unique(), indexed()), 0, getRowCount(), 2, 1);
+        add(
+                new FlowPane(10, 4, required(), unique(), indexed(), marked(Mark.PERSONAL), marked(Mark.SECRET)),
+                0,
+                getRowCount(),
+                2,
+                1);
     }
 
     /** What the fields of an attribute show. */
@@ -138,6 +145,27 @@ final class AttributeEditor extends GridPane {
         box.setSelected(!attribute.optional());
         box.setDisable(body().key().contains(attribute.ref()));
         box.setOnAction(event -> set(Field.REQUIRED, box.isSelected() ? "yes" : "no"));
+        return box;
+    }
+
+    private CheckBox marked(Mark mark) {
+        var box = new CheckBox(mark.toString());
+        box.setId("attribute-" + mark);
+        box.setTooltip(new Tooltip(
+                mark == Mark.SECRET
+                        ? "nobody may read it, so that a hash is kept in its place"
+                        : "it says something of a person that not everybody may see, and makes no good key"));
+        box.setSelected(attribute.is(mark));
+        box.setOnAction(event -> {
+            var marks = EnumSet.noneOf(Mark.class);
+            marks.addAll(attribute.marks());
+            if (box.isSelected()) {
+                marks.add(mark);
+            } else {
+                marks.remove(mark);
+            }
+            change(attribute.withMarks(marks));
+        });
         return box;
     }
 

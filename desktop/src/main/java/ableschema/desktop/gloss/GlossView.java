@@ -1,5 +1,6 @@
 package ableschema.desktop.gloss;
 
+import ableschema.core.design.Attribute;
 import ableschema.core.design.Design;
 import ableschema.core.design.Entity;
 import ableschema.core.design.EntityKind;
@@ -13,6 +14,7 @@ import ableschema.core.schema.Schema;
 import ableschema.core.schema.Table;
 import ableschema.core.sql.Line;
 import ableschema.core.sql.ScriptWriter;
+import ableschema.core.types.DataType;
 import ableschema.core.words.DesignText;
 import ableschema.core.words.Nouns;
 import ableschema.core.words.Sentence;
@@ -90,7 +92,11 @@ public final class GlossView extends VBox {
         Optional<Entity> entity = workspace.selection().chosenEntity();
         Optional<Relationship> relationship =
                 workspace.selection().chosenOwner().flatMap(design::relationship);
-        if (entity.isPresent()) {
+        Optional<Attribute> attribute =
+                workspace.selection().chosenProperty().get().flatMap(design::attribute);
+        if (attribute.isPresent()) {
+            show(attribute.get());
+        } else if (entity.isPresent()) {
             show(entity.get());
         } else if (relationship.isPresent()) {
             show(relationship.get());
@@ -143,6 +149,45 @@ public final class GlossView extends VBox {
         });
         reasons(id);
         parts.add("starters", StarterFields.shownOf(workspace, entity), () -> new StarterFields(workspace, entity));
+    }
+
+    /** All of one attribute: what it holds, how full its column is, and what it could be otherwise. */
+    private void show(Attribute attribute) {
+        Id owner = workspace.design().ownerOf(attribute.id()).orElseThrow(); // it is chosen in the design
+        parts.add(
+                "attribute heading",
+                List.of(attribute.id(), attribute.name(), workspace.design().nameOf(owner)),
+                () -> heading(attribute, owner));
+        parts.add(
+                "attribute",
+                AttributeEditor.shownOf(workspace, attribute),
+                () -> new AttributeEditor(workspace, attribute));
+        section("WHAT DOES IT HOLD?", "");
+        parts.add("holding", HoldingView.shownOf(workspace, attribute), () -> new HoldingView(workspace, attribute));
+        if (!(workspace.design().typeOf(attribute) instanceof DataType.Undecided)) {
+            section("HOW FULL IT IS", FullnessView.column(workspace, attribute));
+            parts.add(
+                    "fullness",
+                    FullnessView.shownOf(workspace, attribute),
+                    () -> new FullnessView(workspace, attribute));
+        }
+        OtherwiseLines.of(workspace, attribute).ifPresent(lines -> {
+            section("IF IT WERE OTHERWISE", "rows go along");
+            parts.addAnew(lines);
+        });
+        findings(owner);
+        tableOf(owner).ifPresent(table -> {
+            section("SQL", workspace.dialect().label());
+            showSql(table);
+        });
+        reasons(owner);
+    }
+
+    private Node heading(Attribute attribute, Id owner) {
+        Label of = Controls.text("of " + workspace.design().nameOf(owner), "note");
+        of.setId("attribute-owner");
+        Controls.pressable(of, () -> workspace.selection().choose(owner));
+        return baseline(Controls.text(attribute.name(), "title"), of);
     }
 
     private void reasons(Id owner) {
@@ -263,15 +308,6 @@ public final class GlossView extends VBox {
             columns.show(table);
             parts.add("columns", "", () -> columns);
         }
-        workspace
-                .selection()
-                .chosenProperty()
-                .get()
-                .flatMap(workspace.design()::attribute)
-                .ifPresent(attribute -> parts.add(
-                        "attribute",
-                        AttributeEditor.shownOf(workspace, attribute),
-                        () -> new AttributeEditor(workspace, attribute)));
         section("SQL", workspace.dialect().label());
         showSql(table);
         List<ReferenceList.Reference> references = ReferenceList.of(workspace, table);
@@ -317,6 +353,7 @@ public final class GlossView extends VBox {
         ownSentences(relationship.id());
         findings(relationship.id());
         parts.addAnew(joined(relationship));
+        OtherwiseLines.of(workspace, relationship).ifPresent(parts::addAnew);
         parts.addAnew(AlternativesView.of(workspace, relationship));
         reasons(relationship.id());
         Id table = relationship.referencing().orElse(relationship.id());

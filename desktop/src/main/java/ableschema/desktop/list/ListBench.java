@@ -47,6 +47,8 @@ public final class ListBench extends ScrollPane {
     private static final double NARROWEST_COMMENT = 100;
     /** A bar to scroll sideways may stand below the last line. */
     private static final double BAR = 20;
+    /** How far the rows that are expected are looked ahead. */
+    private static final int YEARS = 10;
 
     private final Workspace workspace;
     private final Label title = text("", "bench-title");
@@ -153,16 +155,43 @@ public final class ListBench extends ScrollPane {
                 .map(b -> b.rows().size())
                 .orElse(0);
         note.setText("table " + structure.table() + " · " + structure.columns().size() + " columns · " + rows
-                + " sample rows");
+                + " sample rows" + expected(structure.owner()));
         if (!table.getItems().equals(structure.columns())) {
             showColumns(structure.columns());
         }
+        chosenAttribute().filter(id -> !table.isFocused()).ifPresent(id -> select(structure.columns(), id));
         table.setPrefHeight(HEADING + ROW * Math.max(1, structure.columns().size()) + BAR);
         table.setMinHeight(Region.USE_PREF_SIZE);
         indexes.show(structure.indexes());
         if (!content.getChildren().contains(table)) {
             content.getChildren().setAll(header(), table, another, indexes);
         }
+    }
+
+    private Optional<Id> chosenAttribute() {
+        return workspace.selection().chosenProperty().get().filter(id -> workspace
+                .design()
+                .attribute(id)
+                .isPresent());
+    }
+
+    /** What is chosen elsewhere is seen here; where the list has the focus it is the list that chooses. */
+    private void select(List<Line> columns, Id attribute) {
+        for (int i = 0; i < columns.size(); i++) {
+            if (columns.get(i).column() instanceof ColumnRef.Own own && own.id().equals(attribute)) {
+                table.getSelectionModel().clearAndSelect(i, columnAt(0));
+            }
+        }
+    }
+
+    private String expected(Id owner) {
+        return workspace
+                .design()
+                .notes()
+                .volume(owner)
+                .map(volume -> String.format(
+                        " · %,d rows expected, %,d in %d years", volume.first(), volume.after(YEARS), YEARS))
+                .orElse("");
     }
 
     /** What was chosen stays so, by its place. */

@@ -133,6 +133,9 @@ class SheetTest extends WindowFixture {
         assertThat(workspace.selection().chosenProperty().get())
                 .contains(
                         entity("Hive").body().attribute("colour").orElseThrow().id());
+        robot.interact(() -> robot.lookup("#attribute-owner").query().requestFocus());
+        robot.type(KeyCode.SPACE);
+        WaitForAsyncUtils.waitForFxEvents();
         robot.interact(() -> robot.lookup(".sentence").queryAll().stream()
                 .filter(Node::isFocusTraversable)
                 .findFirst()

@@ -152,6 +152,11 @@ public abstract class Dialect {
         return false;
     }
 
+    /** Whether a number with more decimal places than its type has is rounded, and not refused. */
+    public boolean roundsDecimals() {
+        return true;
+    }
+
     /** Whether a row that is refused uses up the number that it was to get, so that the next one leaves a gap. */
     public boolean usesUpRefusedNumbers() {
         return true;

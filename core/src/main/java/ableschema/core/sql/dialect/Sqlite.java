@@ -80,6 +80,12 @@ final class Sqlite extends Dialect {
         this.types = types;
     }
 
+    /** Its checks refuse what would be rounded; without them it keeps all places. */
+    @Override
+    public boolean roundsDecimals() {
+        return false;
+    }
+
     @Override
     public boolean usesUpRefusedNumbers() {
         return false;

@@ -1,0 +1,118 @@
+package ableschema.core.review;
+
+import ableschema.core.design.Attribute;
+import ableschema.core.design.Entity;
+import ableschema.core.finding.Finding;
+import ableschema.core.finding.Place;
+import ableschema.core.finding.Remedy;
+import ableschema.core.finding.Rule;
+import ableschema.core.finding.Step;
+import ableschema.core.holding.Declared;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Consumer;
+
+/** Attributes that are called as the key of another entity is, and that nothing makes a reference. */
+final class UndeclaredFinder implements Finder.OfWhole {
+
+    static final Rule UNDECLARED = Rule.advice(
+            Step.DRAW,
+            "undeclared-reference",
+            "Looks like a reference",
+            "{entity}: {column} looks like a reference to {target}, and is none.",
+            "The database checks only what is declared: a row may hold the key of what is not there, or is gone.");
+
+    private static final int MOST_ORPHANS = 3;
+
+    @Override
+    public List<Rule> rules() {
+        return List.of(UNDECLARED);
+    }
+
+    @Override
+    public List<Object> looksAt(Subject subject) {
+        return List.of(subject.design().entities(), subject.design().relationships());
+    }
+
+    @Override
+    public void find(Subject subject, Consumer<Finding> found) {
+        Map<String, Entity> keys = new HashMap<>();
+        for (Entity each : subject.design().entities()) {
+            Declared.soleKey(each).ifPresent(key -> {
+                String called = Declared.words(each.name());
+                String named = Declared.words(key.name());
+                keys.putIfAbsent(called + " " + named, each);
+                if (named.startsWith(called)) {
+                    keys.putIfAbsent(named, each);
+                }
+            });
+        }
+        for (Entity each : subject.design().entities()) {
+            for (Attribute attribute : each.body().attributes()) {
+                target(attribute, each, keys)
+                        .filter(to -> !refersAlready(subject, each, to))
+                        .flatMap(to -> Declared.of(subject.design(), attribute, to))
+                        .filter(declared ->
+                                declared.matching() > 0 || declared.orphans().isEmpty())
+                        .ifPresent(declared -> found.accept(finding(each, attribute, declared)));
+            }
+        }
+    }
+
+    /** Its name may begin with a role, such as {@code home} in {@code home berth no}. */
+    private static Optional<Entity> target(Attribute attribute, Entity owner, Map<String, Entity> keys) {
+        String whole = Declared.words(attribute.name());
+        String name = whole;
+        while (true) {
+            Entity to = keys.get(name);
+            boolean itself = to == owner && name.equals(whole); // a part has a parent part, and is none of its own
+            if (to != null && !itself) {
+                return Optional.of(to);
+            }
+            int space = name.indexOf(' ');
+            if (space < 0) {
+                return Optional.empty();
+            }
+            name = name.substring(space + 1);
+        }
+    }
+
+    private static boolean refersAlready(Subject subject, Entity from, Entity to) {
+        return subject.design().referencesOf(from.id()).stream()
+                .anyMatch(end -> subject.design().target(end).filter(to::equals).isPresent());
+    }
+
+    private static Finding finding(Entity entity, Attribute attribute, Declared declared) {
+        Finding finding = Finding.of(UNDECLARED, new Place(entity.id(), Optional.empty(), List.of(attribute.ref())))
+                .naming("entity", entity.name())
+                .naming("column", attribute.name())
+                .naming("target", declared.to().name())
+                .stating("to", declared.to().id().toString())
+                .mendedBy(
+                        Remedy.of("make it a reference to " + declared.to().name(), (design, ids, given) -> Declared.of(
+                                        design,
+                                        design.attribute(attribute.id()).orElseThrow(),
+                                        design.entity(declared.to().id()).orElseThrow())
+                                .orElseThrow()
+                                .edit(ids)));
+        return finding.withEvidence(evidence(declared));
+    }
+
+    private static String evidence(Declared declared) {
+        int all = declared.values().size();
+        List<String> evidence = new ArrayList<>();
+        if (all > 0) {
+            evidence.add(declared.matching() + " of " + all + " values are keys there");
+        }
+        List<String> orphans = declared.orphans();
+        if (!orphans.isEmpty()) {
+            evidence.add("not: “"
+                    + String.join("”, “", orphans.stream().limit(MOST_ORPHANS).toList()) + "”");
+        }
+        evidence.add(declared.reason());
+        return String.join("; ", evidence);
+    }
+}

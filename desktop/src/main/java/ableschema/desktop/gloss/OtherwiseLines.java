@@ -1,0 +1,116 @@
+package ableschema.desktop.gloss;
+
+import ableschema.core.design.Attribute;
+import ableschema.core.design.Entity;
+import ableschema.core.design.Id;
+import ableschema.core.design.Relationship;
+import ableschema.core.holding.Declared;
+import ableschema.core.holding.ListedValues;
+import ableschema.core.holding.LookedUp;
+import ableschema.desktop.controls.Choice;
+import ableschema.desktop.controls.Controls;
+import ableschema.desktop.workspace.Workspace;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.Label;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+
+/** What an attribute, or the reference in its place, could be otherwise; pressing a line makes it so, rows included. */
+final class OtherwiseLines extends VBox {
+
+    private OtherwiseLines(List<Node> lines) {
+        super(4);
+        setId("otherwise");
+        getChildren().setAll(lines);
+    }
+
+    /** Empty where there is nothing else that it could be. */
+    static Optional<OtherwiseLines> of(Workspace workspace, Attribute attribute) {
+        var lines = new ArrayList<Node>();
+        ListedValues.of(workspace.design(), attribute).ifPresent(listed -> {
+            for (ListedValues.Form form : listed.others()) {
+                lines.add(line(
+                        label(form, listed), result(form, listed), () -> makeListed(workspace, attribute.id(), form)));
+            }
+        });
+        List<Entity> targets = targets(workspace, attribute);
+        if (!targets.isEmpty()) {
+            lines.add(reference(workspace, attribute.id(), targets));
+        }
+        return lines.isEmpty() ? Optional.empty() : Optional.of(new OtherwiseLines(lines));
+    }
+
+    /** For a reference to a table that only names values. */
+    static Optional<Node> of(Workspace workspace, Relationship relationship) {
+        return LookedUp.of(workspace.design(), relationship)
+                .map(looked -> new OtherwiseLines(List.of(line(
+                        "only these values, and no others",
+                        "a list in place of the table",
+                        () -> HoldingView.attempt(workspace, () -> LookedUp.of(workspace.design(), relationship)
+                                .orElseThrow()
+                                .asList(workspace.ids()))))));
+    }
+
+    private static String label(ListedValues.Form form, ListedValues listed) {
+        int count = listed.values().size();
+        return switch (form) {
+            case ANYTHING -> "any value";
+            case CHECK, LIST -> count == 1 ? "only this value" : "only these " + count + " values";
+            case NAMED_LIST -> "the same values elsewhere too";
+            case TABLE -> "values come and go";
+        };
+    }
+
+    private static String result(ListedValues.Form form, ListedValues listed) {
+        return form == ListedValues.Form.TABLE
+                ? form.label() + " of " + listed.values().size()
+                        + (listed.values().size() == 1 ? " row" : " rows")
+                : form.label();
+    }
+
+    private static void makeListed(Workspace workspace, Id id, ListedValues.Form form) {
+        workspace
+                .design()
+                .attribute(id)
+                .flatMap(now -> ListedValues.of(workspace.design(), now))
+                .ifPresent(listed -> HoldingView.attempt(workspace, () -> listed.as(form, workspace.ids())));
+    }
+
+    private static List<Entity> targets(Workspace workspace, Attribute attribute) {
+        return workspace.design().entities().stream()
+                .filter(each -> Declared.of(workspace.design(), attribute, each).isPresent())
+                .toList();
+    }
+
+    private static Node reference(Workspace workspace, Id id, List<Entity> targets) {
+        var choice = Choice.offering("a reference to …", targets, Entity::name, each -> workspace
+                .design()
+                .attribute(id)
+                .flatMap(now ->
+                        workspace.design().entity(each.id()).flatMap(to -> Declared.of(workspace.design(), now, to)))
+                .ifPresent(declared -> {
+                    workspace.apply(declared.edit(workspace.ids()));
+                    workspace.notices().say(declared.reason());
+                }));
+        choice.setId("otherwise-reference");
+        return row(Controls.text("the key of another", "answer"), choice);
+    }
+
+    private static Node line(String label, String result, Runnable action) {
+        Label becomes = Controls.text(result, "otherwise-result");
+        HBox line = row(Controls.text(label, "answer"), becomes);
+        line.setAccessibleText(label + ": " + result);
+        Controls.pressable(line, action);
+        return line;
+    }
+
+    private static HBox row(Node left, Node right) {
+        var line = new HBox(8, left, Controls.space(), right);
+        line.setAlignment(Pos.BASELINE_LEFT);
+        return line;
+    }
+}
