@@ -96,7 +96,8 @@ class HoldingOnRealEnginesTest {
             try (Connection connection = engine.open()) {
                 ScriptRun run = ScriptRun.of(DesignScript.withRows(mapping, engine.dialect()), connection);
                 assertThat(run.refusal()).as("%s in %s", form, engine).isEmpty();
-                assertThat(text(connection, "select " + column + " from hive where code = 'A2'")).isEqualTo("cross");
+                assertThat(text(connection, "select " + column + " from hive where code = 'A2'"))
+                        .isEqualTo("cross");
                 run(connection, "insert into hive (code) values ('B1')");
                 assertThat(text(connection, "select " + column + " from hive where code = 'B1'"))
                         .as("the default, as %s", form)
@@ -111,7 +112,8 @@ class HoldingOnRealEnginesTest {
     @EnumSource
     void what_is_said_of_values_that_do_not_fit_is_what_happens(RealEngine engine) throws Exception {
         Document document = read("Each jar has no: whole (key), label: text 5, net: decimal 6,2.");
-        boolean rounds = said(document, "net", engine).contains("Further decimal places are rounded away without a word.");
+        boolean rounds =
+                said(document, "net", engine).contains("Further decimal places are rounded away without a word.");
         assertThat(said(document, "label", engine)).contains("A longer one is refused, not cut.");
         try (Connection connection = engine.open()) {
             assertThat(ScriptRun.of(DesignScript.definitions(document.mapping(), engine.dialect()), connection)
@@ -122,7 +124,8 @@ class HoldingOnRealEnginesTest {
             refused(connection, "insert into jar values (3, 'a', 10000)");
             if (rounds) {
                 run(connection, "insert into jar values (4, 'a', 1.239)");
-                assertThat(new BigDecimal(text(connection, "select net from jar where no = 4"))).isEqualByComparingTo("1.24");
+                assertThat(new BigDecimal(text(connection, "select net from jar where no = 4")))
+                        .isEqualByComparingTo("1.24");
             } else {
                 refused(connection, "insert into jar values (4, 'a', 1.239)");
             }
@@ -143,7 +146,8 @@ class HoldingOnRealEnginesTest {
                             .refusal())
                     .isEmpty();
             for (String column : List.of("small", "large")) {
-                Fullness full = Fullness.of(document.design(), attribute(document, "Jar", column), engine.dialect(), 2027);
+                Fullness full =
+                        Fullness.of(document.design(), attribute(document, "Jar", column), engine.dialect(), 2027);
                 String other = column.equals("small") ? "large" : "small";
                 for (String end : List.of(full.low(), full.high())) {
                     String plain = end.replace(",", "");
@@ -174,8 +178,10 @@ class HoldingOnRealEnginesTest {
     @ParameterizedTest
     @EnumSource
     void a_declared_reference_takes_its_rows_and_refuses_an_orphan(RealEngine engine) throws Exception {
-        Document berths = filled(read("Each berth has no: whole (key).", "Each stay has code: text 4 (key), [berth no]: whole."),
-                "Berth", "no\n1\n2\n");
+        Document berths = filled(
+                read("Each berth has no: whole (key).", "Each stay has code: text 4 (key), [berth no]: whole."),
+                "Berth",
+                "no\n1\n2\n");
         Document stays = filled(berths, "Stay", "code,berth no\na,1\nb,1\nc,\n");
         Document declared = Declared.of(
                         stays.design(),

@@ -22,6 +22,7 @@ import ableschema.core.design.Side;
 import ableschema.core.design.Topic;
 import ableschema.core.design.Unique;
 import ableschema.core.document.Edit;
+import ableschema.core.expression.Expression;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -125,6 +126,17 @@ public final class Edits {
         return new ChangeBody(owner, body.withIndexes(indexes), name);
     }
 
+    /** Has an owner indexed by columns, unless it is so already. */
+    public Edit addIndex(Id owner, List<Index.Part> parts, boolean unique) {
+        Body body = body(owner);
+        boolean known = body.indexes().stream().anyMatch(each -> each.parts().equals(parts) && each.unique() == unique);
+        Body indexed = known
+                ? body
+                : body.withIndexes(
+                        Lists.plus(body.indexes(), new Index(ids.next(IdKind.INDEX), parts, unique, Pins.NONE)));
+        return new ChangeBody(owner, indexed, "index " + called(owner));
+    }
+
     /** Keeps several parts unique together. */
     public Edit addUnique(Id owner, List<KeyPart> parts) {
         Body body = body(owner);
@@ -149,6 +161,17 @@ public final class Edits {
                 .map(said -> attribute.name() + " must be " + said.inWords())
                 .orElse("lift the rule on " + attribute.name());
         return new ChangeBody(owner, body.withChecks(checks), name);
+    }
+
+    /** Has each row meet a rule; one that is there already is not added again. */
+    public Edit addCheck(Id owner, Expression<ColumnRef> rule) {
+        Body body = body(owner);
+        boolean known =
+                body.checks().stream().anyMatch(each -> each.expression().equals(rule));
+        Body ruled = known
+                ? body
+                : body.withChecks(Lists.plus(body.checks(), new Check(ids.next(IdKind.CHECK), rule, Pins.NONE)));
+        return new ChangeBody(owner, ruled, "have each " + called(owner) + " meet a rule");
     }
 
     public Edit chooseKey(Id owner, List<KeyPart> key) {

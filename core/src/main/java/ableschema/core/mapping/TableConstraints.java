@@ -12,6 +12,7 @@ import ableschema.core.design.Pins;
 import ableschema.core.design.Pins.Role;
 import ableschema.core.design.Reference;
 import ableschema.core.design.Relationship;
+import ableschema.core.expression.Expression;
 import ableschema.core.schema.ForeignKey;
 import ableschema.core.schema.Table.CheckConstraint;
 import ableschema.core.schema.Table.IndexedColumn;
@@ -19,6 +20,7 @@ import ableschema.core.schema.Table.PrimaryKey;
 import ableschema.core.schema.Table.TableIndex;
 import ableschema.core.schema.Table.UniqueConstraint;
 import ableschema.core.schema.TableName;
+import ableschema.core.types.DataType;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
@@ -192,22 +194,23 @@ final class TableConstraints {
         for (Check check : body.checks()) {
             columns.named(check.expression())
                     .ifPresentOrElse(
-                            expression -> checks.add(new CheckConstraint(
-                                    named(
-                                            check.id(),
-                                            check.pins(),
-                                            Role.ITSELF,
-                                            String.join(
-                                                    " ",
-                                                    expression
-                                                            .columns()
-                                                            .distinct()
-                                                            .toList()),
-                                            "check"),
-                                    expression)),
+                            expression -> checks.add(new CheckConstraint(name(check, expression), expression)),
                             () -> gap(check.id(), "a check speaks of a column that is not in this table"));
         }
         return checks;
+    }
+
+    private String name(Check check, Expression<String> expression) {
+        List<String> over = expression.columns().distinct().toList();
+        boolean held = over.size() == 1 && check.expression().columns().anyMatch(this::isHeldToItsType);
+        return named(check.id(), check.pins(), Role.ITSELF, String.join(" ", over), held ? "rule" : "check");
+    }
+
+    /** Some databases hold such a column to its type by a check that they name after the column themselves. */
+    private boolean isHeldToItsType(ColumnRef ref) {
+        return columns.column(ref)
+                .filter(column -> column.type() instanceof DataType.OneOf || column.type() instanceof DataType.Bytes)
+                .isPresent();
     }
 
     private void gap(Id thing, String text) {

@@ -74,6 +74,18 @@ public final class RowJudge {
         return findings;
     }
 
+    /** How many sample rows of an owner break one of its checks. */
+    public static long breaking(Design design, Id owner, Check check, RowValues values) {
+        var judge = new RowJudge(design, owner, values);
+        return judge.body.rows().stream()
+                .filter(row -> {
+                    judge.findings.clear();
+                    judge.judgeCheck(row, check);
+                    return !judge.findings.isEmpty();
+                })
+                .count();
+    }
+
     private void judgeAlone(Row row) {
         for (Attribute attribute : body.attributes()) {
             values.value(row, attribute.ref())

@@ -2,6 +2,7 @@ package ableschema.core.structure;
 
 import ableschema.core.design.Attribute;
 import ableschema.core.design.Body;
+import ableschema.core.design.Check;
 import ableschema.core.design.ColumnRef;
 import ableschema.core.design.Condition;
 import ableschema.core.design.Design;
@@ -11,11 +12,14 @@ import ableschema.core.design.Id;
 import ableschema.core.design.ReferenceColumn;
 import ableschema.core.document.Document;
 import ableschema.core.mapping.Mapping;
+import ableschema.core.rows.RowJudge;
+import ableschema.core.rows.RowValues;
 import ableschema.core.schema.Column;
 import ableschema.core.schema.ForeignKey;
 import ableschema.core.schema.Table;
 import ableschema.core.sql.dialect.Dialect;
 import ableschema.core.types.DataType;
+import ableschema.core.words.CheckText;
 import ableschema.core.words.ConditionText;
 import ableschema.core.words.DomainWords;
 import java.util.ArrayList;
@@ -30,12 +34,14 @@ import java.util.Optional;
  * @param table   its name
  * @param columns in the order of the table
  * @param indexes those that come by themselves first
+ * @param checks  rules that stand at no single column
  */
-public record Structure(Id owner, String table, List<Line> columns, List<IndexLine> indexes) {
+public record Structure(Id owner, String table, List<Line> columns, List<IndexLine> indexes, List<CheckLine> checks) {
 
     public Structure {
         columns = List.copyOf(columns);
         indexes = List.copyOf(indexes);
+        checks = List.copyOf(checks);
     }
 
     /**
@@ -68,6 +74,17 @@ public record Structure(Id owner, String table, List<Line> columns, List<IndexLi
      */
     public record IndexLine(String columns, String from, Optional<Id> own, boolean exists) {}
 
+    /**
+     * One rule over several columns, or one that is more than a comparison.
+     *
+     * @param text   the rule with the columns by their names
+     * @param broken how many sample rows break it; empty where there are too many to look at each time
+     */
+    public record CheckLine(Id check, String text, Optional<Long> broken) {}
+
+    /** More sample rows than these are not looked at each time the list is shown. */
+    private static final int MANY_ROWS = 2_000;
+
     static final String YES = "yes";
 
     /** Empty where the owner has no table. */
@@ -96,7 +113,8 @@ public record Structure(Id owner, String table, List<Line> columns, List<IndexLi
                     owner,
                     table.name(),
                     table.columns().stream().map(this::line).toList(),
-                    indexes());
+                    indexes(),
+                    checks());
         }
 
         private Line line(Column column) {
@@ -179,6 +197,42 @@ public record Structure(Id owner, String table, List<Line> columns, List<IndexLi
                             .map(r -> r.end(foreign.end().side()).reference())
                             .flatMap(reference -> reference.column(foreign.target()))
                     : Optional.empty();
+        }
+
+        private List<CheckLine> checks() {
+            Body body = design.body(owner).orElse(Body.EMPTY);
+            var text = new CheckText(design, owner);
+            var values = new RowValues(design);
+            boolean few = body.rows().size() <= MANY_ROWS;
+            return body.checks().stream()
+                    .filter(check -> !isInColumn(body, check))
+                    .map(check -> new CheckLine(
+                            check.id(),
+                            text.said(check.expression()).orElseGet(() -> written(check)),
+                            few ? Optional.of(RowJudge.breaking(design, owner, check, values)) : Optional.empty()))
+                    .toList();
+        }
+
+        /** Whether it stands in the field of its column: the first that is a comparison there. */
+        private static boolean isInColumn(Body body, Check check) {
+            return Condition.read(check.expression())
+                    .filter(rule -> body.checks().stream()
+                            .filter(each -> Condition.read(each.expression())
+                                    .filter(other -> other.column().equals(rule.column()))
+                                    .isPresent())
+                            .findFirst()
+                            .filter(check::equals)
+                            .isPresent())
+                    .isPresent();
+        }
+
+        private String written(Check check) {
+            String dialect = check.expression().dialect();
+            return check.expression().written(column -> mapping.trace()
+                            .column(table, column)
+                            .map(Column::name)
+                            .orElse("?"))
+                    + (dialect.isEmpty() ? "" : " (in " + dialect + " alone)");
         }
 
         private List<IndexLine> indexes() {

@@ -171,6 +171,17 @@ public final class StructureEdits {
         return Optional.empty();
     }
 
+    /** Takes a rule of the design away. */
+    public Edit removeCheck(Id check) {
+        Body body = document.design().body(owner).orElse(Body.EMPTY);
+        return new ChangeBody(
+                owner,
+                body.withChecks(body.checks().stream()
+                        .filter(each -> !each.id().equals(check))
+                        .toList()),
+                "take a rule away");
+    }
+
     /** Takes an index of the design away. */
     public Edit removeIndex(Id index) {
         Body body = document.design().body(owner).orElse(Body.EMPTY);

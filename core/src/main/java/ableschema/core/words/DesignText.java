@@ -5,12 +5,14 @@ import static java.util.stream.Collectors.joining;
 import ableschema.core.design.Attribute;
 import ableschema.core.design.Body;
 import ableschema.core.design.Cardinality;
+import ableschema.core.design.Check;
 import ableschema.core.design.Dependency;
 import ableschema.core.design.Design;
 import ableschema.core.design.Domain;
 import ableschema.core.design.End;
 import ableschema.core.design.Entity;
 import ableschema.core.design.Id;
+import ableschema.core.design.Index;
 import ableschema.core.design.Pins;
 import ableschema.core.design.Plural;
 import ableschema.core.design.Reference;
@@ -268,13 +270,13 @@ public final class DesignText {
     }
 
     private void sayBody(Id owner, Body body) {
-        count("index", body.indexes().size());
         count("row", body.rows().size());
         Optional<String> called = owners.called(owner).filter(noun -> design.relationship(owner)
                 .filter(r -> !r.isManyToMany())
                 .isEmpty());
         var words = new AttributeWords(design, body);
         if (called.isEmpty()) {
+            count("index", body.indexes().size());
             count("attribute", body.attributes().size());
             count("key", body.key().isEmpty() ? 0 : 1);
             count(
@@ -291,14 +293,15 @@ public final class DesignText {
         }
         count("attribute", words.unsaid());
         count("refused dependency", body.refused().size());
-        count("rule", (int) body.checks().stream().filter(c -> !words.says(c)).count());
         for (Attribute attribute : body.attributes()) {
             count("default", words.saysDefault(attribute) ? 0 : 1);
             count("computation", attribute.filling().isComputed() ? 1 : 0);
             count("pinned name", attribute.pins().equals(Pins.NONE) ? 0 : 1);
         }
         sayKeys(owner, body, called.get(), words);
+        sayChecks(owner, body, called.get(), words);
         body.dependencies().forEach(dependency -> sayDependency(owner, called.get(), dependency));
+        sayIndexes(owner, body, called.get());
         body.attributes().forEach(attribute -> sayComment(owner, called.get(), attribute));
     }
 
@@ -327,6 +330,36 @@ public final class DesignText {
                                     Sentence.Part.KEYS,
                                     "No two " + several + " share their " + parts + "."),
                             () -> count("rule", 1));
+        }
+    }
+
+    private void sayChecks(Id owner, Body body, String called, AttributeWords words) {
+        var text = new CheckText(design, owner);
+        for (Check check : body.checks()) {
+            if (words.says(check)) {
+                continue;
+            }
+            count("pinned name", check.pins().equals(Pins.NONE) ? 0 : 1);
+            text.said(check.expression())
+                    .ifPresentOrElse(
+                            rule -> say(
+                                    owner, check.id(), Sentence.Part.CHECKS, "Of each " + called + ": " + rule + "."),
+                            () -> count("rule", 1));
+        }
+    }
+
+    private void sayIndexes(Id owner, Body body, String called) {
+        var text = new IndexText(design, owner);
+        for (Index index : body.indexes()) {
+            count("pinned name", index.pins().equals(Pins.NONE) ? 0 : 1);
+            text.said(index)
+                    .ifPresentOrElse(
+                            columns -> say(
+                                    owner,
+                                    index.id(),
+                                    Sentence.Part.INDEXES,
+                                    "Each " + called + " is often searched by its " + columns + "."),
+                            () -> count("index", 1));
         }
     }
 

@@ -36,6 +36,9 @@ final class FactSentence {
     private static final Pattern DOMAIN = pattern(
             "the domain (?<noun>.+?) holds (?<type>list\\s*\\([^()]*\\)|[^()]+?)(?:\\s*\\((?<flags>.*)\\))?\\s*\\.?\\s*");
     private static final Pattern VOLUME = pattern(VolumeSentence.PATTERN);
+    private static final Pattern SEARCHED =
+            pattern("each (?<noun>.+?) is (?:often )?(?:searched|sorted|indexed) by its (?<list>.+)");
+    private static final Pattern RULE = pattern("of (?:each|every) (?<noun>.+?): *(?<list>.+)");
     private static final Pattern PARKED = pattern("(?:an? )?(?<noun>.+?) is set aside\\.?\\s*");
     private static final Pattern PLURAL = pattern("the plural of (?<noun>.+?) is (?<list>.+?)\\.?\\s*");
     private static final Pattern ABOUT = pattern("about (?<list>.+?):(?<text>.*)");
@@ -63,6 +66,8 @@ final class FactSentence {
         return matched(PLURAL, text, masked)
                 .map(this::plural)
                 .or(() -> matched(VOLUME, text, masked).map(this::volume))
+                .or(() -> matched(SEARCHED, text, masked).map(this::searched))
+                .or(() -> matched(RULE, text, masked).map(this::rule))
                 .or(() -> matched(DOMAIN, text, masked).map(this::domain))
                 .or(() -> matched(ABOUT, text, masked).map(this::about))
                 .or(() -> matched(IDENTIFIED, text, masked).map(this::told))
@@ -182,6 +187,20 @@ final class FactSentence {
         });
         PutDomain put = new DomainWords(design).put(name, base, flags, ids);
         return understood(put, put.domain().id());
+    }
+
+    private Understanding searched(Parts parts) {
+        Id owner = owner(parts);
+        IndexText.Read read =
+                new IndexText(design, owner).read(parts.text(), parts.matcher().start("list"), parts.endOf("list"));
+        return understood(new Edits(design, ids).addIndex(owner, read.parts(), read.unique()), owner);
+    }
+
+    private Understanding rule(Parts parts) {
+        Id owner = owner(parts);
+        var rule =
+                new CheckText(design, owner).read(parts.text(), parts.matcher().start("list"), parts.endOf("list"));
+        return understood(new Edits(design, ids).addCheck(owner, rule), owner);
     }
 
     private Understanding volume(Parts parts) {

@@ -4,6 +4,7 @@ import ableschema.core.design.Design;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
 /**
@@ -14,8 +15,8 @@ public final class Phrasings {
 
     /** What the grammar knows in this form only. */
     private static final Pattern CANONICAL = Pattern.compile(
-            "(?is)(?:the domain |the plural of |about (?![0-9])|there are about [0-9]|#).*|.*->.*|.* is set aside\\.?|no two .* share their .*"
-                    + "|.* is an? (?:\\uE000+|\\p{L}+(?:[ -](?!of )\\p{L}+){0,2})(?:\\s*:.*|\\s*\\.?)|.* is an? kind of [^.:]*\\.?|each .* is (?:identified|told) by its .*");
+            "(?is)(?:the domain |the plural of |about (?![0-9])|there are about [0-9]|of each .*: ?|#).*|.*->.*|.* is set aside\\.?|no two .* share their .*"
+                    + "|.* is an? (?:\\uE000+|\\p{L}+(?:[ -](?!of )\\p{L}+){0,2})(?:\\s*:.*|\\s*\\.?)|.* is an? kind of [^.:]*\\.?|each .* is (?:identified|told) by its .*|each .* is (?:often )?(?:searched|sorted|indexed) by its .*");
 
     /** Words that a sentence of the grammar does not have outside of quotes. */
     private static final Pattern SPOKEN = Pattern.compile(
@@ -24,13 +25,17 @@ public final class Phrasings {
                     + "|n?varchar2?|string|int|integer|bigint|numeric|bool|boolean|timestamp|datetime|exc?\\w{2,6}ly)\\b"
                     + "|\\d ?\\.\\.| has .*\\band\\b| has unique | has:");
 
+    private static final Pattern FOR_EACH =
+            Pattern.compile("(?i)(?:for|of|in) (?:each|every|any|an?|all) ([^,:]+?)[,:] (.+?)\\.?");
+
+    private final SaidNouns said;
     private final VolumePhrasings volumes;
     private final FactPhrasings facts;
     private final AttributePhrasings attributes;
     private final RelationPhrasings relations;
 
     public Phrasings(Design design) {
-        var said = new SaidNouns(design);
+        this.said = new SaidNouns(design);
         this.attributes = new AttributePhrasings(said);
         this.relations = new RelationPhrasings(said);
         this.volumes = new VolumePhrasings(design, said);
@@ -45,11 +50,22 @@ public final class Phrasings {
         if (sentence.isEmpty() || isCanonical(masked)) {
             return new Phrasing.AsItStands();
         }
-        Optional<Phrasing> phrasing = volumes.of(sentence)
+        Optional<Phrasing> phrasing = rule(sentence)
+                .or(() -> volumes.of(sentence))
                 .or(() -> facts.of(sentence))
                 .or(() -> attributes.of(sentence))
                 .or(() -> relations.of(sentence));
         return phrasing.filter(found -> !isTheSame(found, sentence)).orElseGet(Phrasing.AsItStands::new);
+    }
+
+    /** "For each stay, departed must be after arrived." */
+    private Optional<Phrasing> rule(String sentence) {
+        Matcher found = FOR_EACH.matcher(sentence);
+        return found.matches()
+                ? said.entity(found.group(1))
+                        .map(entity ->
+                                Phrasing.ReadAs.of("Of each " + said.nouns().one(entity) + ": " + found.group(2) + "."))
+                : Optional.empty();
     }
 
     /** With single spaces, but for what stands between quotes. */

@@ -2,10 +2,12 @@ package ableschema.core.words;
 
 import ableschema.core.design.Attribute;
 import ableschema.core.design.Body;
+import ableschema.core.design.Check;
 import ableschema.core.design.Dependency;
 import ableschema.core.design.Design;
 import ableschema.core.design.Entity;
 import ableschema.core.design.Id;
+import ableschema.core.design.Index;
 import ableschema.core.design.Relationship;
 import ableschema.core.design.Unique;
 import ableschema.core.document.Document;
@@ -41,6 +43,9 @@ final class Rewording {
 
     /** @param read reads what was typed as a sentence of its own into some design */
     Understood of(Function<Design, Understanding> read) {
+        if (said.part() == Sentence.Part.CHECKS) {
+            return check(read);
+        }
         Understood understood = understood(read.apply(design));
         if (said.part() == Sentence.Part.KINDS) {
             return kind(understood, read);
@@ -48,13 +53,7 @@ final class Rewording {
         if (said.part() == Sentence.Part.ENTITIES) {
             return entity(understood);
         }
-        if (!understood.subject().equals(Optional.of(said.about()))) {
-            throw new Misunderstanding(
-                    0,
-                    typed.length(),
-                    "this sentence is about " + design.nameOf(said.about())
-                            + ": what is true of something else is typed in the rule line");
-        }
+        requireSameOwner(understood);
         if (said.part() == Sentence.Part.COMMENTS) {
             return comment(understood);
         }
@@ -84,6 +83,41 @@ final class Rewording {
         return new Understood(edit, understood.gist(), understood.subject());
     }
 
+    /** Read as if the rule had not been there, so that the same rule said again is one that is new. */
+    private Understood check(Function<Design, Understanding> read) {
+        Body before = design.body(said.about()).orElse(Body.EMPTY);
+        List<Check> others = before.checks().stream()
+                .filter(each -> !each.id().equals(said.thing()))
+                .toList();
+        Design without = after(new ChangeBody(said.about(), before.withChecks(others), "without it"));
+        Understood understood = understood(read.apply(without));
+        requireSameOwner(understood);
+        Body after = understood
+                .edit()
+                .applyTo(Document.EMPTY.with(without))
+                .design()
+                .body(said.about())
+                .orElseThrow(); // no sentence takes its owner away
+        Body changed = before.withChecks(replaced(
+                before.checks(),
+                after.checks(),
+                each -> each.id().equals(said.thing()),
+                (old, added) -> new Check(old.id(), added.expression(), old.pins())));
+        return with(
+                understood,
+                new ChangeBody(said.about(), changed, understood.edit().name()));
+    }
+
+    private void requireSameOwner(Understood understood) {
+        if (!understood.subject().equals(Optional.of(said.about()))) {
+            throw new Misunderstanding(
+                    0,
+                    typed.length(),
+                    "this sentence is about " + design.nameOf(said.about())
+                            + ": what is true of something else is typed in the rule line");
+        }
+    }
+
     /** A rule that was added takes the place of the one that was said, which goes. */
     private Body inPlace(Body after) {
         Body before = design.body(said.about()).orElse(Body.EMPTY);
@@ -97,7 +131,13 @@ final class Rewording {
                 after.dependencies(),
                 dependency -> dependency.id().equals(said.thing()),
                 (old, added) -> new Dependency(old.id(), added.from(), added.to(), added.multivalued()));
-        return after.withUniques(uniques).withDependencies(dependencies);
+        List<Index> indexes = replaced(
+                before.indexes(),
+                after.indexes(),
+                index -> index.id().equals(said.thing()),
+                (old, added) -> new Index(old.id(), added.parts(), added.unique(), old.pins()));
+        boolean same = said.part() == Sentence.Part.INDEXES && after.indexes().equals(before.indexes());
+        return after.withUniques(uniques).withDependencies(dependencies).withIndexes(same ? before.indexes() : indexes);
     }
 
     private static <T> List<T> replaced(

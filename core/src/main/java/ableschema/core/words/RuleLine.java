@@ -4,6 +4,8 @@ import ableschema.core.design.Design;
 import ableschema.core.design.Id;
 import ableschema.core.design.IdSource;
 import ableschema.core.design.Relationship;
+import ableschema.core.document.Edit;
+import ableschema.core.edit.Edits;
 import java.util.Optional;
 import java.util.function.Supplier;
 import java.util.regex.Matcher;
@@ -45,7 +47,7 @@ public final class RuleLine {
         return attempt(text, () -> switch (said.part()) {
             case ATTRIBUTES, PAIRINGS, RELATIONSHIPS -> sentence(text, Optional.of(said.about()));
             case DOMAINS, VOLUMES -> sentence(text, Optional.empty());
-            case ENTITIES, KINDS, KEYS, DEPENDENCIES, COMMENTS ->
+            case ENTITIES, KINDS, KEYS, CHECKS, DEPENDENCIES, INDEXES, COMMENTS ->
                 new Rewording(design, said, text).of(some -> new RuleLine(some, Optional.of(said.about()), ids)
                         .sentence(text, Optional.empty()));
         });
@@ -57,6 +59,24 @@ public final class RuleLine {
      */
     public Understanding readAttributes(Id owner, String list) {
         return attempt(list, () -> new AttributeSentence(design, ids).readInto(owner, list, 0));
+    }
+
+    /** Reads a rule over one or several columns of one owner, as it is typed in its list: {@code departed after arrived}. */
+    public Understanding readCheck(Id owner, String rule) {
+        return attempt(rule, () -> {
+            Edit edit =
+                    new Edits(design, ids).addCheck(owner, new CheckText(design, owner).read(rule, 0, rule.length()));
+            return new Understanding.Understood(edit, edit.name(), Optional.of(owner));
+        });
+    }
+
+    /** Reads the columns of an index of one owner, as they are typed in its list: {@code done at falling, hive stand no}. */
+    public Understanding readIndex(Id owner, String columns) {
+        return attempt(columns, () -> {
+            IndexText.Read read = new IndexText(design, owner).read(columns, 0, columns.length());
+            Edit edit = new Edits(design, ids).addIndex(owner, read.parts(), read.unique());
+            return new Understanding.Understood(edit, edit.name(), Optional.of(owner));
+        });
     }
 
     private static Understanding attempt(String text, Supplier<Understanding> reading) {

@@ -19,7 +19,9 @@ public record Sentence(Id about, Id thing, Part part, String text) {
         RELATIONSHIPS("How they are related"),
         PAIRINGS("What is known of each pairing"),
         KEYS("What tells one from another"),
+        CHECKS("What must hold of each"),
         DEPENDENCIES("What decides what"),
+        INDEXES("What they are searched by"),
         COMMENTS("What to know of them"),
         VOLUMES("How many there are");
 

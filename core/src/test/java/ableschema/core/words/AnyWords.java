@@ -4,6 +4,7 @@ import ableschema.core.design.Attribute;
 import ableschema.core.design.Body;
 import ableschema.core.design.Cardinality;
 import ableschema.core.design.Check;
+import ableschema.core.design.ColumnRef;
 import ableschema.core.design.Condition;
 import ableschema.core.design.Dependency;
 import ableschema.core.design.Design;
@@ -14,6 +15,7 @@ import ableschema.core.design.Entity;
 import ableschema.core.design.EntityKind;
 import ableschema.core.design.IdKind;
 import ableschema.core.design.IdSource;
+import ableschema.core.design.Index;
 import ableschema.core.design.KeyPart;
 import ableschema.core.design.Lists;
 import ableschema.core.design.Mark;
@@ -177,10 +179,39 @@ public final class AnyWords {
         if (all.size() > 1) {
             body = body.withDependencies(List.of(new Dependency(
                     ids.next(IdKind.DEPENDENCY), all.subList(0, 1), all.subList(1, all.size()), random.nextBoolean())));
+            body = acrossColumns(body);
+            if (random.nextBoolean()) {
+                List<Index.Part> parts = body.attributes().stream()
+                        .limit(2)
+                        .map(each -> new Index.Part(each.ref(), random.nextBoolean()))
+                        .toList();
+                body = body.withIndexes(
+                        List.of(new Index(ids.next(IdKind.INDEX), parts, random.nextBoolean(), Pins.NONE)));
+            }
             body = body.withUniques(
                     List.of(new Unique(ids.next(IdKind.UNIQUE), all.subList(0, 1 + random.nextInt(2)), Pins.NONE)));
         }
         return body;
+    }
+
+    /** A rule over two columns of one kind, where there are two. */
+    private Body acrossColumns(Body body) {
+        List<Attribute> numbers = body.attributes().stream()
+                .filter(each -> each.type().isNumeric())
+                .toList();
+        if (numbers.size() < 2) {
+            return body;
+        }
+        String[] rules = {
+            "{1} > {2}",
+            "{1} <= {2} or {2} is null",
+            "not ({1} = 5) or ({2} between 1 and 10 and {1} in (1, 2))",
+            "{1} + {2} * 2 < 100"
+        };
+        String rule = rules[random.nextInt(rules.length)];
+        Expression<ColumnRef> expression = Expression.parse(
+                rule, place -> numbers.get(Integer.parseInt(place) - 1).ref());
+        return body.withChecks(Lists.plus(body.checks(), new Check(ids.next(IdKind.CHECK), expression, Pins.NONE)));
     }
 
     private Attribute withDefault(Attribute attribute) {

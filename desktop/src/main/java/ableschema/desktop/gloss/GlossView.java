@@ -50,7 +50,11 @@ public final class GlossView extends VBox {
     private static final double LINE_WIDTH = 312;
     private static final int MOST_LINES = 5;
     private static final Set<Sentence.Part> OWN = EnumSet.of(
-            Sentence.Part.ATTRIBUTES, Sentence.Part.PAIRINGS, Sentence.Part.KEYS, Sentence.Part.DEPENDENCIES);
+            Sentence.Part.ATTRIBUTES,
+            Sentence.Part.PAIRINGS,
+            Sentence.Part.KEYS,
+            Sentence.Part.CHECKS,
+            Sentence.Part.DEPENDENCIES);
 
     private final Workspace workspace;
     private final VBox body = new VBox();

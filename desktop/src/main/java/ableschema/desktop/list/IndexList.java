@@ -9,6 +9,7 @@ import java.util.function.Consumer;
 import javafx.geometry.Pos;
 import javafx.scene.control.Hyperlink;
 import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
@@ -23,12 +24,16 @@ final class IndexList extends VBox {
     private final VBox lines = new VBox(2);
     private final Consumer<Id> remove;
 
-    IndexList(Consumer<Id> remove) {
+    IndexList(Consumer<Id> remove, Consumer<TextField> added) {
         super(6);
         this.remove = remove;
         var heading = new HBox(10, text("Indexes", "candidate-name"), note);
         heading.setAlignment(Pos.BASELINE_LEFT);
-        getChildren().addAll(heading, lines);
+        var another = new TextField();
+        another.setId("another-index");
+        another.setPromptText("another index: done at falling, hive stand no (unique)");
+        another.setOnAction(event -> added.accept(another));
+        getChildren().addAll(heading, lines, another);
     }
 
     void show(List<IndexLine> indexes) {

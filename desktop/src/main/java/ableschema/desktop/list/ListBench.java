@@ -55,7 +55,10 @@ public final class ListBench extends ScrollPane {
     private final Label note = text("", "note");
     private final TableView<Line> table = new TableView<>();
     private final TextField another = new TextField();
-    private final IndexList indexes = new IndexList(id -> apply(() -> edits().removeIndex(id)));
+    private final IndexList indexes =
+            new IndexList(id -> apply(() -> edits().removeIndex(id)), field -> take(field, RuleLine::readIndex));
+    private final RuleList rules =
+            new RuleList(id -> apply(() -> edits().removeCheck(id)), field -> take(field, RuleLine::readCheck));
     private final VBox content = new VBox(10);
     private final Label nothing = text("There is no table yet. Draw an entity first, such as Apiary.", "hint");
     private String firstLetter = "";
@@ -163,8 +166,9 @@ public final class ListBench extends ScrollPane {
         table.setPrefHeight(HEADING + ROW * Math.max(1, structure.columns().size()) + BAR);
         table.setMinHeight(Region.USE_PREF_SIZE);
         indexes.show(structure.indexes());
+        rules.show(structure.checks());
         if (!content.getChildren().contains(table)) {
-            content.getChildren().setAll(header(), table, another, indexes);
+            content.getChildren().setAll(header(), table, another, indexes, rules);
         }
     }
 
@@ -259,6 +263,26 @@ public final class ListBench extends ScrollPane {
                 workspace.apply(understood.edit());
             } else if (read instanceof Understanding.NotUnderstood not) {
                 workspace.notices().complain(not.problem());
+            }
+        });
+    }
+
+    /** How what is typed in a field is read. */
+    private interface Reading {
+        Understanding of(RuleLine line, Id owner, String typed);
+    }
+
+    /** Adds what was typed in a field; what is not understood is chosen there, and stays to be mended. */
+    private void take(TextField field, Reading reading) {
+        shown.ifPresent(id -> {
+            var line = new RuleLine(workspace.design(), Optional.of(id), workspace.ids());
+            Understanding read = reading.of(line, id, field.getText());
+            if (read instanceof Understanding.Understood understood) {
+                field.clear();
+                workspace.apply(understood.edit());
+            } else if (read instanceof Understanding.NotUnderstood not) {
+                workspace.notices().complain(not.problem());
+                field.selectRange(not.start(), not.end());
             }
         });
     }

@@ -10,6 +10,7 @@ import java.util.List;
 import javafx.scene.control.Hyperlink;
 import javafx.scene.control.TableColumn;
 import javafx.scene.control.TableView;
+import javafx.scene.control.TextField;
 import javafx.scene.input.Clipboard;
 import javafx.scene.input.ClipboardContent;
 import javafx.scene.input.KeyCode;
@@ -159,5 +160,36 @@ class ListTest extends WindowFixture {
 
         assertThat(window.sheet().isVisible()).isTrue();
         assertThat(robot.lookup("#list-bench").query().isVisible()).isFalse();
+    }
+
+    @Test
+    void rules_and_indexes_over_several_columns_are_typed_and_taken_away(FxRobot robot) {
+        openDemo(robot, "alder-valley");
+        robot.interact(() -> workspace.listedProperty().set(true));
+        robot.interact(() -> workspace.selection().choose(entity("Batch").id()));
+        WaitForAsyncUtils.waitForFxEvents();
+        int rules = entity("Batch").body().checks().size();
+        int indexes = entity("Batch").body().indexes().size();
+        robot.interact(() -> robot.lookup("#another-rule").query().requestFocus());
+        type(robot, "jars at leest 3 or filled on < 2040-01-01");
+        robot.type(KeyCode.ENTER);
+        WaitForAsyncUtils.waitForFxEvents();
+        TextField field = robot.lookup("#another-rule").queryAs(TextField.class);
+        assertThat(field.getSelectedText()).isEqualTo("at");
+        assertThat(text(robot, "#rule-answer")).contains("comparison");
+
+        robot.interact(() -> field.setText("jars at least 3 or filled on < 2040-01-01"));
+        robot.type(KeyCode.ENTER);
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(entity("Batch").body().checks()).hasSize(rules + 1);
+        assertThat(field.getText()).isEmpty();
+
+        robot.interact(() -> robot.lookup("#another-index").query().requestFocus());
+        type(robot, "filled on falling, jars");
+        robot.type(KeyCode.ENTER);
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(entity("Batch").body().indexes()).hasSize(indexes + 1);
+        assertThat(workspace.schema().table("batch").orElseThrow().indexes())
+                .anyMatch(index -> index.columnNames().equals(List.of("filled_on", "jars")));
     }
 }
