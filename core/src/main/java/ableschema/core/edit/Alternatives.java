@@ -97,6 +97,41 @@ public final class Alternatives {
                 new Alternative("all kinds in one table", shared, one, tables(shared, concerned)));
     }
 
+    /** What tells the pairings of a many-to-many apart: once, again with another value, or as often as there is reason to. */
+    public List<Alternative> ofPairing(Relationship pairing) {
+        return new PairingKeys(document.design(), pairing, ids)
+                .ways().stream()
+                        .map(way -> new Alternative(
+                                way.label(), way.edit(), way.current(), tables(way.edit(), pairing.id())))
+                        .toList();
+    }
+
+    /** The table of the pairing, or of the entity in its place. */
+    private List<Table> tables(Edit edit, Id pairing) {
+        Mapping mapping =
+                Mapping.of(edit.applyTo(document).design(), document.rules().naming());
+        Design before = document.design();
+        return mapping.schema().tables().stream()
+                .filter(table -> {
+                    Id owner = mapping.trace().owner(table);
+                    boolean made = before.entity(owner).isEmpty()
+                            && before.relationship(owner).isEmpty();
+                    return made || owner.equals(pairing);
+                })
+                .toList();
+    }
+
+    /** Of a one-to-one between two entities: a foreign key in either, or the key of the one as the key of the other. */
+    public List<Alternative> ofOneToOne(Relationship relationship) {
+        Set<Id> concerned =
+                Set.of(relationship.first().entity(), relationship.second().entity());
+        return new OneToOneForms(document.design(), relationship, ids)
+                .ways().stream()
+                        .map(way ->
+                                new Alternative(way.label(), way.edit(), way.current(), tables(way.edit(), concerned)))
+                        .toList();
+    }
+
     private List<Table> tables(Edit edit, Set<Id> concerned) {
         Mapping mapping =
                 Mapping.of(edit.applyTo(document).design(), document.rules().naming());

@@ -5,17 +5,23 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import ableschema.core.DesignFixture;
 import ableschema.core.design.Id;
+import ableschema.core.design.IdKind;
+import ableschema.core.design.Row;
+import ableschema.core.design.Side;
 import ableschema.core.design.SubtypeLayout;
 import ableschema.core.document.Document;
 import ableschema.core.document.Position;
 import ableschema.core.rows.DesignScript;
+import ableschema.core.rows.RowJudge;
 import ableschema.core.schema.Column;
 import ableschema.core.schema.Table;
 import ableschema.core.sql.dialect.Dialects;
 import ableschema.core.store.DocumentFile;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
 
@@ -116,5 +122,118 @@ class AlternativesTest {
         assertThat(moved.position(hive)).contains(new Position(200, 0));
         assertThat(moved.design()).isSameAs(start.design());
         assertThat(ChangeDiagrams.remove(moved).applyTo(moved).diagrams()).hasSize(1);
+    }
+
+    private static final DesignFixture SEEN = design(
+                    "Each keeper has no: whole (key).",
+                    "Each hive has code: text 6 (key).",
+                    "Each keeper watches any number of hives; each hive is watched by any number of keepers (called watch).",
+                    "Each watch has day: date, [note]: text 40.")
+            .filled("Keeper", "no\n1\n2\n")
+            .filled("Hive", "code\nA\nB\n");
+
+    private static DesignFixture paired(DesignFixture fixture, String... pairs) {
+        var pairing = fixture.design().relationships().get(0);
+        Id day = pairing.body().attribute("day").orElseThrow().id();
+        var rows = new ArrayList<Row>();
+        for (String pair : pairs) {
+            String[] cells = pair.split(" ");
+            rows.add(Row.empty(fixture.ids().next(IdKind.ROW))
+                    .with(pairing.ref(Side.FIRST), Optional.of(Row.Reference.to(row(fixture, "Keeper", cells[0]))))
+                    .with(pairing.ref(Side.SECOND), Optional.of(Row.Reference.to(row(fixture, "Hive", cells[1]))))
+                    .with(day, cells[2]));
+        }
+        return fixture.with(f -> new Edits(f.design(), f.ids()).setRows(pairing.id(), rows, "pair"));
+    }
+
+    private static Row row(DesignFixture fixture, String entity, String key) {
+        return fixture.entity(entity).body().rows().stream()
+                .filter(each -> each.values().containsValue(key))
+                .findFirst()
+                .orElseThrow();
+    }
+
+    private static List<Alternatives.Alternative> ofPairing(DesignFixture fixture) {
+        return new Alternatives(fixture.document(), fixture.ids())
+                .ofPairing(fixture.design().relationships().get(0));
+    }
+
+    @Test
+    void whether_a_pair_may_recur_gives_the_key_and_rows_are_judged_by_it() {
+        DesignFixture twice = paired(SEEN, "1 A 2027-04-01", "1 A 2027-04-02", "2 A 2027-04-01");
+        List<Alternatives.Alternative> ways = ofPairing(twice);
+
+        assertThat(ways)
+                .extracting(way -> way.label() + ": " + said(way.tables().get(0)))
+                .containsExactly(
+                        "the same two once: watch(keeper_no hive_code day note)",
+                        "once for each day: watch(keeper_no hive_code day note)",
+                        "as often as there is reason to, each with a number: watch(no day note keeper_no hive_code)");
+        assertThat(ways.get(0).current()).isTrue();
+        assertThat(RowJudge.judge(twice.design())).as("once").isNotEmpty();
+        for (var way : ways.subList(1, 3)) {
+            DesignFixture made = twice.with(way.edit());
+            assertThat(RowJudge.judge(made.design())).as(way.label()).isEmpty();
+            assertThat(DesignScript.withRows(made.document().mapping(), Dialects.POSTGRESQL)
+                            .text())
+                    .as(way.label())
+                    .contains("2027-04-02");
+        }
+        DesignFixture same = paired(SEEN, "1 A 2027-04-01", "1 A 2027-04-01");
+        assertThat(RowJudge.judge(same.with(ofPairing(same).get(1).edit()).design()))
+                .as("each day")
+                .isNotEmpty();
+        assertThat(RowJudge.judge(same.with(ofPairing(same).get(2).edit()).design()))
+                .as("numbered")
+                .isEmpty();
+    }
+
+    @Test
+    void a_pair_that_lasts_begins_and_ends_later() {
+        DesignFixture plain = design(
+                "Each keeper has no: whole (key).",
+                "Each hive has code: text 6 (key).",
+                "Each keeper watches any number of hives; each hive is watched by any number of keepers (called watch).");
+        DesignFixture lasting = plain.with(ofPairing(plain).get(1).edit());
+
+        assertThat(lasting.table("watch").primaryKey().orElseThrow().columns())
+                .containsExactly("keeper_no", "hive_code", "from");
+        assertThat(lasting.table("watch").checks().get(0).expression().toString())
+                .isEqualTo("{until} > {from}");
+    }
+
+    @Test
+    void a_one_to_one_refers_from_either_side_or_shares_a_key_and_rows_go_along() {
+        DesignFixture pair = design(
+                        "Each hive has code: text 6 (key).",
+                        "Each scale has serial no: text 9 (key), model: text 20.",
+                        "Each hive stands on at most one scale; each scale carries exactly one hive.")
+                .filled("Hive", "code\nA\nB\n")
+                .filled("Scale", "serial no,model,hive\nS1,X,A\nS2,Y,B\n");
+        List<Alternatives.Alternative> ways = new Alternatives(pair.document(), pair.ids())
+                .ofOneToOne(pair.design().relationships().get(0));
+
+        assertThat(ways).filteredOn(Alternatives.Alternative::current).hasSize(1);
+        for (var way : ways) {
+            DesignFixture made = pair.with(way.edit());
+            assertThat(RowJudge.judge(made.design())).as(way.label()).isEmpty();
+            String sql = DesignScript.withRows(made.document().mapping(), Dialects.POSTGRESQL)
+                    .text();
+            assertThat(sql).as(way.label()).contains("'S2'").contains("'B'");
+            List<Alternatives.Alternative> again = new Alternatives(made.document(), made.ids())
+                    .ofOneToOne(made.design().relationships().get(0));
+            assertThat(again)
+                    .filteredOn(Alternatives.Alternative::current)
+                    .extracting(Alternatives.Alternative::label)
+                    .containsExactly(way.label());
+        }
+        DesignFixture shared = pair.with(ways.stream()
+                .filter(way -> way.label().equals("Scale has the key of Hive"))
+                .findFirst()
+                .orElseThrow()
+                .edit());
+        assertThat(shared.table("scale").primaryKey().orElseThrow().columns()).containsExactly("hive_code");
+        assertThat(shared.table("scale").uniques()).singleElement().satisfies(unique -> assertThat(unique.columns())
+                .containsExactly("serial_no"));
     }
 }

@@ -9,6 +9,7 @@ import ableschema.core.schema.Table;
 import ableschema.desktop.controls.Controls;
 import ableschema.desktop.workspace.Workspace;
 import java.util.List;
+import java.util.Optional;
 import java.util.function.Supplier;
 import javafx.css.PseudoClass;
 import javafx.scene.Node;
@@ -44,6 +45,23 @@ final class AlternativesView extends VBox {
         view.folded(
                 "In which tables are its kinds kept?", () -> view.alternatives().ofKinds(general));
         return view;
+    }
+
+    /** What tells its pairings apart, for a many-to-many; which table refers, for a one-to-one; empty for any other. */
+    static Optional<Node> ofTables(Workspace workspace, Relationship relationship) {
+        if (relationship.isManyToMany()) {
+            var view = new AlternativesView(workspace, "what-if-pairs");
+            view.folded("May the same two be paired again?", () -> view.alternatives()
+                    .ofPairing(relationship));
+            return Optional.of(view);
+        }
+        if (relationship.isOneToOne() && !relationship.isRecursive() && !relationship.isSubtype()) {
+            var view = new AlternativesView(workspace, "what-if-one");
+            view.folded("Which of the two refers to the other?", () -> view.alternatives()
+                    .ofOneToOne(relationship));
+            return Optional.of(view);
+        }
+        return Optional.empty();
     }
 
     private Alternatives alternatives() {

@@ -359,6 +359,7 @@ public final class GlossView extends VBox {
         parts.addAnew(joined(relationship));
         OtherwiseLines.of(workspace, relationship).ifPresent(parts::addAnew);
         parts.addAnew(AlternativesView.of(workspace, relationship));
+        AlternativesView.ofTables(workspace, relationship).ifPresent(parts::addAnew);
         reasons(relationship.id());
         Id table = relationship.referencing().orElse(relationship.id());
         workspace.trace().tableOf(table).ifPresent(this::columnsAndSql);

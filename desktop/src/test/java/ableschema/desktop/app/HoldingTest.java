@@ -9,6 +9,7 @@ import ableschema.core.rows.RowJudge;
 import ableschema.core.types.DataType;
 import javafx.scene.Node;
 import javafx.scene.control.CheckBox;
+import javafx.scene.control.Hyperlink;
 import javafx.scene.control.Label;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.TextField;
@@ -138,5 +139,30 @@ class HoldingTest extends WindowFixture {
         assertThat(workspace.selection().chosenProperty().get())
                 .contains(entity("Keeper").id());
         assertThat(robot.lookup("#definition").tryQuery()).isPresent();
+    }
+
+    @Test
+    void whether_a_pair_may_recur_is_asked_and_shown_as_tables(FxRobot robot) {
+        rule(robot, "Each keeper has no: whole (key).");
+        rule(robot, "Each hive has code: text 6 (key).");
+        rule(robot, "Each keeper watches any number of hives; each hive is watched by any number of keepers.");
+        robot.interact(() -> workspace
+                .selection()
+                .choose(workspace.design().relationships().get(0).id()));
+        WaitForAsyncUtils.waitForFxEvents();
+        robot.interact(() ->
+                robot.lookup("#what-if-pairs-show").queryAs(Hyperlink.class).fire());
+        Node number = robot.lookup("#what-if-pairs").lookup(".alternative").queryAll().stream()
+                .filter(each -> each.getAccessibleText().contains("with a number"))
+                .findFirst()
+                .orElseThrow();
+        robot.interact(number::requestFocus);
+        robot.type(KeyCode.ENTER);
+        WaitForAsyncUtils.waitForFxEvents();
+
+        assertThat(workspace.design().entity("Keeper hive")).isPresent();
+        assertThat(workspace.design().relationships()).hasSize(2);
+        robot.interact(workspace::undo);
+        assertThat(workspace.design().relationships()).hasSize(1);
     }
 }

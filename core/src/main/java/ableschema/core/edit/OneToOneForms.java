@@ -1,0 +1,152 @@
+package ableschema.core.edit;
+
+import ableschema.core.design.Body;
+import ableschema.core.design.Cardinality;
+import ableschema.core.design.Design;
+import ableschema.core.design.EndRef;
+import ableschema.core.design.Id;
+import ableschema.core.design.IdKind;
+import ableschema.core.design.IdSource;
+import ableschema.core.design.KeyPart;
+import ableschema.core.design.Lists;
+import ableschema.core.design.Pins;
+import ableschema.core.design.Relationship;
+import ableschema.core.design.Row;
+import ableschema.core.design.Side;
+import ableschema.core.design.Unique;
+import ableschema.core.document.Edit;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Stream;
+
+/** The tables that a one-to-one can have: a foreign key in either, which is unique there, or the key of the other as its own. */
+final class OneToOneForms {
+
+    private final Design design;
+    private final Relationship relationship;
+    private final IdSource ids;
+
+    /** @param relationship a one-to-one between two entities */
+    OneToOneForms(Design design, Relationship relationship, IdSource ids) {
+        this.design = design;
+        this.relationship = relationship;
+        this.ids = ids;
+    }
+
+    /** One form, with what makes it so. */
+    record Way(String label, Edit edit, boolean current) {}
+
+    List<Way> ways() {
+        var ways = new ArrayList<Way>();
+        for (Side referred : Side.values()) {
+            String holder = name(referred.other());
+            String other = name(referred);
+            boolean now = relationship.referencedSide().equals(Optional.of(referred));
+            boolean shares = sharesKey(holder(referred));
+            ways.add(new Way(holder + " refers to " + other, edit(referred, false), now && !shares));
+            ways.add(new Way(holder + " has the key of " + other, edit(referred, true), now && shares));
+        }
+        return ways;
+    }
+
+    private String name(Side side) {
+        return design.at(relationship.end(side)).name();
+    }
+
+    private Id holder(Side referred) {
+        return relationship.end(referred.other()).entity();
+    }
+
+    private Body body(Id entity) {
+        return design.body(entity).orElse(Body.EMPTY);
+    }
+
+    private boolean isThrough(KeyPart part) {
+        return part.through()
+                .filter(end -> end.relationship().equals(relationship.id()))
+                .isPresent();
+    }
+
+    private boolean sharesKey(Id entity) {
+        return body(entity).key().stream().anyMatch(this::isThrough);
+    }
+
+    private Edit edit(Side referred, boolean shared) {
+        Id holder = holder(referred);
+        Id other = relationship.end(referred).entity();
+        EndRef end = relationship.ref(referred);
+        Body ofHolder = shared ? sharing(body(holder), end) : withOwnKey(body(holder));
+        Body ofOther = withOwnKey(body(other));
+        if (!relationship.referencedSide().equals(Optional.of(referred))) {
+            EndRef before = relationship.ref(referred.other());
+            ofHolder = ofHolder.withRows(turned(ofHolder.rows(), body(other).rows(), before, end));
+            ofOther = ofOther.withRows(ofOther.rows().stream()
+                    .map(row -> row.with(before, Optional.empty()))
+                    .toList());
+        }
+        String title =
+                "have " + name(referred.other()) + (shared ? " share the key of " : " refer to ") + name(referred);
+        return new Compound(
+                title,
+                List.of(
+                        new PutRelationship(referring(referred), title),
+                        new ChangeBody(other, ofOther, title),
+                        new ChangeBody(holder, ofHolder, title)));
+    }
+
+    /** The side that is referred to is told by which end must be there. */
+    private Relationship referring(Side referred) {
+        if (relationship.referencedSide().equals(Optional.of(referred))) {
+            return relationship;
+        }
+        return relationship
+                .with(referred, relationship.end(referred).withCardinality(Cardinality.EXACTLY_ONE))
+                .with(referred.other(), relationship.end(referred.other()).withCardinality(Cardinality.AT_MOST_ONE));
+    }
+
+    /** What was its key stays unique. */
+    private Body sharing(Body body, EndRef end) {
+        List<KeyPart> before = body.key();
+        Body shared = body.withKey(List.of(new KeyPart.WholeReference(end)));
+        boolean alternate = !before.isEmpty()
+                && before.stream().noneMatch(this::isThrough)
+                && shared.uniques().stream().noneMatch(each -> each.parts().equals(before));
+        return alternate
+                ? shared.withUniques(
+                        Lists.plus(shared.uniques(), new Unique(ids.next(IdKind.UNIQUE), before, Pins.NONE)))
+                : shared;
+    }
+
+    /** Where its key is the other's, its first alternate key is its own again. */
+    private Body withOwnKey(Body body) {
+        if (body.key().stream().noneMatch(this::isThrough)) {
+            return body;
+        }
+        Optional<Unique> own = body.uniques().stream()
+                .filter(each -> each.parts().stream().noneMatch(this::isThrough))
+                .findFirst();
+        return body.withKey(own.map(Unique::parts).orElse(List.of()))
+                .withUniques(body.uniques().stream()
+                        .filter(each -> own.filter(each::equals).isEmpty())
+                        .toList());
+    }
+
+    /** Rows that were referred to refer to those that did. */
+    private static List<Row> turned(List<Row> rows, List<Row> referring, EndRef before, EndRef now) {
+        Map<Id, Row> by = new HashMap<>();
+        for (Row each : referring) {
+            each.reference(before)
+                    .filter(Row.ToRow.class::isInstance)
+                    .ifPresent(to -> by.put(((Row.ToRow) to).row(), each));
+        }
+        return rows.stream()
+                .map(row -> Stream.ofNullable(by.get(row.id()))
+                        .map(each -> row.with(now, Optional.of(Row.Reference.to(each))))
+                        .findFirst()
+                        .orElse(row))
+                .toList();
+    }
+}
