@@ -18,6 +18,7 @@ import java.util.Set;
  * @param filling  what is taken where nothing is given
  * @param comment  what people should know of it; empty for nothing
  * @param marks    what is said of its values beside their type
+ * @param pattern  how codes are formed, such as {@code H-0000}; empty for nothing
  */
 public record Attribute(
         Id id,
@@ -27,6 +28,7 @@ public record Attribute(
         Filling<ColumnRef> filling,
         String comment,
         Set<Mark> marks,
+        String pattern,
         Pins pins) {
 
     public Attribute {
@@ -39,7 +41,7 @@ public record Attribute(
 
     /** A mandatory attribute of which nothing else has been said. */
     public static Attribute named(Id id, String name) {
-        return new Attribute(id, name, DataTypes.UNDECIDED, false, Filling.nothing(), "", Set.of(), Pins.NONE);
+        return new Attribute(id, name, DataTypes.UNDECIDED, false, Filling.nothing(), "", Set.of(), "", Pins.NONE);
     }
 
     public ColumnRef ref() {
@@ -52,19 +54,19 @@ public record Attribute(
     }
 
     public Attribute withName(String name) {
-        return new Attribute(id, name, type, optional, filling, comment, marks, pins);
+        return new Attribute(id, name, type, optional, filling, comment, marks, pattern, pins);
     }
 
     public Attribute withType(DataType type) {
-        return new Attribute(id, name, type, optional, filling, comment, marks, pins);
+        return new Attribute(id, name, type, optional, filling, comment, marks, pattern, pins);
     }
 
     public Attribute withOptional(boolean optional) {
-        return new Attribute(id, name, type, optional, filling, comment, marks, pins);
+        return new Attribute(id, name, type, optional, filling, comment, marks, pattern, pins);
     }
 
     public Attribute withFilling(Filling<ColumnRef> filling) {
-        return new Attribute(id, name, type, optional, filling, comment, marks, pins);
+        return new Attribute(id, name, type, optional, filling, comment, marks, pattern, pins);
     }
 
     public Attribute withDefault(Expression<ColumnRef> defaultValue) {
@@ -72,11 +74,15 @@ public record Attribute(
     }
 
     public Attribute withComment(String comment) {
-        return new Attribute(id, name, type, optional, filling, comment, marks, pins);
+        return new Attribute(id, name, type, optional, filling, comment, marks, pattern, pins);
     }
 
     public Attribute withMarks(Set<Mark> marks) {
-        return new Attribute(id, name, type, optional, filling, comment, marks, pins);
+        return new Attribute(id, name, type, optional, filling, comment, marks, pattern, pins);
+    }
+
+    public Attribute withPattern(String pattern) {
+        return new Attribute(id, name, type, optional, filling, comment, marks, pattern, pins);
     }
 
     public boolean is(Mark mark) {
@@ -84,6 +90,6 @@ public record Attribute(
     }
 
     public Attribute withPins(Pins pins) {
-        return new Attribute(id, name, type, optional, filling, comment, marks, pins);
+        return new Attribute(id, name, type, optional, filling, comment, marks, pattern, pins);
     }
 }

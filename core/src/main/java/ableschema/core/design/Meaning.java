@@ -124,7 +124,8 @@ final class Meaning {
                             + a.filling().kind() + " "
                             + a.filling().expression().dialect()
                             + named(a.filling().expression()) + " comment " + a.comment()
-                            + (a.marks().isEmpty() ? "" : " marked " + a.marks()) + pins(a.pins()));
+                            + (a.marks().isEmpty() ? "" : " marked " + a.marks())
+                            + (a.pattern().isEmpty() ? "" : " pattern " + a.pattern()) + pins(a.pins()));
         }
         say(owner + ", key", named(body.key()));
         body.uniques().forEach(u -> say(owner + ", unique " + named(u.parts()), "there" + pins(u.pins())));

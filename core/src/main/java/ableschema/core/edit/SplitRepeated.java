@@ -56,6 +56,7 @@ public final class SplitRepeated {
                 value.filling(),
                 value.comment(),
                 value.marks(),
+                value.pattern(),
                 value.pins());
         Attribute place = Attribute.named(ids.next(IdKind.ATTRIBUTE), fact.equals(PLACE) ? "no" : PLACE)
                 .withType(new DataType.Whole(99));

@@ -7,6 +7,7 @@ import ableschema.core.sql.dialect.Ability;
 import ableschema.core.sql.dialect.Dialect;
 import ableschema.core.sql.dialect.TypeForm;
 import ableschema.core.types.DataType;
+import ableschema.core.types.ReadableCode;
 import ableschema.core.types.TypedValue;
 import java.math.BigDecimal;
 import java.util.ArrayList;
@@ -173,6 +174,10 @@ final class Measured extends DataType.OtherVisitor<Fullness> {
         if (type.max() == 0) {
             return full(type, "", "", seen, Optional.empty());
         }
+        Optional<ReadableCode> code = ReadableCode.of(attribute.pattern());
+        if (code.isPresent()) {
+            return codes(type, code.get());
+        }
         said.add(
                 dialect.can(Ability.TEXT_LENGTHS)
                         ? "A longer one is refused, not cut."
@@ -188,6 +193,29 @@ final class Measured extends DataType.OtherVisitor<Fullness> {
                 number(type.max()) + " letters",
                 seen,
                 longest.map(value -> (double) letters(value) / type.max()));
+    }
+
+    private Fullness codes(DataType.Text type, ReadableCode code) {
+        long departing = values.stream().filter(value -> !code.isCode(value)).count();
+        said.add("Codes of " + code.length() + " letters, the first " + code.code(1, thisYear) + ".");
+        if (code.length() > type.max()) {
+            said.add("They do not fit into " + type + ".");
+        }
+        if (departing > 0) {
+            said.add(departing + (departing == 1 ? " sample row has" : " sample rows have") + " another form.");
+        }
+        volume().ifPresent(volume -> said.add(code.yearsLeft(volume.first(), volume.eachYear())
+                .map(years -> years == 0
+                        ? "There are not codes enough for the rows of a year."
+                        : "They run out in " + (thisYear + years) + ", after " + years
+                                + (years == 1 ? " year." : " years."))
+                .orElse("They do not run out.")));
+        return full(
+                type,
+                code.code(1, thisYear),
+                code.code(code.largest(), thisYear),
+                values.isEmpty() ? "" : "in " + rows(),
+                Optional.empty());
     }
 
     private static int letters(String value) {

@@ -123,6 +123,7 @@ public record Decompose(Proposal proposal) implements Edit {
                         attribute.filling(),
                         attribute.comment(),
                         attribute.marks(),
+                        attribute.pattern(),
                         attribute.pins());
                 attributes.get(part).add(settled);
                 return settled.ref();

@@ -18,6 +18,7 @@ import ableschema.core.holding.Holding;
 import ableschema.core.holding.Holdings;
 import ableschema.core.holding.ListedValues;
 import ableschema.core.types.DataType;
+import ableschema.core.types.ReadableCode;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Consumer;
@@ -44,6 +45,12 @@ final class MeaningFinder implements Finder.OfEach {
             "Goes stale by itself",
             "{entity}: {column} is another one as time goes by.",
             "Nobody changes the rows each day; what it is reckoned from stays the same, and gives it at any time.");
+    static final Rule DEPARTS = Rule.advice(
+            Step.ROWS,
+            "departs-from-pattern",
+            "Codes of another form",
+            "{entity}: {many} of {column} {are} not as in {pattern}.",
+            "People and programs take a code apart by its form; one that has another is read as something else.");
     static final Rule RUNS_OUT = Rule.advice(
             Step.DRAW,
             "runs-out",
@@ -71,7 +78,7 @@ final class MeaningFinder implements Finder.OfEach {
 
     @Override
     public List<Rule> rules() {
-        return List.of(CODE_AS_NUMBER, CODED, STALE, RUNS_OUT);
+        return List.of(CODE_AS_NUMBER, CODED, STALE, DEPARTS, RUNS_OUT);
     }
 
     @Override
@@ -80,6 +87,8 @@ final class MeaningFinder implements Finder.OfEach {
             DataType type = subject.design().typeOf(attribute);
             if (type instanceof DataType.Counted) {
                 runsOut(subject, entity, attribute).ifPresent(found);
+            } else if (type instanceof DataType.Text) {
+                ReadableCode.of(attribute.pattern()).ifPresent(code -> codes(subject, entity, attribute, code, found));
             } else if (type instanceof DataType.Whole) {
                 numbers(subject.design(), entity, attribute).ifPresent(found);
             }
@@ -109,6 +118,46 @@ final class MeaningFinder implements Finder.OfEach {
             return Optional.of(stale(entity, attribute));
         }
         return coded(design, entity, attribute);
+    }
+
+    private static void codes(
+            Subject subject, Entity entity, Attribute attribute, ReadableCode code, Consumer<Finding> found) {
+        List<String> departing = entity.body().rows().stream()
+                .flatMap(row -> row.value(attribute.id()).stream())
+                .filter(value -> !code.isCode(value))
+                .toList();
+        if (!departing.isEmpty()) {
+            found.accept(of(DEPARTS, entity, attribute)
+                    .stating("many", departing.size() == 1 ? "1 value" : departing.size() + " values")
+                    .stating("are", departing.size() == 1 ? "is" : "are")
+                    .stating("pattern", attribute.pattern())
+                    .withEvidence("“"
+                            + String.join("”, “", departing.stream().limit(2).toList()) + "”"));
+        }
+        subject.design()
+                .notes()
+                .volume(entity.id())
+                .flatMap(volume -> code.yearsLeft(volume.first(), volume.eachYear()))
+                .filter(years -> years < SOON)
+                .ifPresent(years -> found.accept(of(RUNS_OUT, entity, attribute)
+                        .stating("years", inWords(years))
+                        .withEvidence("codes as in " + attribute.pattern())
+                        .mendedBy(longer(attribute))));
+    }
+
+    private static Remedy longer(Attribute attribute) {
+        return remedy("give the codes two digits more", attribute, (now, held) -> {
+            String pattern = now.pattern().replaceFirst("0", "000");
+            int max = now.type() instanceof DataType.Text text ? text.max() : 0;
+            int length = ReadableCode.of(pattern).map(ReadableCode::length).orElse(max);
+            return new Edits(held.design(), held.ids())
+                    .changeAttribute(now.withPattern(pattern)
+                            .withType(max == 0 ? now.type() : new DataType.Text(Math.max(max, length))));
+        });
+    }
+
+    private static String inWords(long years) {
+        return years == 0 ? "less than a year" : years == 1 ? "1 year" : years + " years";
     }
 
     private static String kept(String value) {
@@ -183,7 +232,7 @@ final class MeaningFinder implements Finder.OfEach {
         return Fullness.yearsLeft(subject.design(), attribute, subject.dialect())
                 .filter(years -> years < SOON)
                 .map(years -> of(RUNS_OUT, entity, attribute)
-                        .stating("years", years == 0 ? "less than a year" : years == 1 ? "1 year" : years + " years")
+                        .stating("years", inWords(years))
                         .withEvidence(subject.dialect().type(subject.design().typeOf(attribute)) + " in "
                                 + subject.dialect().label())
                         .mendedBy(wider(entity, attribute)));

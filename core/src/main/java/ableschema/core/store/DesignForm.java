@@ -187,6 +187,7 @@ final class DesignForm {
                 filling(attribute),
                 attribute.text("comment", Attribute::comment),
                 Set.copyOf(attribute.list("marks", mark(), a -> List.copyOf(a.marks()))),
+                attribute.text("pattern", Attribute::pattern),
                 Forms.pins(attribute, Attribute::pins)));
     }
 

@@ -12,6 +12,7 @@ import ableschema.core.design.Mark;
 import ableschema.core.design.Pins;
 import ableschema.core.design.Unique;
 import ableschema.core.expression.Expression;
+import ableschema.core.types.ReadableCode;
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
@@ -21,7 +22,7 @@ import java.util.List;
  *
  * <pre>
  * flags = flag { ("," | ";") flag }
- * flag  = "key" | "optional" | "unique" | mark | "default" VALUE | condition
+ * flag  = "key" | "optional" | "unique" | mark | "pattern" CODE | "default" VALUE | condition
  * mark  = "money" | "measured" | "code" | "link" | "personal" | "secret"
  * </pre>
  *
@@ -71,8 +72,18 @@ final class AttributeFlags {
         attribute = attribute.withMarks(marks);
     }
 
+    private static String readPattern(String text) {
+        String pattern = Quoted.plain(text);
+        ReadableCode.read(pattern);
+        return pattern;
+    }
+
     private void readValue(String flag, int start, int end) {
         try {
+            if (flag.startsWith("pattern ")) {
+                attribute = attribute.withPattern(readPattern(flag.substring("pattern ".length())));
+                return;
+            }
             if (flag.startsWith("default ")) {
                 attribute = attribute.withDefault(
                         ConditionText.readDefault(attribute, flag.substring("default ".length())));

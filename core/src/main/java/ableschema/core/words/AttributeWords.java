@@ -61,8 +61,11 @@ final class AttributeWords {
         if (!says(attribute)) {
             return attribute;
         }
-        Attribute bare =
-                attribute.withType(DataTypes.UNDECIDED).withOptional(false).withMarks(Set.of());
+        Attribute bare = attribute
+                .withType(DataTypes.UNDECIDED)
+                .withOptional(false)
+                .withMarks(Set.of())
+                .withPattern("");
         boolean said = attribute.defaultValue().isPresent() && saysDefault(attribute);
         return said ? bare.withDefault(Expression.none()) : bare;
     }
@@ -143,6 +146,9 @@ final class AttributeWords {
             if (check.pins().equals(Pins.NONE)) {
                 condition(attribute, check).map(ConditionText::said).ifPresent(flags::add);
             }
+        }
+        if (!attribute.pattern().isEmpty()) {
+            flags.add("pattern " + Nouns.listed(attribute.pattern()));
         }
         attribute.marks().forEach(mark -> flags.add(mark.toString()));
         return flags;

@@ -2,6 +2,7 @@ package ableschema.core.holding;
 
 import static ableschema.core.DesignFixture.design;
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import ableschema.core.DesignFixture;
 import ableschema.core.design.Attribute;
@@ -9,6 +10,8 @@ import ableschema.core.design.Mark;
 import ableschema.core.sql.dialect.Dialect;
 import ableschema.core.sql.dialect.Dialects;
 import ableschema.core.types.DataType;
+import ableschema.core.types.ReadableCode;
+import ableschema.core.words.DesignText;
 import java.util.Arrays;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
@@ -177,5 +180,47 @@ class HoldingTest {
                 .containsExactly("90,000 rows in 10 years take about 360 kB here.");
         assertThat(Optional.of(full(holding("date"), Dialects.POSTGRESQL).said()))
                 .hasValueSatisfying(said -> assertThat(said).isEmpty());
+    }
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            textBlock =
+                    """
+            H-0000      | H-0001      | H-9999      | 6  | 12
+            000         | 001         | 999         | 3  | 1
+            AV-yyyy-000 | AV-2027-001 | AV-2027-999 | 11 |
+            AV-yyyy-00  | AV-2027-01  | AV-2027-99  | 10 | 0
+            0/x         | 1/x         | 9/x         | 3  | 0
+            """)
+    void a_code_tells_its_first_its_last_and_when_it_runs_out(
+            String pattern, String first, String last, int length, Long years) {
+        var code = ReadableCode.read(pattern);
+
+        assertThat(code.code(1, NOW)).isEqualTo(first);
+        assertThat(code.code(code.largest(), NOW)).isEqualTo(last);
+        assertThat(code.length()).isEqualTo(length);
+        assertThat(code.yearsLeft(0, 800)).isEqualTo(Optional.ofNullable(years));
+        assertThat(code.isCode(first)).isTrue();
+        assertThat(code.isCode(first + "1")).isFalse();
+    }
+
+    @ParameterizedTest
+    @CsvSource({"H-", "H-00-00", "''"})
+    void a_pattern_without_one_number_is_none(String pattern) {
+        assertThatThrownBy(() -> ReadableCode.read(pattern)).hasMessageContaining("H-0000");
+    }
+
+    @Test
+    void codes_that_depart_are_told_and_the_column_shows_first_and_last() {
+        DesignFixture codes = design("Each catch has no: whole (key), a: text 6 (unique; pattern C-0000; code).")
+                .filled("Catch", "no,a\n1,C-0001\n2,c7\n");
+        Fullness full = full(codes, Dialects.POSTGRESQL);
+
+        assertThat(full.low()).isEqualTo("C-0001");
+        assertThat(full.high()).isEqualTo("C-9999");
+        assertThat(full.said()).contains("1 sample row has another form.");
+        assertThat(codes.review().open()).anyMatch(each -> each.rule().id().equals("departs-from-pattern"));
+        assertThat(DesignText.of(codes.design()).text()).contains("text 6 (unique; pattern \"C-0000\"; code)");
     }
 }

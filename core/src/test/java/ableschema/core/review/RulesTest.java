@@ -48,6 +48,7 @@ class RulesTest {
             goes-stale | Each keeper has no: whole (key), age: whole 120. | Keeper: age is another one as time goes by.
             goes-stale | Each loan has no: whole (key), days overdue: whole. | Loan: days overdue is another one as time goes by.
             runs-out | Each reading has no: counted (key), kelvin: whole. There are about 0 readings, and 300,000,000 more each year. | Reading: the numbers of no run out after 7 years.
+            runs-out | Each reading has code: text 8 (key; pattern R-000), kelvin: whole. There are about 0 readings, and 300 more each year. | Reading: the numbers of code run out after 3 years.
             undeclared-reference | Each pump has no: whole (key). Each valve has code: text 4 (key), pump no: whole. | Valve: pump no looks like a reference to Pump, and is none.
             undeclared-reference | Each pump has pump id: whole (key). Each valve has code: text 4 (key), [spare_pump_id]: whole. | Valve: spare_pump_id looks like a reference to Pump, and is none.
             undeclared-reference | Each part has id: whole (key), [parent part id]: whole. | Part: parent part id looks like a reference to Part, and is none.

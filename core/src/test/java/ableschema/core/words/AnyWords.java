@@ -171,6 +171,7 @@ public final class AnyWords {
                     .withType(type())
                     .withOptional(random.nextBoolean())
                     .withMarks(random.nextInt(4) == 0 ? EnumSet.of(one(List.of(Mark.values()))) : Set.of())
+                    .withPattern(random.nextInt(8) == 0 ? one(List.of("H-0000", "a, (b) 00", "AV-yyyy-0; x")) : "")
                     .withComment(random.nextInt(3) == 0 ? one(TEXTS) : "");
             body = ruled(body.with(withDefault(attribute)), attribute);
         }

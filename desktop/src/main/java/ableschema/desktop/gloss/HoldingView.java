@@ -5,8 +5,11 @@ import ableschema.core.design.Id;
 import ableschema.core.document.Edit;
 import ableschema.core.holding.Holding;
 import ableschema.core.holding.Holdings;
+import ableschema.core.types.DataType;
+import ableschema.core.types.ReadableCode;
 import ableschema.desktop.controls.Choice;
 import ableschema.desktop.controls.Controls;
+import ableschema.desktop.controls.Fields;
 import ableschema.desktop.workspace.Workspace;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -41,6 +44,11 @@ final class HoldingView extends VBox {
                 offered.isEmpty() ? "say what it holds" : "something else", rest, Holding::label, this::say);
         other.setId("holding-other");
         getChildren().add(other);
+        if (now.filter(Holding.CODE::equals).isPresent()) {
+            getChildren()
+                    .add(Fields.text(
+                            "code-pattern", attribute.pattern(), "how codes are formed, such as H-0000", this::formed));
+        }
         now.ifPresent(holding -> {
             var reason = Controls.text(holding.reason(), "note");
             reason.setWrapText(true);
@@ -50,7 +58,24 @@ final class HoldingView extends VBox {
     }
 
     static Object shownOf(Workspace workspace, Attribute attribute) {
-        return List.of(attribute.id(), Holdings.of(workspace.design(), attribute));
+        return List.of(attribute.id(), Holdings.of(workspace.design(), attribute), attribute.pattern());
+    }
+
+    /** The length of the type follows the codes, where it is too short for them. */
+    private void formed(String pattern) {
+        workspace
+                .design()
+                .attribute(attribute)
+                .ifPresent(now -> attempt(workspace, () -> {
+                    int length =
+                            pattern.isEmpty() ? 0 : ReadableCode.read(pattern).length();
+                    boolean fits =
+                            !(now.type() instanceof DataType.Text text) || text.max() == 0 || text.max() >= length;
+                    Attribute changed = now.withPattern(pattern);
+                    return workspace
+                            .edits()
+                            .changeAttribute(fits ? changed : changed.withType(new DataType.Text(length)));
+                }));
     }
 
     private RadioButton radio(Holding holding, boolean chosen, ToggleGroup group) {
