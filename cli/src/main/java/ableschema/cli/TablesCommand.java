@@ -1,5 +1,7 @@
 package ableschema.cli;
 
+import ableschema.core.design.Attribute;
+import ableschema.core.design.Mark;
 import ableschema.core.document.Document;
 import ableschema.core.expression.Expression;
 import ableschema.core.mapping.Mapping;
@@ -17,6 +19,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.concurrent.Callable;
 import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
@@ -43,6 +46,8 @@ final class TablesCommand implements Callable<Integer> {
             completionCandidates = DialectName.Names.class)
     private Dialect dialect = Dialects.STANDARD;
 
+    private Document document = Document.EMPTY;
+    private Mapping mapping = Mapping.NONE;
     private Schema schema = Mapping.NONE.schema();
 
     @Mixin
@@ -50,8 +55,9 @@ final class TablesCommand implements Callable<Integer> {
 
     @Override
     public Integer call() throws FileProblem {
-        Document document = DocumentFile.read(file);
-        schema = document.mapping().schema();
+        document = DocumentFile.read(file);
+        mapping = document.mapping();
+        schema = mapping.schema();
         output.write(file, json ? Json.pretty(Map.of("tables", list(schema.tables(), this::table))) + "\n" : text());
         return Exit.DONE;
     }
@@ -102,12 +108,20 @@ final class TablesCommand implements Callable<Integer> {
                 list(
                         table.indexes(),
                         i -> Json.ordered("name", i.name(), "columns", i.columnNames(), "unique", i.unique())));
+        document.design()
+                .notes()
+                .volume(mapping.trace().owner(table))
+                .ifPresent(volume ->
+                        json.put("expected", Json.ordered("first", volume.first(), "eachYear", volume.eachYear())));
         return json;
     }
 
     private Object column(Table table, Column column) {
         Expression<String> defaultValue = column.defaultValue();
-        return Json.ordered(
+        Optional<Attribute> attribute = document.design()
+                .attribute(mapping.trace().origin(table, column))
+                .filter(each -> mapping.trace().ref(table, column).equals(each.ref()));
+        Map<String, @Nullable Object> json = Json.ordered(
                 "name",
                 column.name(),
                 "type",
@@ -120,6 +134,12 @@ final class TablesCommand implements Callable<Integer> {
                 column.identity()
                         .map(counted -> Json.ordered("start", counted.start(), "step", counted.step()))
                         .orElse(null));
+        attribute
+                .filter(each -> !each.marks().isEmpty())
+                .ifPresent(each -> json.put(
+                        "marks", each.marks().stream().map(Mark::toString).toList()));
+        attribute.filter(each -> !each.pattern().isEmpty()).ifPresent(each -> json.put("pattern", each.pattern()));
+        return json;
     }
 
     private Object foreignKey(ForeignKey key) {

@@ -121,6 +121,24 @@ class CommandsTest {
     }
 
     @Test
+    void tables_tell_marks_patterns_and_the_rows_that_are_expected() throws Exception {
+        Path words = folder.resolve("jars.txt");
+        Files.writeString(
+                words,
+                "Each jar has code: text 6 (key; pattern J-0000; code), paid: decimal 8,2 (money; personal).\n"
+                        + "There are about 20 jars, and 3,000 more each year.\n");
+        Path design = folder.resolve("jars.able.json");
+        assertThat(able("words", "--from", words.toString(), "-o", design.toString())
+                        .exit())
+                .isZero();
+        JsonNode jar = able("tables", design.toString(), "--json").json().at("/tables/0");
+
+        assertThat(jar.at("/columns/0/pattern").asText()).isEqualTo("J-0000");
+        assertThat(jar.at("/columns/1/marks")).hasToString("[\"money\",\"personal\"]");
+        assertThat(jar.at("/expected/eachYear").asLong()).isEqualTo(3000);
+    }
+
+    @Test
     void tables_name_types_of_the_standard_or_of_a_dialect() throws Exception {
         String standard = able("tables", WORKED, "--json").out();
         String postgresql =

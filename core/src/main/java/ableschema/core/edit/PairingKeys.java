@@ -50,7 +50,7 @@ final class PairingKeys {
         List<Way> ways = new ArrayList<>();
         ways.add(keyed("the same two once", List.of()));
         for (Attribute each : body.attributes()) {
-            if (!each.optional() && !each.filling().isComputed() && !(each.type() instanceof DataType.Counted)) {
+            if (tellsApart(each)) {
                 ways.add(keyed("once for each " + each.name(), List.of(each.ref())));
             }
         }
@@ -59,6 +59,14 @@ final class PairingKeys {
         }
         ways.add(new Way("as often as there is reason to, each with a number", numbered(), false));
         return ways;
+    }
+
+    /** Amounts that happen to be equal tell nothing. */
+    private static boolean tellsApart(Attribute attribute) {
+        boolean amount = attribute.type() instanceof DataType.Decimal
+                || attribute.type() instanceof DataType.Counted
+                || attribute.type() == DataType.Simple.REAL;
+        return !attribute.optional() && !attribute.filling().isComputed() && !amount;
     }
 
     private static boolean isMoment(Attribute attribute) {

@@ -21,6 +21,7 @@ import ableschema.core.edit.Compound;
 import ableschema.core.edit.PutRelationship;
 import ableschema.core.types.DataType;
 import ableschema.core.types.TypedValue;
+import ableschema.core.words.Nouns;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -122,14 +123,15 @@ public final class Declared {
     }
 
     /** Why the numbers at its ends are what they are. */
-    public String reason() {
+    public String reason(Nouns nouns) {
         String here = isAlone()
-                ? attribute.name() + " is unique, so that each " + to.name() + " has at most one " + from.name()
-                : attribute.name() + " may repeat, so that each " + to.name() + " has any number of " + from.name();
+                ? attribute.name() + " is unique, so that each " + nouns.one(to) + " has at most one " + nouns.one(from)
+                : attribute.name() + " may repeat, so that each " + nouns.one(to) + " has any number of "
+                        + nouns.many(from);
         return here + "; "
                 + (mayBeMissing()
-                        ? "it may be empty, so that there may be no " + to.name()
-                        : "it must be there, and so must the " + to.name());
+                        ? "it may be empty, so that there may be no " + nouns.one(to)
+                        : "it must be there, and so must the " + nouns.one(to));
     }
 
     /** In one step: the relationship, and the entity without the attribute; a row without a parent keeps what it said. */

@@ -51,7 +51,7 @@ public final class Holdings {
         if (type instanceof DataType.OneOf || ListedValues.isChecked(design, attribute)) {
             return Holding.CLOSED;
         }
-        if (attribute.is(Mark.CODE)) {
+        if (attribute.is(Mark.CODE) || !attribute.pattern().isEmpty()) {
             return Holding.CODE;
         }
         if (attribute.is(Mark.LINK)) {
@@ -92,8 +92,10 @@ public final class Holdings {
                             attribute.name() + " holds no words and no numbers of which there could be a list"))
                     .as(holding == Holding.CLOSED ? ListedValues.Form.LIST : ListedValues.Form.TABLE, ids);
         }
-        Attribute typed =
-                attribute.withType(type(design, attribute, holding)).withMarks(marks(attribute.marks(), holding));
+        Attribute typed = attribute
+                .withType(type(design, attribute, holding))
+                .withMarks(marks(attribute.marks(), holding))
+                .withPattern(holding == Holding.CODE ? attribute.pattern() : "");
         return holding == Holding.COUNT || ListedValues.of(design, attribute).isEmpty()
                 ? new Edits(design, ids).changeAttribute(typed)
                 : ListedValues.released(design, typed, ids);

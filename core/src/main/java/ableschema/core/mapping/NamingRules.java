@@ -8,11 +8,32 @@ import ableschema.core.design.Plural;
  * never add words to it.
  *
  * @param plural           whether tables are named in the plural
+ * @param patterns         what constraints and indexes are called
  * @param indexForeignKeys whether a foreign key that no key serves gets an index
  */
-public record NamingRules(NameStyle style, boolean plural, boolean indexForeignKeys) {
+public record NamingRules(NameStyle style, boolean plural, boolean indexForeignKeys, NamePatterns patterns) {
 
-    public static final NamingRules USUAL = new NamingRules(NameStyle.SNAKE, false, true);
+    public static final NamingRules USUAL = new NamingRules(NameStyle.SNAKE, false, true, NamePatterns.USUAL);
+
+    public NamingRules(NameStyle style, boolean plural, boolean indexForeignKeys) {
+        this(style, plural, indexForeignKeys, NamePatterns.USUAL);
+    }
+
+    public NamingRules withStyle(NameStyle style) {
+        return new NamingRules(style, plural, indexForeignKeys, patterns);
+    }
+
+    public NamingRules withPlural(boolean plural) {
+        return new NamingRules(style, plural, indexForeignKeys, patterns);
+    }
+
+    public NamingRules withIndexForeignKeys(boolean indexForeignKeys) {
+        return new NamingRules(style, plural, indexForeignKeys, patterns);
+    }
+
+    public NamingRules with(NamePatterns patterns) {
+        return new NamingRules(style, plural, indexForeignKeys, patterns);
+    }
 
     String table(Entity entity, Plural plurals) {
         return table(entity.name(), plurals);

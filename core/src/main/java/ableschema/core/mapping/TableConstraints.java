@@ -106,7 +106,8 @@ final class TableConstraints {
             return Optional.empty();
         }
         served.add(key);
-        return Optional.of(new PrimaryKey(named(owner, pinsOf(owner, design), Role.KEY, "key"), key));
+        return Optional.of(new PrimaryKey(
+                named(owner, pinsOf(owner, design), Role.KEY, rules.patterns().key(), Map.of()), key));
     }
 
     List<ForeignKey> foreignKeys(Function<EndRef, Target> targets) {
@@ -129,8 +130,11 @@ final class TableConstraints {
                 relationship.id(),
                 reference.pins(),
                 Role.ITSELF,
-                verb(relationship, end),
-                named(relationship, relationship.end(end.side())));
+                rules.patterns().reference(),
+                Map.of(
+                        "columns", String.join(" ", over),
+                        "verb", verb(relationship, end),
+                        "target", named(relationship, relationship.end(end.side()))));
         references.put(name, end);
         long mayBeEmpty = columns.list().stream()
                 .filter(column -> column.nullable() && over.contains(column.name()))
@@ -185,7 +189,8 @@ final class TableConstraints {
         boolean known = served.contains(over);
         if (!over.isEmpty() && !known) {
             served.add(over);
-            uniques.add(new UniqueConstraint(named(origin, pins, role, String.join(" ", over), "unique"), over));
+            uniques.add(new UniqueConstraint(
+                    named(origin, pins, role, rules.patterns().unique(), over(over)), over));
         }
     }
 
@@ -203,7 +208,10 @@ final class TableConstraints {
     private String name(Check check, Expression<String> expression) {
         List<String> over = expression.columns().distinct().toList();
         boolean held = over.size() == 1 && check.expression().columns().anyMatch(this::isHeldToItsType);
-        return named(check.id(), check.pins(), Role.ITSELF, String.join(" ", over), held ? "rule" : "check");
+        boolean usual = rules.patterns().check().equals(NamePatterns.USUAL.check());
+        String pattern =
+                held && usual ? "{table} {columns} rule" : rules.patterns().check();
+        return named(check.id(), check.pins(), Role.ITSELF, pattern, over(over));
     }
 
     /** Some databases hold such a column to its type by a check that they name after the column themselves. */
@@ -233,7 +241,8 @@ final class TableConstraints {
             parts.forEach(part -> once.putIfAbsent(part.name(), part));
             parts = List.copyOf(once.values());
             List<String> over = parts.stream().map(IndexedColumn::name).toList();
-            String name = named(index.id(), index.pins(), Role.ITSELF, String.join(" ", over), "index");
+            String name = named(
+                    index.id(), index.pins(), Role.ITSELF, rules.patterns().index(), over(over));
             indexes.add(new TableIndex(name, parts, index.unique(), index.pins().options()));
             served.add(over);
         }
@@ -252,7 +261,8 @@ final class TableConstraints {
         List<IndexedColumn> parts =
                 over.stream().map(name -> new IndexedColumn(name, false)).toList();
         Pins pins = reference(end, design).pins();
-        String name = named(end.relationship(), pins, Role.INDEX, String.join(" ", over), "index");
+        String name =
+                named(end.relationship(), pins, Role.INDEX, rules.patterns().index(), over(over));
         return Optional.of(new TableIndex(name, parts, false, Map.of()));
     }
 
@@ -260,9 +270,15 @@ final class TableConstraints {
         return list.size() >= start.size() && list.subList(0, start.size()).equals(start);
     }
 
-    private String named(Id origin, Pins pins, Role role, String... words) {
+    private static Map<String, String> over(List<String> columns) {
+        return Map.of("columns", String.join(" ", columns));
+    }
+
+    private String named(Id origin, Pins pins, Role role, String pattern, Map<String, String> places) {
         String pinned = pins.name(role);
-        String name = names.pinnedOr(pinned, rules.style().of(table, String.join(" ", words)));
+        Map<String, String> all = new HashMap<>(places);
+        all.put("table", table);
+        String name = names.pinnedOr(pinned, rules.style().of(NamePatterns.filled(pattern, all)));
         if (!pinned.isEmpty() && !pinned.equals(name)) {
             gaps.add(new Gap(
                     Gap.Kind.PINNED_NAME,

@@ -15,7 +15,9 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Consumer;
+import java.util.stream.Stream;
 
 /** Entities that nothing relates to the others, and relationships that follow from two others. */
 final class RelatednessFinder implements Finder.OfWhole {
@@ -48,19 +50,30 @@ final class RelatednessFinder implements Finder.OfWhole {
             looked.add(each.id());
             looked.add(each.name());
         });
+        if (unrelated(subject).findAny().isPresent()) {
+            looked.add(subject.design().entities()); // a column of theirs may come to look like a reference
+        }
         return looked;
     }
 
     @Override
     public void find(Subject subject, Consumer<Finding> found) {
         List<Entity> entities = subject.design().entities();
-        if (entities.size() > 1) {
-            entities.stream()
-                    .filter(each -> subject.relationshipsOf(each.id()).isEmpty())
+        if (unrelated(subject).findAny().isPresent()) {
+            Set<Id> suspected = UndeclaredFinder.suspected(subject);
+            unrelated(subject)
+                    .filter(each -> !suspected.contains(each.id()))
                     .forEach(each -> found.accept(
                             Finding.of(UNRELATED, Place.of(each.id())).naming("entity", each.name())));
         }
         entities.forEach(each -> shortcuts(subject, each, found));
+    }
+
+    private static Stream<Entity> unrelated(Subject subject) {
+        List<Entity> entities = subject.design().entities();
+        return entities.stream()
+                .filter(each -> entities.size() > 1
+                        && subject.design().relationshipsOf(each.id()).findAny().isEmpty());
     }
 
     /** References of an entity to what something else that it refers to refers to. */

@@ -2,17 +2,22 @@ package ableschema.core.review;
 
 import ableschema.core.design.Attribute;
 import ableschema.core.design.Entity;
+import ableschema.core.design.Id;
 import ableschema.core.finding.Finding;
 import ableschema.core.finding.Place;
 import ableschema.core.finding.Remedy;
 import ableschema.core.finding.Rule;
 import ableschema.core.finding.Step;
 import ableschema.core.holding.Declared;
+import ableschema.core.words.Nouns;
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.function.BiConsumer;
 import java.util.function.Consumer;
 
 /** Attributes that are called as the key of another entity is, and that nothing makes a reference. */
@@ -39,6 +44,27 @@ final class UndeclaredFinder implements Finder.OfWhole {
 
     @Override
     public void find(Subject subject, Consumer<Finding> found) {
+        Map<String, Entity> keys = keys(subject);
+        for (Entity each : subject.design().entities()) {
+            of(subject, each, keys, (attribute, declared) -> found.accept(finding(subject, each, attribute, declared)));
+        }
+    }
+
+    /** The entities that relate to others by what looks like a reference, and by no relationship perhaps. */
+    static Set<Id> suspected(Subject subject) {
+        Map<String, Entity> keys = keys(subject);
+        Set<Id> suspected = new HashSet<>();
+        for (Entity each : subject.design().entities()) {
+            of(subject, each, keys, (attribute, declared) -> {
+                suspected.add(each.id());
+                suspected.add(declared.to().id());
+            });
+        }
+        return suspected;
+    }
+
+    /** The entities with a key of one attribute, by what a column that refers to them would be called. */
+    private static Map<String, Entity> keys(Subject subject) {
         Map<String, Entity> keys = new HashMap<>();
         for (Entity each : subject.design().entities()) {
             Declared.soleKey(each).ifPresent(key -> {
@@ -50,15 +76,18 @@ final class UndeclaredFinder implements Finder.OfWhole {
                 }
             });
         }
-        for (Entity each : subject.design().entities()) {
-            for (Attribute attribute : each.body().attributes()) {
-                target(attribute, each, keys)
-                        .filter(to -> !refersAlready(subject, each, to))
-                        .flatMap(to -> Declared.of(subject.design(), attribute, to))
-                        .filter(declared ->
-                                declared.matching() > 0 || declared.orphans().isEmpty())
-                        .ifPresent(declared -> found.accept(finding(each, attribute, declared)));
-            }
+        return keys;
+    }
+
+    private static void of(
+            Subject subject, Entity entity, Map<String, Entity> keys, BiConsumer<Attribute, Declared> found) {
+        for (Attribute attribute : entity.body().attributes()) {
+            target(attribute, entity, keys)
+                    .filter(to -> !refersAlready(subject, entity, to))
+                    .flatMap(to -> Declared.of(subject.design(), attribute, to))
+                    .filter(declared ->
+                            declared.matching() > 0 || declared.orphans().isEmpty())
+                    .ifPresent(declared -> found.accept(attribute, declared));
         }
     }
 
@@ -85,7 +114,7 @@ final class UndeclaredFinder implements Finder.OfWhole {
                 .anyMatch(end -> subject.design().target(end).filter(to::equals).isPresent());
     }
 
-    private static Finding finding(Entity entity, Attribute attribute, Declared declared) {
+    private static Finding finding(Subject subject, Entity entity, Attribute attribute, Declared declared) {
         Finding finding = Finding.of(UNDECLARED, new Place(entity.id(), Optional.empty(), List.of(attribute.ref())))
                 .naming("entity", entity.name())
                 .naming("column", attribute.name())
@@ -98,10 +127,10 @@ final class UndeclaredFinder implements Finder.OfWhole {
                                         design.entity(declared.to().id()).orElseThrow())
                                 .orElseThrow()
                                 .edit(ids)));
-        return finding.withEvidence(evidence(declared));
+        return finding.withEvidence(evidence(declared, subject.nouns()));
     }
 
-    private static String evidence(Declared declared) {
+    private static String evidence(Declared declared, Nouns nouns) {
         int all = declared.values().size();
         List<String> evidence = new ArrayList<>();
         if (all > 0) {
@@ -112,7 +141,7 @@ final class UndeclaredFinder implements Finder.OfWhole {
             evidence.add("not: “"
                     + String.join("”, “", orphans.stream().limit(MOST_ORPHANS).toList()) + "”");
         }
-        evidence.add(declared.reason());
+        evidence.add(declared.reason(nouns));
         return String.join("; ", evidence);
     }
 }

@@ -22,6 +22,7 @@ import ableschema.core.document.HouseRules;
 import ableschema.core.document.Notation;
 import ableschema.core.document.Position;
 import ableschema.core.document.Starter;
+import ableschema.core.mapping.NamePatterns;
 import ableschema.core.mapping.NameStyle;
 import ableschema.core.mapping.NamingRules;
 import com.fasterxml.jackson.databind.node.JsonNodeFactory;
@@ -85,11 +86,23 @@ final class DocumentForm {
                                 .style()),
                         rules.always("plural", Form.FLAG, false, r -> r.naming().plural()),
                         rules.always("indexForeignKeys", Form.FLAG, false, r -> r.naming()
-                                .indexForeignKeys())),
+                                .indexForeignKeys()),
+                        rules.optional("constraintNames", patterns(), NamePatterns.USUAL, r -> r.naming()
+                                .patterns())),
                 rules.always("dialect", Forms.DIALECT, HouseRules.USUAL.dialect(), HouseRules::dialect),
                 rules.optional("choices", Forms.CHOICES, Map.of(), HouseRules::choices),
                 rules.flag("reasonsInSql", HouseRules::reasonsInSql),
                 rules.list("starters", starter(), HouseRules::starters)));
+    }
+
+    private static Form<NamePatterns> patterns() {
+        NamePatterns usual = NamePatterns.USUAL;
+        return Form.object(names -> new NamePatterns(
+                names.optional("key", Form.TEXT, usual.key(), NamePatterns::key),
+                names.optional("reference", Form.TEXT, usual.reference(), NamePatterns::reference),
+                names.optional("unique", Form.TEXT, usual.unique(), NamePatterns::unique),
+                names.optional("check", Form.TEXT, usual.check(), NamePatterns::check),
+                names.optional("index", Form.TEXT, usual.index(), NamePatterns::index)));
     }
 
     private Form<Starter> starter() {

@@ -2,6 +2,7 @@ package ableschema.core.mapping;
 
 import static ableschema.core.DesignFixture.design;
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import ableschema.core.DesignFixture;
 import ableschema.core.design.ForeignColumn;
@@ -9,11 +10,14 @@ import ableschema.core.design.Reference;
 import ableschema.core.design.ReferenceColumn;
 import ableschema.core.design.Relationship;
 import ableschema.core.design.Side;
+import ableschema.core.document.Document;
+import ableschema.core.document.HouseRules;
 import ableschema.core.edit.PutRelationship;
 import ableschema.core.schema.Column;
 import ableschema.core.schema.ForeignKey;
 import ableschema.core.schema.Schema;
 import ableschema.core.schema.Table;
+import ableschema.core.store.DocumentFile;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.stream.IntStream;
@@ -174,5 +178,81 @@ class NamingTest {
                         .orElseThrow()
                         .indexes())
                 .isEmpty();
+    }
+
+    private static final DesignFixture STANDS = design(
+            "Each apiary has code: text 6 (key), name: text 20 (unique).",
+            "Each hive has no: whole (key), strength: whole (between 1 and 10).",
+            "Each hive stands in exactly one apiary; each apiary shelters any number of hives.",
+            "Each hive is often searched by its strength.");
+
+    private static Schema named(NamePatterns patterns) {
+        return Mapping.of(STANDS.design(), NamingRules.USUAL.with(patterns)).schema();
+    }
+
+    @Test
+    void constraints_and_indexes_are_called_by_the_patterns_of_the_house() {
+        Schema schema = named(new NamePatterns(
+                "pk {table}",
+                "fk {table} to {target}",
+                "uq {table} {columns}",
+                "ck {table} {columns}",
+                "ix {columns} of {table}"));
+        Table apiary = schema.table("apiary").orElseThrow();
+        Table hive = schema.table("hive").orElseThrow();
+
+        assertThat(apiary.primaryKey().orElseThrow().name()).isEqualTo("pk_apiary");
+        assertThat(apiary.uniques().get(0).name()).isEqualTo("uq_apiary_name");
+        assertThat(hive.foreignKeys().get(0).name()).isEqualTo("fk_hive_to_apiary");
+        assertThat(hive.checks().get(0).name()).isEqualTo("ck_hive_strength");
+        assertThat(hive.indexes())
+                .extracting(each -> each.name())
+                .containsExactly("ix_strength_of_hive", "ix_apiary_code_of_hive");
+    }
+
+    @Test
+    void patterns_that_give_one_name_twice_give_two_names() {
+        Schema schema = named(new NamePatterns("{table}", "{table}", "{table}", "{table}", "{table}"));
+
+        assertThat(Stream.of(
+                                schema.table("hive")
+                                        .orElseThrow()
+                                        .primaryKey()
+                                        .orElseThrow()
+                                        .name(),
+                                schema.table("hive")
+                                        .orElseThrow()
+                                        .foreignKeys()
+                                        .get(0)
+                                        .name(),
+                                schema.table("hive")
+                                        .orElseThrow()
+                                        .checks()
+                                        .get(0)
+                                        .name())
+                        .distinct())
+                .hasSize(3);
+    }
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            textBlock =
+                    """
+            key of it            | must hold {table}
+            {table} {column} key | {column}
+            {table} {target}     | stands for nothing
+            """)
+    void a_pattern_that_cannot_serve_is_refused(String pattern, String why) {
+        assertThatThrownBy(() -> NamePatterns.USUAL.withKey(pattern)).hasMessageContaining(why);
+    }
+
+    @Test
+    void the_file_keeps_them() throws Exception {
+        HouseRules rules =
+                HouseRules.USUAL.withNaming(NamingRules.USUAL.with(NamePatterns.USUAL.withKey("pk {table}")));
+        Document kept = STANDS.document().with(rules);
+
+        assertThat(DocumentFile.parse(DocumentFile.print(kept)).rules()).isEqualTo(rules);
     }
 }

@@ -87,6 +87,7 @@ class RulesTest {
             unsaid-codes | Each valve has no: whole (key), state: whole (one of 1, 2). About state of valve: 1 = open, 2 = shut
             goes-stale | Each keeper has no: whole (key), average: whole, age: date.
             runs-out | Each reading has no: counted (key). There are about 0 readings, and 3,000 more each year.
+            unrelated | Each pump has no: whole (key). Each valve has code: text 4 (key), pump no: whole.
             undeclared-reference | Each pump has no: whole (key). Each valve has code: text 4 (key), pump no: text 9.
             undeclared-reference | Each pump has no: whole (key), pump no: whole.
             undeclared-reference | Each pump has no: whole (key). Each valve has code: text 4 (key), pump no: whole. Each valve belongs to exactly one pump; each pump has any number of valves.

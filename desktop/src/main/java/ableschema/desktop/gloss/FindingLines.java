@@ -1,5 +1,6 @@
 package ableschema.desktop.gloss;
 
+import ableschema.core.design.Attribute;
 import ableschema.core.design.Id;
 import ableschema.core.finding.Finding;
 import ableschema.core.finding.Step;
@@ -21,16 +22,30 @@ final class FindingLines extends VBox {
 
     /** What the lines about a thing show. */
     static Object shownOf(Workspace workspace, Id owner) {
+        return shownOf(workspace.review().about(owner));
+    }
+
+    /** Those about an owner that concern one of its attributes. */
+    static List<Finding> about(Workspace workspace, Id owner, Attribute attribute) {
         return workspace.review().about(owner).stream()
+                .filter(each -> each.place().parts().contains(attribute.ref()))
+                .toList();
+    }
+
+    static Object shownOf(List<Finding> findings) {
+        return findings.stream()
                 .map(each -> List.of(each.severity(), each.text(), each.place().owner()))
                 .toList();
     }
 
     FindingLines(Workspace workspace, Id owner) {
+        this(workspace, owner, workspace.review().about(owner));
+    }
+
+    FindingLines(Workspace workspace, Id owner, List<Finding> findings) {
         super(4);
         this.workspace = workspace;
         setId("gloss-findings");
-        List<Finding> findings = workspace.review().about(owner);
         findings.stream().limit(MOST).forEach(each -> getChildren().add(line(each)));
         if (findings.size() > MOST) {
             Label more = Controls.text("and " + (findings.size() - MOST) + " more in the review", "note");

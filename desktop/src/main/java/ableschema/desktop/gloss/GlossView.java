@@ -6,6 +6,7 @@ import ableschema.core.design.Entity;
 import ableschema.core.design.EntityKind;
 import ableschema.core.design.Id;
 import ableschema.core.design.Relationship;
+import ableschema.core.finding.Finding;
 import ableschema.core.finding.Step;
 import ableschema.core.mapping.Mapping;
 import ableschema.core.mapping.PhysicalDesign;
@@ -86,6 +87,7 @@ public final class GlossView extends VBox {
         workspace.stepProperty().addListener((o, before, now) -> refresh.later());
         workspace.selection().chosenProperty().addListener((o, before, now) -> {
             allSentences = false;
+            scroll.setVvalue(0);
             refresh.later();
         });
         refresh.now();
@@ -179,7 +181,12 @@ public final class GlossView extends VBox {
             section("IF IT WERE OTHERWISE", "rows go along");
             parts.addAnew(lines);
         });
-        findings(owner);
+        List<Finding> concerning = FindingLines.about(workspace, owner, attribute);
+        if (!concerning.isEmpty() && workspace.stepProperty().get() != Step.REVIEW) {
+            section("FINDINGS", "press for a remedy");
+            parts.add(
+                    "findings", FindingLines.shownOf(concerning), () -> new FindingLines(workspace, owner, concerning));
+        }
         tableOf(owner).ifPresent(table -> {
             section("SQL", workspace.dialect().label());
             showSql(table);

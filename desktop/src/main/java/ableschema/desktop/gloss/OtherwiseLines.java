@@ -7,6 +7,7 @@ import ableschema.core.design.Relationship;
 import ableschema.core.holding.Declared;
 import ableschema.core.holding.ListedValues;
 import ableschema.core.holding.LookedUp;
+import ableschema.core.words.Nouns;
 import ableschema.desktop.controls.Choice;
 import ableschema.desktop.controls.Controls;
 import ableschema.desktop.workspace.Workspace;
@@ -66,6 +67,9 @@ final class OtherwiseLines extends VBox {
     }
 
     private static String result(ListedValues.Form form, ListedValues listed) {
+        if (form == ListedValues.Form.TABLE && listed.values().isEmpty()) {
+            return "an empty lookup table";
+        }
         return form == ListedValues.Form.TABLE
                 ? form.label() + " of " + listed.values().size()
                         + (listed.values().size() == 1 ? " row" : " rows")
@@ -94,7 +98,7 @@ final class OtherwiseLines extends VBox {
                         workspace.design().entity(each.id()).flatMap(to -> Declared.of(workspace.design(), now, to)))
                 .ifPresent(declared -> {
                     workspace.apply(declared.edit(workspace.ids()));
-                    workspace.notices().say(declared.reason());
+                    workspace.notices().say(declared.reason(Nouns.of(workspace.design())));
                 }));
         choice.setId("otherwise-reference");
         return row(Controls.text("the key of another", "answer"), choice);

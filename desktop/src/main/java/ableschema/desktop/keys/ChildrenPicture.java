@@ -20,6 +20,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
+import javafx.scene.Group;
 import javafx.scene.layout.Pane;
 
 /** A table and those that refer to it, each with its key and the columns by which it refers. */
@@ -27,6 +28,10 @@ final class ChildrenPicture extends Pane {
 
     private static final double BETWEEN = 84;
     private static final double BELOW = 16;
+    /** More lines than these side by side cannot be told apart. */
+    private static final int MOST = 4;
+
+    private final int left;
 
     /**
      * @param after the document as it would be
@@ -34,9 +39,11 @@ final class ChildrenPicture extends Pane {
      */
     ChildrenPicture(Document after, Mapping mapping, Id parent, double width) {
         Contents all = new ContentsMaker().of(after, mapping, View.TABLES);
-        List<Link> links = all.links().stream()
+        List<Link> every = all.links().stream()
                 .filter(link -> !link.isLoop() && link.first().card().equals(parent))
                 .toList();
+        List<Link> links = every.subList(0, Math.min(MOST, every.size()));
+        this.left = every.size() - links.size();
         Set<Id> shown = links.stream().map(link -> link.second().card()).collect(Collectors.toSet());
         shown.add(parent);
         Set<Id> through = links.stream().map(Link::relationship).collect(Collectors.toSet());
@@ -47,10 +54,19 @@ final class ChildrenPicture extends Pane {
         Picture picture =
                 PictureMaker.of(new Contents(cards, links), positions(cards, parent, width), Notation.CROWSFOOT);
         var marks = new FxMarks(false);
-        picture.marks(Detail.EVERYTHING).forEach(mark -> getChildren().add(marks.node(mark)));
+        var drawn = new Group();
+        picture.marks(Detail.EVERYTHING).forEach(mark -> drawn.getChildren().add(marks.node(mark)));
         Area bounds = picture.bounds();
-        setMinHeight(bounds.bottom() + 4);
-        setPrefHeight(bounds.bottom() + 4);
+        double above = Math.max(0, -bounds.y()); // what a line or its words need above the cards
+        drawn.setLayoutY(above);
+        getChildren().add(drawn);
+        setMinHeight(above + bounds.bottom() + 4);
+        setPrefHeight(above + bounds.bottom() + 4);
+    }
+
+    /** How many more there are than are drawn. */
+    int left() {
+        return left;
     }
 
     private static Card shortened(Card card, boolean parent, Set<Id> through) {

@@ -301,11 +301,16 @@ public final class KeysBench extends ScrollPane {
                 .tableOf(entity.id())
                 .filter(table -> mapping.schema().referencesTo(table).findAny().isPresent())
                 .isPresent();
-        box.getChildren()
-                .add(
-                        referred
-                                ? new ChildrenPicture(after, mapping, entity.id(), Math.max(400, getWidth() - 44))
-                                : text("No table refers to " + entity.name() + " yet.", "hint"));
+        if (referred) {
+            var picture = new ChildrenPicture(after, mapping, entity.id(), Math.max(400, getWidth() - 44));
+            box.getChildren().add(picture);
+            if (picture.left() > 0) {
+                box.getChildren()
+                        .add(text("and " + picture.left() + " more tables refer to it, each in the same way", "note"));
+            }
+        } else {
+            box.getChildren().add(text("No table refers to " + entity.name() + " yet.", "hint"));
+        }
         reach(entity, shown).ifPresent(box.getChildren()::add);
         return box;
     }

@@ -36,6 +36,7 @@ import javafx.scene.input.Clipboard;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 
@@ -219,7 +220,11 @@ public final class ListBench extends ScrollPane {
 
     private Node header() {
         title.setMinWidth(Region.USE_PREF_SIZE);
-        var header = new HBox(10, title, note, Controls.space(), step("‹", -1), step("›", 1));
+        note.setWrapText(true);
+        note.setMinHeight(Region.USE_PREF_SIZE);
+        HBox.setHgrow(note, Priority.ALWAYS);
+        note.setMaxWidth(Double.MAX_VALUE);
+        var header = new HBox(10, title, note, step("‹", -1), step("›", 1));
         header.setAlignment(Pos.CENTER_LEFT);
         return header;
     }

@@ -50,6 +50,7 @@ public final class SqlBench extends VBox {
     private final SqlLines text;
     private final HBox choices = new HBox(6);
     private final ShortfallList shortfalls;
+    private final NamesFold names;
     private final Label verdict = new Label();
     private Optional<Script> script = Optional.empty();
 
@@ -57,6 +58,7 @@ public final class SqlBench extends VBox {
         this.workspace = workspace;
         this.text = new SqlLines(workspace.selection()::choose);
         this.shortfalls = new ShortfallList(workspace);
+        this.names = new NamesFold(workspace);
         getStyleClass().add("bench");
         setId("sql-bench");
         text.setId("script");
@@ -65,7 +67,7 @@ public final class SqlBench extends VBox {
         verdict.setWrapText(true);
         var pane = text.scrolled();
         VBox.setVgrow(pane, Priority.ALWAYS);
-        getChildren().addAll(header(), shortfalls, pane, verdict);
+        getChildren().addAll(header(), names, shortfalls, pane, verdict);
         Refresh.of(workspace, Step.SQL, this, this::show);
         workspace.selection().chosenProperty().addListener((o, before, now) -> markIfInView());
     }
@@ -120,6 +122,7 @@ public final class SqlBench extends VBox {
     private void show() {
         dialects.setValue(Dialects.named(workspace.dialect().name()).orElse(Dialects.STANDARD));
         showChoices(workspace.dialect());
+        names.refresh();
         verdict.setText("");
         shortfalls.show(Stream.concat(undecided(), workspace.review().of(Step.SQL).stream())
                 .toList());

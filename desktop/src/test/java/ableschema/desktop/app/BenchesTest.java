@@ -4,12 +4,14 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import ableschema.core.design.Entity;
 import ableschema.core.design.Relationship;
+import ableschema.core.finding.Step;
 import ableschema.core.rows.RowJudge;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.concurrent.atomic.AtomicInteger;
 import javafx.scene.control.CheckBox;
+import javafx.scene.control.Hyperlink;
 import javafx.scene.control.Label;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.TextField;
@@ -303,5 +305,46 @@ class BenchesTest extends WindowFixture {
         assertThat(robot.lookup("all chosen").tryQuery()).isPresent();
         robot.press(KeyCode.CONTROL).type(KeyCode.DIGIT7).release(KeyCode.CONTROL);
         assertThat(sql(robot, "#script")).contains("CREATE TABLE hive");
+    }
+
+    @Test
+    void names_of_constraints_follow_the_pattern_of_the_house_and_a_wrong_one_is_refused(FxRobot robot) {
+        openDemo(robot, "alder-valley");
+        robot.interact(() -> workspace.stepProperty().set(Step.SQL));
+        WaitForAsyncUtils.waitForFxEvents();
+        robot.interact(
+                () -> robot.lookup("#names-show").queryAs(Hyperlink.class).fire());
+        pattern(robot, "pk {table}");
+        assertThat(workspace
+                        .schema()
+                        .table("hive")
+                        .orElseThrow()
+                        .primaryKey()
+                        .orElseThrow()
+                        .name())
+                .isEqualTo("pk_hive");
+        assertThat(robot.lookup("#script").queryAs(StyleClassedTextArea.class).getText())
+                .contains("CONSTRAINT pk_hive");
+
+        pattern(robot, "pk");
+        assertThat(text(robot, "#rule-answer")).contains("must hold {table}");
+        assertThat(workspace
+                        .schema()
+                        .table("hive")
+                        .orElseThrow()
+                        .primaryKey()
+                        .orElseThrow()
+                        .name())
+                .isEqualTo("pk_hive");
+    }
+
+    private static void pattern(FxRobot robot, String pattern) {
+        robot.interact(() -> {
+            TextField field = robot.lookup("#names-key").queryAs(TextField.class);
+            field.requestFocus();
+            field.setText(pattern);
+        });
+        robot.type(KeyCode.ENTER);
+        WaitForAsyncUtils.waitForFxEvents();
     }
 }
