@@ -4,10 +4,14 @@ import ableschema.core.design.Attribute;
 import ableschema.core.design.Body;
 import ableschema.core.design.ColumnRef;
 import ableschema.core.design.Design;
+import ableschema.core.design.EndRef;
 import ableschema.core.design.Entity;
+import ableschema.core.design.Id;
+import ableschema.core.design.Reference;
 import ableschema.core.design.Relationship;
 import ableschema.core.design.Row;
 import ableschema.core.expression.Expression;
+import ableschema.core.mapping.Keys;
 import ableschema.core.schema.Identity;
 import ableschema.core.types.DataType;
 import java.math.BigInteger;
@@ -27,10 +31,10 @@ public final class FilledRows {
 
     public static Design of(Design design) {
         List<Entity> entities = design.entities().stream()
-                .map(e -> e.withBody(filled(design, e.body())))
+                .map(e -> e.withBody(referring(design, e.id(), filled(design, e.body()))))
                 .toList();
         List<Relationship> relationships = design.relationships().stream()
-                .map(r -> r.withBody(filled(design, r.body())))
+                .map(r -> r.withBody(referring(design, r.id(), filled(design, r.body()))))
                 .toList();
         return design.withAll(entities, relationships);
     }
@@ -54,6 +58,47 @@ public final class FilledRows {
             }
         }
         return body.withRows(rows);
+    }
+
+    /** A reference that is given nowhere, and all of whose columns have a constant default, leads where the default says. */
+    private static Body referring(Design design, Id owner, Body body) {
+        List<Row> rows = body.rows();
+        for (EndRef end : rows.isEmpty() ? List.<EndRef>of() : design.referencesOf(owner)) {
+            Optional<Row.Reference> to = byDefault(design, end);
+            if (to.isPresent()) {
+                rows = rows.stream()
+                        .map(row -> row.reference(end).isPresent() ? row : row.with(end, to))
+                        .toList();
+            }
+        }
+        return body.withRows(rows);
+    }
+
+    private static Optional<Row.Reference> byDefault(Design design, EndRef end) {
+        Reference reference = design.relationship(end.relationship())
+                .map(r -> r.end(end.side()).reference())
+                .orElse(Reference.USUAL);
+        if (reference.columns().stream().noneMatch(each -> each.defaultValue().isPresent())) {
+            return Optional.empty(); // so it is for nearly all
+        }
+        var keys = new Keys(design);
+        List<ColumnRef> key = keys.referencedBy(end);
+        List<String> values = key.stream()
+                .flatMap(column -> reference
+                        .column(column)
+                        .flatMap(each -> each.defaultValue().literal())
+                        .stream())
+                .toList();
+        if (key.isEmpty() || values.size() < key.size()) {
+            return Optional.empty();
+        }
+        var known = new RowValues(design);
+        return Optional.of(design.target(end).map(Entity::body).stream()
+                .flatMap(body -> body.rows().stream())
+                .filter(row -> known.values(row, key).equals(values))
+                .findFirst()
+                .map(Row.Reference::to)
+                .orElseGet(() -> new Row.RawKey(values)));
     }
 
     private static Optional<String> filling(Design design, Attribute attribute, Row row) {

@@ -8,16 +8,19 @@ import ableschema.core.DesignFixture;
 import ableschema.core.design.Body;
 import ableschema.core.design.Condition;
 import ableschema.core.design.End;
+import ableschema.core.design.EndRef;
 import ableschema.core.design.Id;
 import ableschema.core.design.IdKind;
 import ableschema.core.design.Index;
 import ableschema.core.design.Pins;
+import ableschema.core.design.ReferenceColumn;
 import ableschema.core.design.Relationship;
 import ableschema.core.design.Row;
 import ableschema.core.design.Side;
 import ableschema.core.edit.ChangeBody;
 import ableschema.core.edit.Edits;
 import ableschema.core.edit.PutRelationship;
+import ableschema.core.expression.Expression;
 import ableschema.core.finding.Finding;
 import ableschema.core.store.DocumentFile;
 import ableschema.core.types.DataType;
@@ -296,5 +299,41 @@ class RowsTest {
             });
             assertThat(judged(indexed)).hasSize(unique ? 1 : 0);
         }
+    }
+
+    @Test
+    void a_reference_with_a_default_leads_there_and_is_judged_there() {
+        DesignFixture hives = design(
+                        "Each apiary has code: text 6 (key).",
+                        "Each hive has no: whole (key).",
+                        "Each hive stands in at most one apiary; each apiary shelters any number of hives.")
+                .filled("Apiary", "code\nA\n")
+                .filled("Hive", "no,apiary\n1,A\n2,\n");
+        DesignFixture home = byDefault(hives, "'A'");
+        DesignFixture nowhere = byDefault(hives, "'Z'");
+        EndRef end = hives.design().referencesOf(hives.entity("Hive").id()).get(0);
+
+        assertThat(FilledRows.of(home.design())
+                        .entity("Hive")
+                        .orElseThrow()
+                        .body()
+                        .rows()
+                        .get(1)
+                        .reference(end))
+                .contains(Row.Reference.to(home.entity("Apiary").body().rows().get(0)));
+        assertThat(RowJudge.judge(FilledRows.of(home.design()))).isEmpty();
+        assertThat(RowJudge.judge(FilledRows.of(nowhere.design()))).hasSize(1);
+    }
+
+    private static DesignFixture byDefault(DesignFixture hives, String literal) {
+        Relationship stands = hives.design().relationships().get(0);
+        Side side = stands.referencedSide().orElseThrow();
+        End end = stands.end(side);
+        var code = hives.attribute("Apiary", "code").ref();
+        return hives.with(new PutRelationship(
+                stands.with(
+                        side,
+                        end.with(end.reference().with(ReferenceColumn.to(code).withDefault(Expression.text(literal))))),
+                "default"));
     }
 }
