@@ -42,6 +42,13 @@ final class Meaning {
                                         .map(id -> named((KeyPart) new ColumnRef.Own(id)))
                                         .collect(joining(", "))));
         design.notes()
+                .answers()
+                .forEach(answer -> say(
+                        design.attribute(answer.about())
+                                .map(Attribute::name)
+                                .orElseGet(() -> design.nameOf(answer.about())),
+                        "answered " + answer.question() + " " + answer.yes()));
+        design.notes()
                 .volumes()
                 .forEach((of, volume) ->
                         say(design.nameOf(of), "rows expected " + volume.first() + ", each year " + volume.eachYear()));

@@ -21,9 +21,9 @@ import ableschema.core.document.Edit;
 import ableschema.core.expression.Expression;
 import ableschema.core.mapping.Readdressing;
 import ableschema.core.types.DataType;
-import ableschema.core.words.Nouns;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Stream;
@@ -142,14 +142,24 @@ final class PairingKeys {
 
     private String name() {
         String name = pairing.noun().isEmpty()
-                ? Nouns.asName(Nouns.inSentence(design.at(pairing.first()).name()) + " "
-                        + Nouns.inSentence(design.at(pairing.second()).name()))
-                : Nouns.asName(pairing.noun());
+                ? design.at(pairing.first()).name() + " "
+                        + cased(design.at(pairing.second()).name(), false)
+                : cased(pairing.noun(), true);
         String free = name;
         for (int i = 2; design.entity(free).isPresent(); i++) {
             free = name + " " + i;
         }
         return free;
+    }
+
+    /** With the first letter large or small; what is written large throughout stays so. */
+    private static String cased(String name, boolean large) {
+        int second = name.offsetByCodePoints(0, 1);
+        String first = name.substring(0, second);
+        boolean allLarge = name.length() > 1 && name.equals(name.toUpperCase(Locale.ROOT));
+        return allLarge
+                ? name
+                : (large ? first.toUpperCase(Locale.ROOT) : first.toLowerCase(Locale.ROOT)) + name.substring(second);
     }
 
     /** One to many: what was at this side of the pairing, and the entity in its place. */

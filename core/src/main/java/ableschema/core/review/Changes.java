@@ -3,6 +3,7 @@ package ableschema.core.review;
 import ableschema.core.design.Entity;
 import ableschema.core.design.Id;
 import ableschema.core.design.Judgement;
+import ableschema.core.design.KeyAnswer;
 import ableschema.core.design.Relationship;
 import ableschema.core.design.SubtypeLayout;
 import ableschema.core.design.Volume;
@@ -82,6 +83,7 @@ final class Changes {
         addJudged(now, before);
         addJudged(before, now);
         addExpected();
+        addAnswered();
     }
 
     private boolean hasSameTable(Id owner) {
@@ -113,6 +115,18 @@ final class Changes {
                     .filter(each -> !known.contains(each))
                     .map(Judgement::about)
                     .forEach(changed::add);
+        }
+    }
+
+    /** Whether a key changes decides what references to it should do. */
+    private void addAnswered() {
+        List<KeyAnswer> earlier = before.document().design().notes().answers();
+        List<KeyAnswer> later = now.document().design().notes().answers();
+        if (earlier != later && !earlier.equals(later)) {
+            Stream.concat(earlier.stream(), later.stream())
+                    .filter(each -> !earlier.contains(each) || !later.contains(each))
+                    .forEach(each ->
+                            changed.add(now.design().ownerOf(each.about()).orElse(each.about())));
         }
     }
 

@@ -30,6 +30,7 @@ public final class Rules {
             new UnlikeTypesFinder(),
             new KeyFinder(),
             new ActionFinder(),
+            new UpdateFinder(),
             new DefaultFinder(),
             new FormFinder(),
             new RowFinder(),

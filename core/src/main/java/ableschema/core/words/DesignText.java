@@ -13,6 +13,7 @@ import ableschema.core.design.End;
 import ableschema.core.design.Entity;
 import ableschema.core.design.Id;
 import ableschema.core.design.Index;
+import ableschema.core.design.KeyAnswer;
 import ableschema.core.design.Pins;
 import ableschema.core.design.Plural;
 import ableschema.core.design.Reference;
@@ -93,6 +94,10 @@ public final class DesignText {
         design.relationshipsOf(entity).forEach(text::sayRelationship);
         design.body(owner).ifPresent(body -> text.sayBody(owner, body));
         design.notes().volume(owner).ifPresent(volume -> text.sayVolume(owner, volume));
+        design.notes().answers().stream()
+                .filter(answer ->
+                        design.ownerOf(answer.about()).orElse(answer.about()).equals(owner))
+                .forEach(text::sayAnswer);
         return text.sentences().stream()
                 .filter(said -> said.about().equals(owner))
                 .toList();
@@ -167,7 +172,7 @@ public final class DesignText {
         count("told text", design.notes().brief().told().isEmpty() ? 0 : 1);
         count("reason", design.notes().reasons().size());
         count("judgement", design.notes().judgements().size());
-        count("answer", design.notes().answers().size());
+        design.notes().answers().forEach(this::sayAnswer);
     }
 
     private void sayDomain(Domain domain) {
@@ -377,6 +382,28 @@ public final class DesignText {
         } else {
             count("dependency", 1);
         }
+    }
+
+    private void sayAnswer(KeyAnswer answer) {
+        Optional<Attribute> attribute = design.attribute(answer.about());
+        Id owner = design.ownerOf(answer.about()).orElse(answer.about());
+        Optional<String> noun = owners.called(owner);
+        boolean findable = attribute
+                .filter(each -> design.body(owner)
+                        .flatMap(body -> body.attribute(each.name()))
+                        .filter(each::equals)
+                        .isEmpty())
+                .isEmpty();
+        boolean known = design.entity(owner).isPresent() || attribute.isPresent();
+        if (noun.isEmpty() || !findable || !known) {
+            count("answer", 1);
+            return;
+        }
+        String text = attribute
+                .map(each -> AnswerSentence.ofAttribute(
+                        Nouns.listed(each.name()), noun.get(), answer.question(), answer.yes()))
+                .orElseGet(() -> AnswerSentence.ofEntity(noun.get(), answer.yes()));
+        say(owner, answer.about(), Sentence.Part.ANSWERS, text);
     }
 
     private void sayVolume(Id owner, Volume volume) {

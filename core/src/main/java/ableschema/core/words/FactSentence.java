@@ -36,6 +36,8 @@ final class FactSentence {
     private static final Pattern DOMAIN = pattern(
             "the domain (?<noun>.+?) holds (?<type>list\\s*\\([^()]*\\)|[^()]+?)(?:\\s*\\((?<flags>.*)\\))?\\s*\\.?\\s*");
     private static final Pattern VOLUME = pattern(VolumeSentence.PATTERN);
+    private static final Pattern ANSWER = pattern(AnswerSentence.OF_ATTRIBUTE);
+    private static final Pattern PLACES = pattern(AnswerSentence.OF_ENTITY);
     private static final Pattern SEARCHED =
             pattern("each (?<noun>.+?) is (?:often )?(?:searched|sorted|indexed) by its (?<list>.+)");
     private static final Pattern RULE = pattern("of (?:each|every) (?<noun>.+?): *(?<list>.+)");
@@ -65,6 +67,8 @@ final class FactSentence {
     Optional<Understanding> read(String text, String masked) {
         return matched(PLURAL, text, masked)
                 .map(this::plural)
+                .or(() -> matched(PLACES, text, masked).map(this::places))
+                .or(() -> matched(ANSWER, text, masked).map(this::answer))
                 .or(() -> matched(VOLUME, text, masked).map(this::volume))
                 .or(() -> matched(SEARCHED, text, masked).map(this::searched))
                 .or(() -> matched(RULE, text, masked).map(this::rule))
@@ -201,6 +205,30 @@ final class FactSentence {
         var rule =
                 new CheckText(design, owner).read(parts.text(), parts.matcher().start("list"), parts.endOf("list"));
         return understood(new Edits(design, ids).addCheck(owner, rule), owner);
+    }
+
+    private Understanding places(Parts parts) {
+        Id owner = owner(parts);
+        return answered(owner, owner, parts.part("answer"));
+    }
+
+    private Understanding answer(Parts parts) {
+        Id owner = owner(parts);
+        String name = Quoted.plain(parts.part("list"));
+        Attribute attribute = design.body(owner)
+                .orElse(Body.EMPTY)
+                .attribute(name)
+                .orElseThrow(() -> parts.at("list", new PartNames(design, owner).problem(name)));
+        return answered(owner, attribute.id(), parts.part("answer"));
+    }
+
+    private Understanding answered(Id owner, Id about, String words) {
+        var answer = AnswerSentence.read(words);
+        return understood(
+                new ChangeNotes(
+                        design.notes().withAnswer(about, answer.getKey(), Optional.of(answer.getValue())),
+                        "answer: " + answer.getKey().text()),
+                owner);
     }
 
     private Understanding volume(Parts parts) {

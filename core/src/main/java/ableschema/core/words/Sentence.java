@@ -21,6 +21,7 @@ public record Sentence(Id about, Id thing, Part part, String text) {
         KEYS("What tells one from another"),
         CHECKS("What must hold of each"),
         DEPENDENCIES("What decides what"),
+        ANSWERS("What is said of keys"),
         INDEXES("What they are searched by"),
         COMMENTS("What to know of them"),
         VOLUMES("How many there are");

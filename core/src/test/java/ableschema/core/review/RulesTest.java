@@ -49,6 +49,8 @@ class RulesTest {
             goes-stale | Each loan has no: whole (key), days overdue: whole. | Loan: days overdue is another one as time goes by.
             runs-out | Each reading has no: counted (key), kelvin: whole. There are about 0 readings, and 300,000,000 more each year. | Reading: the numbers of no run out after 7 years.
             runs-out | Each reading has code: text 8 (key; pattern R-000), kelvin: whole. There are about 0 readings, and 300 more each year. | Reading: the numbers of code run out after 3 years.
+            update-not-needed | Each pump has code: text 4 (key). Each valve has no: whole (key). Each valve is fed by exactly one pump; each pump feeds any number of valves (on update cascade). The code of each pump never changes. | Valve follows when code of Pump is changed, which never happens.
+            update-needed | Each pump has code: text 4 (key). Each valve has no: whole (key). Each valve is fed by exactly one pump; each pump feeds any number of valves. The code of each pump changes. | code of Pump is said to change, and Valve would not let it.
             undeclared-reference | Each pump has no: whole (key). Each valve has code: text 4 (key), pump no: whole. | Valve: pump no looks like a reference to Pump, and is none.
             undeclared-reference | Each pump has pump id: whole (key). Each valve has code: text 4 (key), [spare_pump_id]: whole. | Valve: spare_pump_id looks like a reference to Pump, and is none.
             undeclared-reference | Each part has id: whole (key), [parent part id]: whole. | Part: parent part id looks like a reference to Part, and is none.

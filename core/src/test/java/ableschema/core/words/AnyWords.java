@@ -17,6 +17,7 @@ import ableschema.core.design.IdKind;
 import ableschema.core.design.IdSource;
 import ableschema.core.design.Index;
 import ableschema.core.design.KeyPart;
+import ableschema.core.design.KeyQuestion;
 import ableschema.core.design.Lists;
 import ableschema.core.design.Mark;
 import ableschema.core.design.Pins;
@@ -33,6 +34,7 @@ import ableschema.core.types.ReferenceAction;
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.Random;
 import java.util.Set;
 
@@ -155,6 +157,17 @@ public final class AnyWords {
             design = design.with(design.notes().withPlural("datum", "data").withPlural("hive", "hives of bees"));
         }
         for (Entity each : design.entities()) {
+            if (random.nextInt(5) == 0) {
+                design = design.with(design.notes()
+                        .withAnswer(each.id(), KeyQuestion.SEVERAL_PLACES, Optional.of(random.nextBoolean())));
+            }
+            for (Attribute attribute : each.body().attributes()) {
+                if (random.nextInt(6) == 0) {
+                    KeyQuestion question = one(List.of(KeyQuestion.CHANGES, KeyQuestion.KNOWN, KeyQuestion.PRIVATE));
+                    design = design.with(
+                            design.notes().withAnswer(attribute.id(), question, Optional.of(random.nextBoolean())));
+                }
+            }
             if (random.nextInt(4) == 0) {
                 var volume = new Volume(random.nextInt(3_000), random.nextInt(2) * 1_234_567L);
                 design = design.with(design.notes().withVolume(each.id(), volume));

@@ -4,11 +4,13 @@ import ableschema.core.design.Attribute;
 import ableschema.core.design.Body;
 import ableschema.core.design.Condition;
 import ableschema.core.design.Mark;
+import ableschema.core.sql.dialect.Ability;
 import ableschema.core.structure.Field;
 import ableschema.core.structure.StructureEdits;
 import ableschema.core.types.DataType;
 import ableschema.core.words.ConditionText;
 import ableschema.core.words.DomainWords;
+import ableschema.desktop.controls.Controls;
 import ableschema.desktop.controls.Fields;
 import ableschema.desktop.workspace.Workspace;
 import java.util.EnumSet;
@@ -70,13 +72,31 @@ final class AttributeEditor extends GridPane {
                 getRowCount(),
                 2,
                 1);
+        if (attribute.optional() && body().isUnique(attribute)) {
+            boolean many = workspace.dialect().can(Ability.MANY_EMPTIES_IN_UNIQUE);
+            add(
+                    Controls.text(
+                            workspace.dialect().label() + ": " + (many ? "any number of rows" : "one row alone")
+                                    + " may be empty there",
+                            "note"),
+                    0,
+                    getRowCount(),
+                    2,
+                    1);
+        }
     }
 
     /** What the fields of an attribute show. */
     static Object shownOf(Workspace workspace, Attribute attribute) {
         Body body = body(workspace, attribute);
         return List.of(
-                attribute, workspace.design().domains(), body.key(), body.checks(), body.uniques(), body.indexes());
+                attribute,
+                workspace.dialect().name(),
+                workspace.design().domains(),
+                body.key(),
+                body.checks(),
+                body.uniques(),
+                body.indexes());
     }
 
     private void line(String label, Node field) {
