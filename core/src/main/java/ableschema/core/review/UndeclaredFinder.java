@@ -14,6 +14,7 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -44,7 +45,7 @@ final class UndeclaredFinder implements Finder.OfWhole {
 
     @Override
     public void find(Subject subject, Consumer<Finding> found) {
-        Map<String, Entity> keys = keys(subject);
+        Keyed keys = Keyed.of(subject);
         for (Entity each : subject.design().entities()) {
             of(subject, each, keys, (attribute, declared) -> found.accept(finding(subject, each, attribute, declared)));
         }
@@ -52,7 +53,7 @@ final class UndeclaredFinder implements Finder.OfWhole {
 
     /** The entities that relate to others by what looks like a reference, and by no relationship perhaps. */
     static Set<Id> suspected(Subject subject) {
-        Map<String, Entity> keys = keys(subject);
+        Keyed keys = Keyed.of(subject);
         Set<Id> suspected = new HashSet<>();
         for (Entity each : subject.design().entities()) {
             of(subject, each, keys, (attribute, declared) -> {
@@ -63,25 +64,53 @@ final class UndeclaredFinder implements Finder.OfWhole {
         return suspected;
     }
 
-    /** The entities with a key of one attribute, by what a column that refers to them would be called. */
-    private static Map<String, Entity> keys(Subject subject) {
-        Map<String, Entity> keys = new HashMap<>();
-        for (Entity each : subject.design().entities()) {
-            Declared.soleKey(each).ifPresent(key -> {
-                String called = Declared.words(each.name());
-                String named = Declared.words(key.name());
-                keys.putIfAbsent(called + " " + named, each);
-                if (named.startsWith(called)) {
-                    keys.putIfAbsent(named, each);
-                }
-            });
+    /**
+     * The entities with a key of one attribute, by what a column that refers to them would be called.
+     *
+     * @param endings the last words of these names: nearly all attributes have another, and need not be looked at
+     */
+    private record Keyed(Map<String, Entity> byName, Set<String> endings) {
+
+        static Keyed of(Subject subject) {
+            Map<String, Entity> keys = new HashMap<>();
+            Set<String> endings = new HashSet<>();
+            for (Entity each : subject.design().entities()) {
+                Declared.soleKey(each).ifPresent(key -> {
+                    String called = Declared.words(each.name());
+
+                    String named = Declared.words(key.name());
+                    keys.putIfAbsent(called + " " + named, each);
+                    if (named.startsWith(called)) {
+                        keys.putIfAbsent(named, each);
+                    }
+                    endings.add(named.substring(named.lastIndexOf(' ') + 1));
+                });
+            }
+            return new Keyed(keys, endings);
         }
-        return keys;
+
+        boolean mayName(String attribute) {
+            int start = attribute.length();
+            while (start > 0 && !isBeginning(attribute, start)) {
+                start--;
+            }
+            return endings.contains(attribute.substring(start).toLowerCase(Locale.ROOT));
+        }
+
+        /** Whether a word begins at this place. */
+        private static boolean isBeginning(String name, int at) {
+            char before = name.charAt(at - 1);
+            boolean turns =
+                    at < name.length() && Character.isUpperCase(name.charAt(at)) && Character.isLowerCase(before);
+            return turns || before == '_' || before == '-' || Character.isWhitespace(before);
+        }
     }
 
-    private static void of(
-            Subject subject, Entity entity, Map<String, Entity> keys, BiConsumer<Attribute, Declared> found) {
+    private static void of(Subject subject, Entity entity, Keyed keys, BiConsumer<Attribute, Declared> found) {
         for (Attribute attribute : entity.body().attributes()) {
+            if (!keys.mayName(attribute.name())) {
+                continue;
+            }
             target(attribute, entity, keys)
                     .filter(to -> !refersAlready(subject, entity, to))
                     .flatMap(to -> Declared.of(subject.design(), attribute, to))
@@ -92,11 +121,11 @@ final class UndeclaredFinder implements Finder.OfWhole {
     }
 
     /** Its name may begin with a role, such as {@code home} in {@code home berth no}. */
-    private static Optional<Entity> target(Attribute attribute, Entity owner, Map<String, Entity> keys) {
+    private static Optional<Entity> target(Attribute attribute, Entity owner, Keyed keys) {
         String whole = Declared.words(attribute.name());
         String name = whole;
         while (true) {
-            Entity to = keys.get(name);
+            Entity to = keys.byName().get(name);
             boolean itself = to == owner && name.equals(whole); // a part has a parent part, and is none of its own
             if (to != null && !itself) {
                 return Optional.of(to);
