@@ -21,6 +21,7 @@ final class CheckOperands {
     private static final Pattern LENGTH_OF = Pattern.compile("(?:the )?length of\\b", Pattern.CASE_INSENSITIVE);
     private static final Pattern FUNCTION =
             Pattern.compile("(char_length|character_length|length|lower|upper)\\s*\\(", Pattern.CASE_INSENSITIVE);
+    private static final Pattern ARTICLE = Pattern.compile("(?:the|its|their) ", Pattern.CASE_INSENSITIVE);
     private static final Pattern WORD = Pattern.compile("[\\p{L}_][\\p{L}\\p{N}_-]*");
 
     private final CheckReader reader;
@@ -49,6 +50,16 @@ final class CheckOperands {
 
     boolean isColumn() {
         return names.at(text, reader.at()).isPresent();
+    }
+
+    /** Whether a value of a list stands here. */
+    boolean isListed(DataType type) {
+        return type instanceof DataType.OneOf list && list.values().stream().anyMatch(each -> standsHere(each));
+    }
+
+    private boolean standsHere(String value) {
+        int end = reader.at() + value.length();
+        return text.startsWith(value, reader.at()) && (end >= text.length() || !ColumnNames.isOfWord(text.charAt(end)));
     }
 
     private Value value(DataType type, int start, Optional<String> literal) {
@@ -93,7 +104,7 @@ final class CheckOperands {
         if (truth.isPresent()) {
             return truth.get();
         }
-        Optional<ColumnNames.Found> column = names.at(text, start);
+        Optional<ColumnNames.Found> column = names.at(text, start).or(() -> behindArticle(start));
         if (column.isPresent()) {
             reader.moveTo(column.get().end());
             reader.write(column.get().ref());
@@ -109,6 +120,11 @@ final class CheckOperands {
             return value(inner.type(), start, Optional.empty());
         }
         return called(start).or(() -> literal(start, wanted)).orElseThrow(() -> unknown(wanted));
+    }
+
+    /** "the fine", "its fine". */
+    private Optional<ColumnNames.Found> behindArticle(int start) {
+        return reader.here(ARTICLE).flatMap(article -> names.at(text, article.end()));
     }
 
     private Optional<Value> called(int start) {
@@ -191,9 +207,7 @@ final class CheckOperands {
         }
         return list.values().stream()
                 .sorted((one, two) -> two.length() - one.length())
-                .filter(each -> text.startsWith(each, reader.at())
-                        && (reader.at() + each.length() >= text.length()
-                                || !ColumnNames.isOfWord(text.charAt(reader.at() + each.length()))))
+                .filter(this::standsHere)
                 .findFirst()
                 .map(each -> {
                     int start = reader.at();
@@ -221,6 +235,7 @@ final class CheckOperands {
         String found = word.get().group();
         boolean words = wanted.filter(type -> type instanceof DataType.Text).isPresent();
         Optional<String> near = names.all().stream()
+                .filter(each -> Math.min(each.length(), found.length()) > 3)
                 .filter(each -> Spelling.distance(each.toLowerCase(Locale.ROOT), found.toLowerCase(Locale.ROOT)) <= 2)
                 .findFirst();
         return new Misunderstanding(

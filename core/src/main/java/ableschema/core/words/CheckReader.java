@@ -16,14 +16,15 @@ import java.util.regex.Pattern;
 final class CheckReader {
 
     private static final int MOST_BRACKETS = 60;
+    private static final String NOT = "(?:(?:can|may|must|should) ?not be|can't be|not|no)";
     private static final String BE = "(?:(?:is|are|must be|has to be|should be|must) )?";
 
     /** The longer forms stand first. */
     private static final Map<Pattern, String> SIGNS = new LinkedHashMap<>();
 
     static {
-        sign("(?:not|no) (?:after|later than|more than|greater than|larger than|above|over)", "<=");
-        sign("(?:not|no) (?:before|earlier than|less than|smaller than|fewer than|below|under)", ">=");
+        sign(NOT + " (?:after|later than|more than|greater than|larger than|above|over)", "<=");
+        sign(NOT + " (?:before|earlier than|less than|smaller than|fewer than|below|under)", ">=");
         sign("(?:on or after|at or after|at least|from)", ">=");
         sign("(?:on or before|at or before|at most|up to)", "<=");
         sign("(?:after|later than|more than|greater than|larger than|above|over)", ">");
@@ -53,6 +54,11 @@ final class CheckReader {
     private final CheckOperands operands;
     private int at;
     private int depth;
+    private Optional<Compared> compared = Optional.empty();
+
+    /** What was compared last, and what was written for it. */
+    private record Compared(CheckOperands.Value value, List<Expression.Piece<ColumnRef>> written) {}
+
     private List<Expression.Piece<ColumnRef>> out = new ArrayList<>();
 
     CheckReader(String text, int start, ColumnNames names, String owner) {
@@ -246,9 +252,41 @@ final class CheckReader {
         return false;
     }
 
+    /** {@code copies at least 1 and at most 5}, {@code kind is short or long}: what is compared is the same as before. */
+    private boolean again() {
+        if (compared.isEmpty() || operands.isColumn()) {
+            return false;
+        }
+        CheckOperands.Value before = compared.get().value();
+        boolean sign = here(PLAIN_SIGN).isPresent()
+                || SIGNS.keySet().stream().anyMatch(each -> here(each).isPresent());
+        if (sign) {
+            out.addAll(compared.get().written());
+            write(" ");
+            comparison(before);
+            return true;
+        }
+        if (!operands.isListed(before.type())) {
+            return false;
+        }
+        out.addAll(compared.get().written());
+        write(" = ");
+        requireAlike(before, operands.sum(Optional.of(before.type())));
+        return true;
+    }
+
     private void comparison() {
+        if (again()) {
+            return;
+        }
+        int from = out.size();
         CheckOperands.Value left = operands.sum(Optional.empty());
+        compared = Optional.of(new Compared(left, List.copyOf(out.subList(from, out.size()))));
         space();
+        comparison(left);
+    }
+
+    private void comparison(CheckOperands.Value left) {
         Optional<Matcher> empty = here(SQL_NULL);
         if (empty.isPresent()) {
             write(empty.get().group());
@@ -274,6 +312,8 @@ final class CheckReader {
             compare(left);
         } else if (written(BE_NOT, "<>", "<>") || written(JUST_BE, "=", "=")) {
             compare(left);
+        } else if (here(ONLY).isPresent() || here(THEN).isPresent()) {
+            write(left.type() == DataType.Simple.YES_NO ? "" : "is not null");
         } else if (left.type() != DataType.Simple.YES_NO) {
             throw expected("a comparison, such as: after …, at least …, is empty, one of …");
         }

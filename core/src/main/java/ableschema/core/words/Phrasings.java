@@ -25,6 +25,8 @@ public final class Phrasings {
                     + "|n?varchar2?|string|int|integer|bigint|numeric|bool|boolean|timestamp|datetime|exc?\\w{2,6}ly)\\b"
                     + "|\\d ?\\.\\.| has .*\\band\\b| has unique | has:");
 
+    private static final Pattern SEARCHED = Pattern.compile(
+            "(?i)(.+?) (?:is|are) (?:often |mostly |usually )?(?:searched|sorted|looked up|found|ordered) by (?:(?:its|their|the) )?(.+?)\\.?");
     private static final Pattern FOR_EACH =
             Pattern.compile("(?i)(?:for|of|in) (?:each|every|any|an?|all) ([^,:]+?)[,:] (.+?)\\.?");
 
@@ -60,6 +62,15 @@ public final class Phrasings {
 
     /** "For each stay, departed must be after arrived." */
     private Optional<Phrasing> rule(String sentence) {
+        Matcher searched = SEARCHED.matcher(sentence);
+        if (searched.matches()) {
+            Optional<Phrasing> index = said.entity(searched.group(1))
+                    .map(entity -> Phrasing.ReadAs.of("Each " + said.nouns().one(entity) + " is often searched by its "
+                            + searched.group(2) + "."));
+            if (index.isPresent()) {
+                return index;
+            }
+        }
         Matcher found = FOR_EACH.matcher(sentence);
         return found.matches()
                 ? said.entity(found.group(1))

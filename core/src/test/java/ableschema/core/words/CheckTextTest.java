@@ -77,6 +77,11 @@ class CheckTextTest {
             "draught m" > -1.5                                 | draught m > -1.5
             not (departed is not null and fee is null)         | not (departed is not null and fee is null)
             DRAUGHT_M < depth_m                                | draught m < depth m
+            the draught m must be at least 1 and at most 5     | draught m >= 1 and draught m <= 5
+            state must be booked or moored                     | state = 'booked' or state = 'moored'
+            fee only if state is gone away                     | not (fee is not null) or (state = 'gone away')
+            departed can not be earlier than arrived           | departed >= arrived
+            departed cannot be before its arrived              | departed >= arrived
             """)
     void rules_are_read_as_standard_sql(String rule, String sql) {
         assertThat(sql(rule)).isEqualTo(sql);
@@ -158,6 +163,7 @@ class CheckTextTest {
             textBlock =
                     """
             For each stay, departed must be after arrived.      | Of each stay: departed must be after arrived.
+            Stays are often searched by their arrived falling.  | Each stay is often searched by its arrived falling.
             In every stay, draught m is less than depth m.      | Of each stay: draught m is less than depth m.
             """)
     void people_say_it_for_each(String said, String read) {

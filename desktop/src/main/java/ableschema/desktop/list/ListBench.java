@@ -194,8 +194,11 @@ public final class ListBench extends ScrollPane {
                 .design()
                 .notes()
                 .volume(owner)
-                .map(volume -> String.format(
-                        " · %,d rows expected, %,d in %d years", volume.first(), volume.after(YEARS), YEARS))
+                .map(volume -> volume.eachYear() == 0
+                        ? String.format(" · %,d rows expected", volume.first())
+                        : String.format(
+                                " · %,d rows a year expected, %,d in %d years",
+                                volume.eachYear(), volume.after(YEARS), YEARS))
                 .orElse("");
     }
 

@@ -78,6 +78,12 @@ public final class Tour {
         look("rows");
         go(Step.DRAW);
         hands.act(() -> workspace.listedProperty().set(true));
+        choose("Inspection");
+        hands.act(() -> workspace
+                .design()
+                .entity("Inspection")
+                .flatMap(each -> each.body().attribute("strength"))
+                .ifPresent(each -> workspace.selection().choose(each.id())));
         look("list");
         hands.act(() -> workspace.listedProperty().set(false));
         choose("Inspection");
