@@ -64,13 +64,19 @@ final class MeaningFinder implements Finder.OfEach {
     private static final long PLANNED = 100;
     private static final int MOST_CODES = 12;
 
-    private static final Pattern DIGITS = words("phone|telephone|mobile|fax|zip|postcode|postal code|iban|isbn|ean");
-    private static final Pattern KINDS = words("status|state|type|kind|category|class|grade|code|flag|mode");
-    private static final Pattern AGE = words("age|years old|seniority|years of service");
+    private static final Pattern DIGITS = called("phone|telephone|mobile|fax|zip|postcode|postal code|iban|isbn|ean");
+    private static final Pattern KINDS = called("status|state|type|kind|category|class|grade|code|flag|mode");
+    private static final Pattern AGE = called("age|years old|seniority|years of service");
     private static final Pattern PASSING =
             words("days since|days left|days overdue|days until|months since|years since");
     private static final Pattern NO_NUMBER = Pattern.compile("\\s*(?:0[0-9]+|[0-9]+(?:-[0-9]+)+)\\s*");
     private static final Pattern SAYS = Pattern.compile("(?s).*[0-9]\\s*(?:=|:|is|means|stands)\\s*\\S.*");
+
+    /** At the end of a name, where it says what a value is: a phone number is one, and a count of phone calls is none. */
+    private static Pattern called(String words) {
+        return Pattern.compile(
+                "(?i)(?:.*[ _-])?(?:" + words.replace(" ", "[ _]") + ")(?:[ _-](?:no|nr|number|code|id))?");
+    }
 
     private static Pattern words(String words) {
         return Pattern.compile("(?i)(?:.*[ _-])?(?:" + words.replace(" ", "[ _]") + ")(?:[ _-].*)?");

@@ -55,6 +55,8 @@ final class CheckReader {
     private int at;
     private int depth;
     private Optional<Compared> compared = Optional.empty();
+    /** Whether that was said to be equal to something. */
+    private boolean equated;
 
     /** What was compared last, and what was written for it. */
     private record Compared(CheckOperands.Value value, List<Expression.Piece<ColumnRef>> written) {}
@@ -269,6 +271,9 @@ final class CheckReader {
         if (!operands.isListed(before.type())) {
             return false;
         }
+        if (!equated) { // whether "is not short or long" rules out both is not to be guessed
+            throw expected("the whole comparison again, or: not one of …");
+        }
         out.addAll(compared.get().written());
         write(" = ");
         requireAlike(before, operands.sum(Optional.of(before.type())));
@@ -287,6 +292,7 @@ final class CheckReader {
     }
 
     private void comparison(CheckOperands.Value left) {
+        equated = false;
         Optional<Matcher> empty = here(SQL_NULL);
         if (empty.isPresent()) {
             write(empty.get().group());
@@ -310,8 +316,12 @@ final class CheckReader {
             write(sign.get().group().equals("!=") ? "<>" : sign.get().group());
             at = sign.get().end();
             compare(left);
-        } else if (written(BE_NOT, "<>", "<>") || written(JUST_BE, "=", "=")) {
+            equated = sign.get().group().equals("=");
+        } else if (written(BE_NOT, "<>", "<>")) {
             compare(left);
+        } else if (written(JUST_BE, "=", "=")) {
+            compare(left);
+            equated = true;
         } else if (here(ONLY).isPresent() || here(THEN).isPresent()) {
             write(left.type() == DataType.Simple.YES_NO ? "" : "is not null");
         } else if (left.type() != DataType.Simple.YES_NO) {

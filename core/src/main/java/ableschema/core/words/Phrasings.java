@@ -25,6 +25,10 @@ public final class Phrasings {
                     + "|n?varchar2?|string|int|integer|bigint|numeric|bool|boolean|timestamp|datetime|exc?\\w{2,6}ly)\\b"
                     + "|\\d ?\\.\\.| has .*\\band\\b| has unique | has:");
 
+    /** An option of a relationship between its two clauses. */
+    private static final Pattern OPTION_BETWEEN = Pattern.compile(
+            "(?is)(each [^;()]+?) (\\((?:(?:first |second )?on |called |first as |second as )[^()]*\\))(; *each [^;()]+?)\\.?");
+
     private static final Pattern SEARCHED = Pattern.compile(
             "(?i)(.+?) (?:is|are) (?:often |mostly |usually )?(?:searched|sorted|looked up|found|ordered) by (?:(?:its|their|the) )?(.+?)\\.?");
     private static final Pattern FOR_EACH =
@@ -48,6 +52,13 @@ public final class Phrasings {
     public Phrasing of(String text) {
         String sentence =
                 tidied(text.strip().replace('’', '\'').replace('“', '"').replace('”', '"'));
+        Matcher between = OPTION_BETWEEN.matcher(Quoted.masked(sentence));
+        if (between.matches()) {
+            // options are said of both clauses, and stand behind them
+            return Phrasing.ReadAs.of(
+                    sentence.substring(0, between.end(1)) + sentence.substring(between.start(3), between.end(3)) + " "
+                            + sentence.substring(between.start(2), between.end(2)) + ".");
+        }
         String masked = Quoted.masked(sentence);
         if (sentence.isEmpty() || isCanonical(masked)) {
             return new Phrasing.AsItStands();

@@ -84,7 +84,8 @@ class RulesTest {
             textBlock =
                     """
             no-key | Each valve has no: whole (key).
-            code-as-number | Each keeper has no: whole (key), phones: whole 9.
+            code-as-number | Each keeper has no: whole (key), phones: whole 9, phone calls: whole.
+            goes-stale | Each keeper has no: whole (key), age limit: whole.
             unsaid-codes | Each valve has no: whole (key), state: whole.
             unsaid-codes | Each valve has no: whole (key), state: whole (one of 1, 2). About state of valve: 1 = open, 2 = shut
             goes-stale | Each keeper has no: whole (key), average: whole, age: date.

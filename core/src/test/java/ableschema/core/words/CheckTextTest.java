@@ -103,6 +103,7 @@ class CheckTextTest {
             state = ^'sunk'^                        | none of booked, moored, gone away
             departed > ^today^                      | stays the same
             ^arrived^ + 1 > departed                | each in its own way
+            state is not booked or ^moored^         | not one of
             remark = ^calm^                         | a text stands between quotes: 'calm'
             draught m between 1 ^or^ 2              | 'and' and the other end
             (draught m > 1^^                        | ')'

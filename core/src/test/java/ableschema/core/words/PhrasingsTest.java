@@ -122,6 +122,19 @@ class PhrasingsTest {
     }
 
     @Test
+    void an_option_between_the_clauses_is_said_behind_them() {
+        Design design = with(Design.EMPTY, "Each hive has code.");
+        SpokenLine.Heard heard = heard(
+                design,
+                "Each hive stands in exactly one apiary (on delete cascade); each apiary shelters any number of hives.");
+
+        assertThat(heard.readAs())
+                .containsExactly(
+                        "Each hive stands in exactly one apiary; each apiary shelters any number of hives (on delete cascade).");
+        assertThat(heard.understanding()).isInstanceOf(Understanding.Understood.class);
+    }
+
+    @Test
     void the_table_in_the_manual_is_true() throws Exception {
         Design design = with(Design.EMPTY, "Each turbine has model, hub height, rated power.");
         List<String> rows = Files.readAllLines(Path.of("../docs/words.md")).stream()

@@ -127,17 +127,17 @@ class HoldingTest extends WindowFixture {
     @Test
     void marks_are_set_beside_the_type_and_the_owner_is_one_press_away(FxRobot robot) {
         openDemo(robot, "alder-valley");
-        choose(robot, "Keeper", "known as");
+        choose(robot, "Apiary", "name");
         robot.interact(() ->
                 robot.lookup("#attribute-personal").queryAs(CheckBox.class).fire());
         WaitForAsyncUtils.waitForFxEvents();
-        assertThat(attribute("Keeper", "known as").marks()).containsExactly(Mark.PERSONAL);
+        assertThat(attribute("Apiary", "name").marks()).containsExactly(Mark.PERSONAL);
 
         robot.interact(() -> robot.lookup("#attribute-owner").query().requestFocus());
         robot.type(KeyCode.ENTER);
         WaitForAsyncUtils.waitForFxEvents();
         assertThat(workspace.selection().chosenProperty().get())
-                .contains(entity("Keeper").id());
+                .contains(entity("Apiary").id());
         assertThat(robot.lookup("#definition").tryQuery()).isPresent();
     }
 
