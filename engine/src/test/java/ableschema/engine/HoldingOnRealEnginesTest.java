@@ -1,28 +1,25 @@
 package ableschema.engine;
 
+import static ableschema.engine.Said.attribute;
+import static ableschema.engine.Said.filled;
+import static ableschema.engine.Said.read;
+import static ableschema.engine.Said.run;
+import static ableschema.engine.Said.text;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
-import ableschema.core.design.Attribute;
-import ableschema.core.design.Entity;
 import ableschema.core.design.IdSource;
 import ableschema.core.document.Document;
-import ableschema.core.edit.ChangeBody;
 import ableschema.core.holding.Declared;
 import ableschema.core.holding.Fullness;
 import ableschema.core.holding.ListedValues;
 import ableschema.core.holding.ListedValues.Form;
 import ableschema.core.mapping.Mapping;
 import ableschema.core.rows.DesignScript;
-import ableschema.core.rows.RowEntry;
 import ableschema.core.rows.RowJudge;
-import ableschema.core.rows.RowTable;
-import ableschema.core.words.DesignReader;
 import java.math.BigDecimal;
 import java.sql.Connection;
-import java.sql.ResultSet;
 import java.sql.SQLException;
-import java.sql.Statement;
 import java.util.List;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
@@ -31,41 +28,6 @@ import org.junit.jupiter.params.provider.EnumSource;
 class HoldingOnRealEnginesTest {
 
     private static final IdSource IDS = IdSource.seeded(8);
-
-    private static Document read(String... sentences) {
-        DesignReader.Result read = DesignReader.read(String.join("\n", sentences));
-        assertThat(read.problems()).isEmpty();
-        return read.document();
-    }
-
-    private static Document filled(Document document, String entity, String csv) {
-        Entity owner = document.design().entity(entity).orElseThrow();
-        var rows = new RowTable(new RowEntry(document.design(), owner.id(), IDS)).read(csv, false, List.of());
-        return new ChangeBody(owner.id(), owner.body().withRows(rows.rows()), "fill").applyTo(document);
-    }
-
-    private static Attribute attribute(Document document, String entity, String name) {
-        return document.design()
-                .entity(entity)
-                .orElseThrow()
-                .body()
-                .attribute(name)
-                .orElseThrow();
-    }
-
-    private static void run(Connection connection, String sql) throws SQLException {
-        try (Statement statement = connection.createStatement()) {
-            statement.execute(sql);
-        }
-    }
-
-    private static String text(Connection connection, String sql) throws SQLException {
-        try (Statement statement = connection.createStatement();
-                ResultSet result = statement.executeQuery(sql)) {
-            result.next();
-            return String.valueOf(result.getString(1));
-        }
-    }
 
     private static void refused(Connection connection, String sql) {
         assertThatThrownBy(() -> run(connection, sql)).as(sql).isInstanceOf(SQLException.class);

@@ -1,5 +1,10 @@
 package ableschema.engine;
 
+import static ableschema.engine.Said.entity;
+import static ableschema.engine.Said.filled;
+import static ableschema.engine.Said.number;
+import static ableschema.engine.Said.read;
+import static ableschema.engine.Said.run;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
@@ -9,21 +14,16 @@ import ableschema.core.design.IdSource;
 import ableschema.core.design.KeyPart;
 import ableschema.core.document.Document;
 import ableschema.core.document.Edit;
-import ableschema.core.edit.ChangeBody;
 import ableschema.core.edit.ChangeRules;
 import ableschema.core.keys.KeyCandidate;
 import ableschema.core.keys.KeyCandidates;
 import ableschema.core.mapping.NameStyle;
 import ableschema.core.mapping.NamingRules;
 import ableschema.core.rows.DesignScript;
-import ableschema.core.rows.RowEntry;
 import ableschema.core.rows.RowJudge;
-import ableschema.core.rows.RowTable;
-import ableschema.core.words.DesignReader;
 import java.sql.Connection;
 import java.sql.ResultSet;
 import java.sql.SQLException;
-import java.sql.Statement;
 import java.util.List;
 import java.util.stream.Stream;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -33,43 +33,6 @@ import org.junit.jupiter.params.provider.EnumSource;
 class KeysOnRealEnginesTest {
 
     private static final IdSource IDS = IdSource.seeded(3);
-
-    private static Document read(String... sentences) {
-        DesignReader.Result read = DesignReader.read(String.join("\n", sentences));
-        assertThat(read.problems()).isEmpty();
-        return read.document();
-    }
-
-    private static Document filled(Document document, String entity, String csv) {
-        Entity owner = entity(document, entity);
-        var entry = new RowEntry(document.design(), owner.id(), IDS);
-        return new ChangeBody(
-                        owner.id(),
-                        owner.body()
-                                .withRows(new RowTable(entry)
-                                        .read(csv, false, List.of())
-                                        .rows()),
-                        "fill")
-                .applyTo(document);
-    }
-
-    private static Entity entity(Document document, String name) {
-        return document.design().entity(name).orElseThrow();
-    }
-
-    private static void run(Connection connection, String sql) throws SQLException {
-        try (Statement statement = connection.createStatement()) {
-            statement.execute(sql);
-        }
-    }
-
-    private static long number(Connection connection, String sql) throws SQLException {
-        try (Statement statement = connection.createStatement();
-                ResultSet result = statement.executeQuery(sql)) {
-            result.next();
-            return result.getLong(1);
-        }
-    }
 
     @ParameterizedTest
     @EnumSource

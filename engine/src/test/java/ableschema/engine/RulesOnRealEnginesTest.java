@@ -2,16 +2,10 @@ package ableschema.engine;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import ableschema.core.design.Entity;
-import ableschema.core.design.IdSource;
 import ableschema.core.document.Document;
-import ableschema.core.edit.ChangeBody;
 import ableschema.core.rows.DesignScript;
-import ableschema.core.rows.RowEntry;
 import ableschema.core.rows.RowJudge;
-import ableschema.core.rows.RowTable;
 import ableschema.core.sql.Statement;
-import ableschema.core.words.DesignReader;
 import java.sql.Connection;
 import java.sql.SQLException;
 import java.util.List;
@@ -20,8 +14,6 @@ import org.junit.jupiter.params.provider.EnumSource;
 
 /** Rules over several columns, as they are typed: each row is taken or refused as the program says beforehand. */
 class RulesOnRealEnginesTest {
-
-    private static final IdSource IDS = IdSource.seeded(9);
 
     private static final List<String> RULES = List.of(
             "departed is empty or departed after arrived",
@@ -51,15 +43,9 @@ class RulesOnRealEnginesTest {
                     + " depth m: decimal 4,1, [fee]: decimal 8,2, state: list (booked, moored, \"gone away\"),"
                     + " tug: yes/no, remark: text 40, [closed on]: date.";
 
-    private static Document read(String text) {
-        DesignReader.Result read = DesignReader.read(text);
-        assertThat(read.problems()).isEmpty();
-        return read.document();
-    }
-
     /** How a row is written where no rule speaks against it. */
     private static String insert(String row, RealEngine engine) {
-        return DesignScript.withRows(with(read(COLUMNS), row).mapping(), engine.dialect()).statements().stream()
+        return DesignScript.withRows(with(Said.read(COLUMNS), row).mapping(), engine.dialect()).statements().stream()
                 .filter(Statement::isExecutable)
                 .map(Statement::executable)
                 .filter(text -> text.startsWith("INSERT"))
@@ -77,10 +63,8 @@ class RulesOnRealEnginesTest {
     }
 
     private static Document with(Document document, String row) {
-        Entity stay = document.design().entity("Stay").orElseThrow();
-        String csv = "no,arrived,departed,draught m,depth m,fee,state,tug,remark,closed on\n" + row + "\n";
-        var rows = new RowTable(new RowEntry(document.design(), stay.id(), IDS)).read(csv, false, List.of());
-        return new ChangeBody(stay.id(), stay.body().withRows(rows.rows()), "fill").applyTo(document);
+        String names = "no,arrived,departed,draught m,depth m,fee,state,tug,remark,closed on\n";
+        return Said.filled(document, "Stay", names + row + "\n");
     }
 
     @ParameterizedTest
@@ -91,7 +75,7 @@ class RulesOnRealEnginesTest {
             if (rule.startsWith("upper") && engine == RealEngine.MARIADB) {
                 continue; // it holds texts equal that differ in letter case, which is a shortfall of its own
             }
-            Document ruled = read(COLUMNS + "\nOf each stay: " + rule + ".");
+            Document ruled = Said.read(COLUMNS + "\nOf each stay: " + rule + ".");
             try (Connection connection = engine.open()) {
                 ScriptRun made = ScriptRun.of(DesignScript.definitions(ruled.mapping(), engine.dialect()), connection);
                 assertThat(made.refusal()).as(rule).isEmpty();

@@ -36,9 +36,6 @@ final class OneToOneForms {
         this.ids = ids;
     }
 
-    /** One form, with what makes it so. */
-    record Way(String label, Edit edit, boolean current) {}
-
     List<Way> ways() {
         var ways = new ArrayList<Way>();
         for (Side referred : Side.values()) {

@@ -42,9 +42,6 @@ final class PairingKeys {
         this.ids = ids;
     }
 
-    /** One way, with what makes it so. */
-    record Way(String label, Edit edit, boolean current) {}
-
     List<Way> ways() {
         Body body = pairing.body();
         List<Way> ways = new ArrayList<>();
