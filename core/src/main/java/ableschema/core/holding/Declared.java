@@ -36,7 +36,8 @@ public final class Declared {
     private final Attribute attribute;
     private final Entity to;
     private final Attribute key;
-    private final Map<String, Row> parents = new HashMap<>();
+    /** By their keys, read only when they are asked for, as most that could be declared is never asked about its rows. */
+    private Optional<Map<String, Row>> parents = Optional.empty();
 
     private Declared(Design design, Entity from, Attribute attribute, Entity to, Attribute key) {
         this.design = design;
@@ -44,10 +45,6 @@ public final class Declared {
         this.attribute = attribute;
         this.to = to;
         this.key = key;
-        DataType type = design.typeOf(key);
-        for (Row row : to.body().rows()) {
-            row.value(key.id()).ifPresent(value -> parents.put(canonical(type, value), row));
-        }
     }
 
     /** Empty where the other has no key of one attribute of its own, or one of another kind of values. */
@@ -111,7 +108,19 @@ public final class Declared {
     }
 
     private boolean isThere(String value) {
-        return parents.containsKey(canonical(design.typeOf(key), value));
+        return parents().containsKey(canonical(design.typeOf(key), value));
+    }
+
+    private Map<String, Row> parents() {
+        if (parents.isEmpty()) {
+            DataType type = design.typeOf(key);
+            var byKey = new HashMap<String, Row>();
+            for (Row row : to.body().rows()) {
+                row.value(key.id()).ifPresent(value -> byKey.put(canonical(type, value), row));
+            }
+            parents = Optional.of(byKey);
+        }
+        return parents.get();
     }
 
     private boolean isAlone() {
@@ -206,7 +215,7 @@ public final class Declared {
     }
 
     private Row.Reference reference(String value) {
-        Row parent = parents.get(canonical(design.typeOf(key), value));
+        Row parent = parents().get(canonical(design.typeOf(key), value));
         return parent == null ? new Row.RawKey(List.of(value)) : Row.Reference.to(parent);
     }
 }

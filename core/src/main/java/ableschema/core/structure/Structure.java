@@ -201,11 +201,16 @@ public record Structure(Id owner, String table, List<Line> columns, List<IndexLi
 
         private List<CheckLine> checks() {
             Body body = design.body(owner).orElse(Body.EMPTY);
+            List<Check> wider = body.checks().stream()
+                    .filter(check -> !isInColumn(body, check))
+                    .toList();
+            if (wider.isEmpty()) {
+                return List.of(); // so it is for most tables, and then no rows need to be read
+            }
             var text = new CheckText(design, owner);
             var values = new RowValues(design);
             boolean few = body.rows().size() <= MANY_ROWS;
-            return body.checks().stream()
-                    .filter(check -> !isInColumn(body, check))
+            return wider.stream()
                     .map(check -> new CheckLine(
                             check.id(),
                             text.said(check.expression()).orElseGet(() -> written(check)),

@@ -29,12 +29,12 @@ final class FullnessView extends VBox {
     private final Workspace workspace;
     private final Id owner;
 
-    FullnessView(Workspace workspace, Attribute attribute) {
+    /** @param full measured once, as that reads all sample rows */
+    FullnessView(Workspace workspace, Attribute attribute, Fullness full) {
         super(5);
         this.workspace = workspace;
         this.owner = workspace.design().ownerOf(attribute.id()).orElseThrow(); // it is shown as it is in the design
         setId("fullness");
-        Fullness full = of(workspace, attribute);
         if (!full.high().isEmpty() || !full.low().isEmpty()) {
             getChildren().addAll(bar(full), ends(full));
         } else if (!full.seen().isEmpty()) {
@@ -49,8 +49,8 @@ final class FullnessView extends VBox {
                 workspace.design(), attribute, workspace.dialect(), Year.now().getValue());
     }
 
-    static Object shownOf(Workspace workspace, Attribute attribute) {
-        return List.of(attribute.id(), of(workspace, attribute), volume(workspace, attribute));
+    static Object shownOf(Workspace workspace, Attribute attribute, Fullness full) {
+        return List.of(attribute.id(), full, volume(workspace, attribute));
     }
 
     private static Volume volume(Workspace workspace, Attribute attribute) {
@@ -62,8 +62,7 @@ final class FullnessView extends VBox {
     }
 
     /** What stands right of the heading: "PostgreSQL smallint, 2 bytes". */
-    static String column(Workspace workspace, Attribute attribute) {
-        Fullness full = of(workspace, attribute);
+    static String column(Workspace workspace, Fullness full) {
         String bytes = full.bytes() <= 0 ? "" : ", " + full.bytes() + (full.bytes() == 1 ? " byte" : " bytes");
         return workspace.dialect().label() + " " + shortened(full.column()) + bytes;
     }

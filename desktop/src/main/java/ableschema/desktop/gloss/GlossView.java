@@ -8,6 +8,7 @@ import ableschema.core.design.Id;
 import ableschema.core.design.Relationship;
 import ableschema.core.finding.Finding;
 import ableschema.core.finding.Step;
+import ableschema.core.holding.Fullness;
 import ableschema.core.mapping.Mapping;
 import ableschema.core.mapping.PhysicalDesign;
 import ableschema.core.schema.ForeignKey;
@@ -171,11 +172,12 @@ public final class GlossView extends VBox {
         section("WHAT DOES IT HOLD?", "");
         parts.add("holding", HoldingView.shownOf(workspace, attribute), () -> new HoldingView(workspace, attribute));
         if (!(workspace.design().typeOf(attribute) instanceof DataType.Undecided)) {
-            section("HOW FULL IT IS", FullnessView.column(workspace, attribute));
+            Fullness full = FullnessView.of(workspace, attribute);
+            section("HOW FULL IT IS", FullnessView.column(workspace, full));
             parts.add(
                     "fullness",
-                    FullnessView.shownOf(workspace, attribute),
-                    () -> new FullnessView(workspace, attribute));
+                    FullnessView.shownOf(workspace, attribute, full),
+                    () -> new FullnessView(workspace, attribute, full));
         }
         OtherwiseLines.of(workspace, attribute).ifPresent(lines -> {
             section("IF IT WERE OTHERWISE", "rows go along");
