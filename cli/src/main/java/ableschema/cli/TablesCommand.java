@@ -107,7 +107,18 @@ final class TablesCommand implements Callable<Integer> {
                 "indexes",
                 list(
                         table.indexes(),
-                        i -> Json.ordered("name", i.name(), "columns", i.columnNames(), "unique", i.unique())));
+                        i -> Json.ordered(
+                                "name",
+                                i.name(),
+                                "columns",
+                                i.columns().stream()
+                                        .map(part ->
+                                                part.value().written(name -> name) + (part.descending() ? " desc" : ""))
+                                        .toList(),
+                                "unique",
+                                i.unique(),
+                                "only",
+                                i.only().written(name -> name))));
         document.design()
                 .notes()
                 .volume(mapping.trace().owner(table))

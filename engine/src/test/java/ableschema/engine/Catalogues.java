@@ -191,7 +191,9 @@ final class Catalogues {
     private static Set<String> indexes(Table table) {
         var indexes = new TreeSet<String>();
         table.uniques().forEach(unique -> indexes.add("unique " + lower(unique.columns())));
-        table.indexes().forEach(index -> indexes.add((index.unique() ? "unique " : "") + lower(index.columnNames())));
+        table.indexes().stream()
+                .filter(Table.TableIndex::isPlain)
+                .forEach(index -> indexes.add((index.unique() ? "unique " : "") + lower(index.columnNames())));
         return indexes;
     }
 

@@ -106,9 +106,7 @@ public record Body(
                 checks.stream()
                         .filter(c -> c.expression().columns().noneMatch(gone))
                         .toList(),
-                indexes.stream()
-                        .filter(i -> i.parts().stream().map(Index.Part::column).noneMatch(gone))
-                        .toList(),
+                indexes.stream().filter(i -> i.columns().noneMatch(gone)).toList(),
                 without(dependencies, gone),
                 without(refused, gone),
                 rows);

@@ -144,9 +144,10 @@ final class Meaning {
                 .forEach(i -> say(
                         owner + ", index "
                                 + i.parts().stream()
-                                        .map(p -> named(p.column()) + (p.descending() ? " down" : ""))
+                                        .map(p -> named(p.value()) + (p.descending() ? " down" : ""))
                                         .collect(joining(", ")),
-                        (i.unique() ? "unique" : "there") + pins(i.pins())));
+                        (i.unique() ? "unique" : "there") + ", often " + i.purpose()
+                                + (i.only().isPresent() ? " where " + named(i.only()) : "") + pins(i.pins())));
         body.dependencies().forEach(d -> say(owner + ", dependency", named(d)));
         body.refused().forEach(d -> say(owner + ", refused dependency", named(d)));
         body.rows().forEach(row -> say(owner + ", row", named(row)));

@@ -112,29 +112,49 @@ public final class Edits {
         return new ChangeBody(owner, body.withUniques(uniques), name);
     }
 
-    /** Has an attribute indexed because it is often searched, or no longer. */
-    public Edit setSearched(Attribute attribute, boolean searched) {
+    /** Has an attribute indexed because it is often searched or sorted, or no longer so. */
+    public Edit setOften(Attribute attribute, Index.Purpose purpose, boolean often) {
         Id owner = ownerOf(attribute);
         Body body = body(owner);
         var indexes = new ArrayList<>(body.indexes());
+        var own = indexes.stream().filter(each -> each.isOnlyOn(attribute)).findFirst();
         indexes.removeIf(each -> each.isOnlyOn(attribute));
-        if (searched) {
-            indexes.add(new Index(
-                    ids.next(IdKind.INDEX), List.of(new Index.Part(attribute.ref(), false)), false, Pins.NONE));
+        if (often) {
+            indexes.add(own.map(index -> index.withPurpose(index.purpose().and(purpose)))
+                    .orElseGet(() -> new Index(
+                            ids.next(IdKind.INDEX),
+                            List.of(new Index.Part(attribute.ref(), false)),
+                            false,
+                            purpose,
+                            Expression.none(),
+                            Pins.NONE)));
+        } else {
+            own.flatMap(index -> index.purpose().without(purpose).map(index::withPurpose))
+                    .ifPresent(indexes::add);
         }
-        String name = (searched ? "index " : "no longer index ") + attribute.name();
+        String name = (often ? "index " : "no longer index ") + attribute.name();
         return new ChangeBody(owner, body.withIndexes(indexes), name);
     }
 
-    /** Has an owner indexed by columns, unless it is so already. */
-    public Edit addIndex(Id owner, List<Index.Part> parts, boolean unique) {
+    /** Has an owner indexed as another index is, whose id is not taken; one that is there already is asked for by more. */
+    public Edit addIndex(Id owner, Index wanted) {
         Body body = body(owner);
-        boolean known = body.indexes().stream().anyMatch(each -> each.parts().equals(parts) && each.unique() == unique);
-        Body indexed = known
-                ? body
-                : body.withIndexes(
-                        Lists.plus(body.indexes(), new Index(ids.next(IdKind.INDEX), parts, unique, Pins.NONE)));
-        return new ChangeBody(owner, indexed, "index " + called(owner));
+        Optional<Index> known =
+                body.indexes().stream().filter(wanted::isOverTheSameAs).findFirst();
+        List<Index> indexes = known.map(index -> Lists.replace(
+                        body.indexes(),
+                        Index::id,
+                        index.withPurpose(index.purpose().and(wanted.purpose()))))
+                .orElseGet(() -> Lists.plus(
+                        body.indexes(),
+                        new Index(
+                                ids.next(IdKind.INDEX),
+                                wanted.parts(),
+                                wanted.unique(),
+                                wanted.purpose(),
+                                wanted.only(),
+                                Pins.NONE)));
+        return new ChangeBody(owner, body.withIndexes(indexes), "index " + called(owner));
     }
 
     /** Keeps several parts unique together. */

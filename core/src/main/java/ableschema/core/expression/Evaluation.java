@@ -79,6 +79,20 @@ public final class Evaluation<R> {
         }
     }
 
+    /** What an expression is for these values; empty where it says more than is judged here. */
+    public static <R> Optional<Operand> valueOf(Expression<R> expression, Function<R, Operand> values) {
+        if (!expression.isStandard()) {
+            return Optional.empty();
+        }
+        var evaluation = new Evaluation<>(expression, values);
+        try {
+            Operand value = evaluation.sum();
+            return evaluation.at == evaluation.tokens.size() ? Optional.of(value) : Optional.empty();
+        } catch (NotKnown | ArithmeticException | NumberFormatException e) {
+            return Optional.empty();
+        }
+    }
+
     private boolean accept(String word) {
         boolean found = at < tokens.size() && tokens.get(at).is(word);
         at += found ? 1 : 0;

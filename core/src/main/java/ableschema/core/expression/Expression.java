@@ -65,6 +65,11 @@ public record Expression<R>(List<Piece<R>> pieces, String dialect) {
         return sql.isEmpty() ? none() : of(new Text<>(sql));
     }
 
+    /** A column as it is. */
+    public static <R> Expression<R> column(R ref) {
+        return of(new Column<>(ref));
+    }
+
     @SafeVarargs
     @SuppressWarnings("varargs") // the pieces are only copied
     public static <R> Expression<R> of(Piece<R>... pieces) {
@@ -108,6 +113,13 @@ public record Expression<R>(List<Piece<R>> pieces, String dialect) {
             return PLAIN_NUMBER.matcher(value).matches() ? value : read.canonical();
         }
         return "'" + value.replace("'", "''") + "'";
+    }
+
+    /** The column that this is, where it is one and nothing else. */
+    public Optional<R> asColumn() {
+        return pieces.size() == 1 && pieces.get(0) instanceof Column<R> column
+                ? Optional.of(column.ref())
+                : Optional.empty();
     }
 
     public boolean isPresent() {

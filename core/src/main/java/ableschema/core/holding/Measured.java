@@ -54,19 +54,8 @@ final class Measured extends DataType.OtherVisitor<Fullness> {
             return;
         }
         long rows = volume.get().after(PLANNED_YEARS);
-        said.add(number(rows) + " rows in " + PLANNED_YEARS + " years take about " + size((double) rows * form.bytes())
-                + " here.");
-    }
-
-    private static String size(double bytes) {
-        double at = bytes;
-        String[] units = {"bytes", "kB", "MB", "GB", "TB"};
-        int unit = 0;
-        while (at >= 1000 && unit < units.length - 1) {
-            at /= 1000;
-            unit++;
-        }
-        return String.format(Locale.ROOT, at < 10 && unit > 0 ? "%.1f %s" : "%.0f %s", at, units[unit]);
+        said.add(number(rows) + " rows in " + PLANNED_YEARS + " years take about "
+                + Space.said((double) rows * form.bytes()) + " here.");
     }
 
     private Optional<Volume> volume() {

@@ -10,29 +10,44 @@ import ableschema.core.design.Plural;
  * @param plural           whether tables are named in the plural
  * @param patterns         what constraints and indexes are called
  * @param indexForeignKeys whether a foreign key that no key serves gets an index
+ * @param mostIndexes      more indexes of one table than these are spoken of; 0 for any number
  */
-public record NamingRules(NameStyle style, boolean plural, boolean indexForeignKeys, NamePatterns patterns) {
+public record NamingRules(
+        NameStyle style, boolean plural, boolean indexForeignKeys, NamePatterns patterns, int mostIndexes) {
 
-    public static final NamingRules USUAL = new NamingRules(NameStyle.SNAKE, false, true, NamePatterns.USUAL);
+    /** Each row that is written is written into all of them. */
+    public static final int USUAL_INDEXES = 8;
+
+    public static final NamingRules USUAL = new NamingRules(NameStyle.SNAKE, false, true);
+
+    public NamingRules {
+        if (mostIndexes < 0) {
+            throw new IllegalArgumentException("a table cannot have fewer indexes than none");
+        }
+    }
 
     public NamingRules(NameStyle style, boolean plural, boolean indexForeignKeys) {
-        this(style, plural, indexForeignKeys, NamePatterns.USUAL);
+        this(style, plural, indexForeignKeys, NamePatterns.USUAL, USUAL_INDEXES);
     }
 
     public NamingRules withStyle(NameStyle style) {
-        return new NamingRules(style, plural, indexForeignKeys, patterns);
+        return new NamingRules(style, plural, indexForeignKeys, patterns, mostIndexes);
     }
 
     public NamingRules withPlural(boolean plural) {
-        return new NamingRules(style, plural, indexForeignKeys, patterns);
+        return new NamingRules(style, plural, indexForeignKeys, patterns, mostIndexes);
     }
 
     public NamingRules withIndexForeignKeys(boolean indexForeignKeys) {
-        return new NamingRules(style, plural, indexForeignKeys, patterns);
+        return new NamingRules(style, plural, indexForeignKeys, patterns, mostIndexes);
     }
 
     public NamingRules with(NamePatterns patterns) {
-        return new NamingRules(style, plural, indexForeignKeys, patterns);
+        return new NamingRules(style, plural, indexForeignKeys, patterns, mostIndexes);
+    }
+
+    public NamingRules withMostIndexes(int mostIndexes) {
+        return new NamingRules(style, plural, indexForeignKeys, patterns, mostIndexes);
     }
 
     String table(Entity entity, Plural plurals) {

@@ -29,9 +29,11 @@ public record Readdressing(Function<KeyPart, List<KeyPart>> part, UnaryOperator<
                 .map(i -> new Index(
                         i.id(),
                         i.parts().stream()
-                                .map(p -> new Index.Part(column.apply(p.column()), p.descending()))
+                                .map(p -> new Index.Part(p.value().map(column), p.descending()))
                                 .toList(),
                         i.unique(),
+                        i.purpose(),
+                        i.only().map(column),
                         i.pins()))
                 .toList();
         Body changed = body.withAttributes(attributes)

@@ -229,22 +229,33 @@ final class TableConstraints {
         var indexes = new ArrayList<TableIndex>();
         for (Index index : body.indexes()) {
             List<IndexedColumn> parts = index.parts().stream()
-                    .flatMap(part -> columns.column(part.column()).stream()
-                            .map(column -> new IndexedColumn(column.name(), part.descending())))
+                    .flatMap(part -> columns.named(part.value()).stream()
+                            .map(value -> new IndexedColumn(value, part.descending())))
                     .toList();
-            if (parts.isEmpty() || parts.size() < index.parts().size()) {
+            Optional<Expression<String>> only = columns.named(index.only());
+            if (parts.isEmpty() || parts.size() < index.parts().size() || only.isEmpty()) {
                 gap(index.id(), "an index is on a column that is not in this table");
                 continue;
             }
             // a column that comes a second time adds nothing, and some databases refuse it
-            Map<String, IndexedColumn> once = new LinkedHashMap<>();
-            parts.forEach(part -> once.putIfAbsent(part.name(), part));
-            parts = List.copyOf(once.values());
-            List<String> over = parts.stream().map(IndexedColumn::name).toList();
+            Map<Expression<String>, IndexedColumn> once = new LinkedHashMap<>();
+            parts.forEach(part -> once.putIfAbsent(part.value(), part));
+            List<String> over = once.keySet().stream()
+                    .flatMap(Expression::columns)
+                    .distinct()
+                    .toList();
             String name = named(
                     index.id(), index.pins(), Role.ITSELF, rules.patterns().index(), over(over));
-            indexes.add(new TableIndex(name, parts, index.unique(), index.pins().options()));
-            served.add(over);
+            var made = new TableIndex(
+                    name,
+                    List.copyOf(once.values()),
+                    index.unique(),
+                    only.get(),
+                    index.pins().options());
+            indexes.add(made);
+            if (!made.only().isPresent()) {
+                served.add(made.columnNames());
+            }
         }
         if (rules.indexForeignKeys()) {
             design.referencesOf(owner).forEach(end -> indexForeignKey(end).ifPresent(indexes::add));

@@ -233,8 +233,8 @@ public record Decompose(Proposal proposal) implements Edit {
         }
 
         private static boolean ownsAll(List<Attribute> own, Index index) {
-            return index.parts().stream()
-                    .allMatch(p -> own.stream().anyMatch(a -> a.ref().equals(p.column())));
+            return index.columns()
+                    .allMatch(c -> own.stream().anyMatch(a -> a.ref().equals(c)));
         }
 
         private Design withRows(Design design) {

@@ -7,7 +7,6 @@ import ableschema.core.design.Entity;
 import ableschema.core.design.Id;
 import ableschema.core.design.IdKind;
 import ableschema.core.design.IdSource;
-import ableschema.core.design.Index;
 import ableschema.core.design.KeyPart;
 import ableschema.core.design.Row;
 import ableschema.core.theory.AttributeSet;
@@ -152,7 +151,7 @@ public record Proposal(EntityTheory theory, Decomposition decomposition, List<Pa
                 .filter(this::isSpread)
                 .forEach(columns -> unheld.add("a check on " + theory.listed(columns)));
         body.indexes().stream()
-                .map(each -> own(each.parts().stream().map(Index.Part::column)))
+                .map(each -> own(each.columns()))
                 .filter(this::isSpread)
                 .forEach(columns -> unheld.add("an index on " + theory.listed(columns)));
         return unheld;

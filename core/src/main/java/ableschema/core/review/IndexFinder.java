@@ -38,6 +38,12 @@ final class IndexFinder implements Finder.OfEach {
             "Index that another makes needless",
             "{table}: the index {index} leads nowhere that {other} does not.",
             "It costs time with every row that is written and never saves any.");
+    static final Rule MANY = Rule.advice(
+            Step.SQL,
+            "index-many",
+            "More indexes than the house admits",
+            "{table} has {count} indexes; the house rules admit {most}.",
+            "Each row that is written is written into all of them; which of them is nobody searching or sorting by?");
     static final Rule TYPE_DIFFERS = Rule.mustMend(
             Step.SQL,
             "foreign-key-type",
@@ -47,7 +53,7 @@ final class IndexFinder implements Finder.OfEach {
 
     @Override
     public List<Rule> rules() {
-        return List.of(UNINDEXED, NEEDLESS, TYPE_DIFFERS);
+        return List.of(UNINDEXED, NEEDLESS, MANY, TYPE_DIFFERS);
     }
 
     @Override
@@ -61,6 +67,7 @@ final class IndexFinder implements Finder.OfEach {
                 differing(subject, owner, table, key, found);
             });
             needless(subject, owner, table, found);
+            many(subject, owner, table, found);
         });
     }
 
@@ -68,7 +75,9 @@ final class IndexFinder implements Finder.OfEach {
         return Stream.of(
                         table.primaryKey().stream().map(Table.PrimaryKey::columns),
                         table.uniques().stream().map(Table.UniqueConstraint::columns),
-                        table.indexes().stream().map(Table.TableIndex::columnNames))
+                        table.indexes().stream()
+                                .filter(index -> !index.only().isPresent())
+                                .map(Table.TableIndex::columnNames))
                 .flatMap(each -> each);
     }
 
@@ -128,12 +137,25 @@ final class IndexFinder implements Finder.OfEach {
         }
     }
 
+    private static void many(Subject subject, Id owner, Table table, Consumer<Finding> found) {
+        int most = subject.document().rules().naming().mostIndexes();
+        long count = (table.primaryKey().isPresent() ? 1 : 0)
+                + table.uniques().size()
+                + table.indexes().size();
+        if (most > 0 && count > most) {
+            found.accept(Finding.of(MANY, Place.of(owner))
+                    .naming("table", subject.trace().label(table))
+                    .stating("count", String.valueOf(count))
+                    .stating("most", String.valueOf(most)));
+        }
+    }
+
     private static void needless(Subject subject, Id owner, Table table, Consumer<Finding> found) {
         for (Table.TableIndex index : table.indexes()) {
             if (index.unique()) {
                 continue;
             }
-            List<String> columns = index.columnNames();
+            List<String> columns = index.isPlain() ? index.columnNames() : List.of();
             Optional<String> other = Stream.of(
                             table.primaryKey().stream()
                                     .filter(key -> begins(key.columns(), columns))
@@ -151,15 +173,19 @@ final class IndexFinder implements Finder.OfEach {
     }
 
     private static boolean begins(List<String> columns, List<String> wanted) {
-        return columns.size() >= wanted.size()
+        return !wanted.isEmpty()
+                && columns.size() >= wanted.size()
                 && columns.subList(0, wanted.size()).equals(wanted);
     }
 
     /** Whether one index serves for all that another does; of two that are the same, the later is needless. */
     private static boolean covers(Table.TableIndex one, Table.TableIndex other, Table table) {
-        boolean begins = one.columns().size() >= other.columns().size()
+        boolean rows = !one.only().isPresent() || one.only().equals(other.only());
+        boolean begins = rows
+                && one.columns().size() >= other.columns().size()
                 && one.columns().subList(0, other.columns().size()).equals(other.columns());
-        boolean same = one.columns().size() == other.columns().size() && !one.unique();
+        boolean same =
+                one.columns().size() == other.columns().size() && one.only().equals(other.only()) && !one.unique();
         return begins
                 && (!same || table.indexes().indexOf(one) < table.indexes().indexOf(other));
     }

@@ -19,6 +19,7 @@ import ableschema.core.design.Row;
 import ableschema.core.design.Unique;
 import ableschema.core.expression.Evaluation;
 import ableschema.core.expression.Evaluation.Truth;
+import ableschema.core.expression.Expression;
 import ableschema.core.finding.Finding;
 import ableschema.core.finding.Place;
 import ableschema.core.finding.Rule;
@@ -31,6 +32,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Function;
 
 /** Holds the sample rows of one entity or many-to-many against every rule of the design. */
 public final class RowJudge {
@@ -260,11 +262,15 @@ public final class RowJudge {
         for (Unique unique : body.uniques()) {
             judgeRepeated(keys.columns(owner, unique.parts()), RowRules.UNIQUE_REPEATED);
         }
-        body.indexes().stream()
-                .filter(Index::unique)
-                .map(index -> index.parts().stream().map(Index.Part::column).toList())
-                .filter(columns -> !columns.equals(key))
-                .forEach(columns -> judgeRepeated(columns, RowRules.UNIQUE_REPEATED));
+        for (Index index : body.indexes()) {
+            List<ColumnRef> columns = index.parts().stream()
+                    .flatMap(part -> part.value().columns())
+                    .distinct()
+                    .toList();
+            if (index.unique() && !(index.isPlain() && columns.equals(key))) {
+                judgeRepeated(columns, RowRules.UNIQUE_REPEATED, row -> indexed(row, index));
+            }
+        }
         for (EndRef end : references) {
             if (design.relationship(end.relationship())
                             .filter(r -> r.isOneToOne())
@@ -275,14 +281,41 @@ public final class RowJudge {
         }
     }
 
+    /** What an index has of a row; with an empty text where it is alike no other, or it is not known here. */
+    private List<String> indexed(Row row, Index index) {
+        boolean some = index.only().isPresent()
+                && Evaluation.of(index.only(), column -> operand(row, column))
+                        .filter(Evaluation.Truth.TRUE::equals)
+                        .isEmpty();
+        return some
+                ? List.of("")
+                : index.parts().stream()
+                        .map(part -> part.column()
+                                .map(column -> comparable(row, column))
+                                .orElseGet(() -> made(row, part.value())))
+                        .toList();
+    }
+
+    private String made(Row row, Expression<ColumnRef> value) {
+        return Evaluation.valueOf(value, column -> operand(row, column))
+                .flatMap(made ->
+                        made.text().map(text -> TypedValue.of(made.type(), text).comparable(made.type())))
+                .orElse("");
+    }
+
     private void judgeRepeated(List<ColumnRef> columns, Rule rule) {
+        judgeRepeated(columns, rule, row -> columns.stream()
+                .map(column -> comparable(row, column))
+                .toList());
+    }
+
+    private void judgeRepeated(List<ColumnRef> columns, Rule rule, Function<Row, List<String>> compared) {
         if (columns.isEmpty()) {
             return;
         }
         Map<List<String>, Row> seen = new HashMap<>();
         for (Row row : body.rows()) {
-            List<String> found =
-                    columns.stream().map(column -> comparable(row, column)).toList();
+            List<String> found = compared.apply(row);
             Row other = found.contains("") ? null : seen.putIfAbsent(found, row);
             if (other != null) {
                 find(

@@ -81,7 +81,7 @@ public record Decided(Schema schema, List<Remark> leftOut) {
                 .filter(check -> !whole.test(check.expression().columns().toList()))
                 .forEach(check -> leftOut.add(leftOut(table, Kind.CHECK, check.name())));
         table.indexes().stream()
-                .filter(index -> !whole.test(index.columnNames()))
+                .filter(index -> !whole.test(index.mentioned().toList()))
                 .forEach(index -> leftOut.add(leftOut(table, Kind.INDEX, index.name())));
         return new Table(
                 table.qualified(),
@@ -100,7 +100,7 @@ public record Decided(Schema schema, List<Remark> leftOut) {
                         .filter(check -> whole.test(check.expression().columns().toList()))
                         .toList(),
                 table.indexes().stream()
-                        .filter(index -> whole.test(index.columnNames()))
+                        .filter(index -> whole.test(index.mentioned().toList()))
                         .toList(),
                 table.options());
     }

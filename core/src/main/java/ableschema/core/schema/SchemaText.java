@@ -76,8 +76,10 @@ final class SchemaText {
     private static String text(Table.TableIndex index) {
         return (index.unique() ? "unique " : "")
                 + index.columns().stream()
-                        .map(part -> part.name() + (part.descending() ? " descending" : ""))
+                        .map(part -> part.value().asColumn().orElseGet(() -> text(part.value()))
+                                + (part.descending() ? " descending" : ""))
                         .collect(joining(", "))
+                + (index.only().isPresent() ? " where " + text(index.only()) : "")
                 + options(index.options());
     }
 

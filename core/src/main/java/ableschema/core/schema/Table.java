@@ -6,6 +6,7 @@ import ableschema.core.expression.Expression;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
 
 /**
  * One table.
@@ -48,20 +49,55 @@ public record Table(
     /** A rule on each row; columns stand in it by their names. */
     public record CheckConstraint(String name, Expression<String> expression) {}
 
-    /** An index that no constraint brings along. */
-    public record TableIndex(String name, List<IndexedColumn> columns, boolean unique, Map<String, String> options) {
+    /**
+     * An index that no constraint brings along.
+     *
+     * @param only which rows it is over; {@link Expression#none()} for all
+     */
+    public record TableIndex(
+            String name,
+            List<IndexedColumn> columns,
+            boolean unique,
+            Expression<String> only,
+            Map<String, String> options) {
         public TableIndex {
             columns = List.copyOf(columns);
             options = Map.copyOf(options);
         }
 
+        /** An index over all rows. */
+        public TableIndex(String name, List<IndexedColumn> columns, boolean unique, Map<String, String> options) {
+            this(name, columns, unique, Expression.none(), options);
+        }
+
+        /** The columns by which rows are found in it: those before the first part that is made of columns. */
         public List<String> columnNames() {
-            return columns.stream().map(IndexedColumn::name).toList();
+            return columns.stream()
+                    .map(part -> part.value().asColumn())
+                    .takeWhile(Optional::isPresent)
+                    .flatMap(Optional::stream)
+                    .toList();
+        }
+
+        /** Whether it is over columns as they are, and over all rows. */
+        public boolean isPlain() {
+            return !only.isPresent() && columnNames().size() == columns.size();
+        }
+
+        /** All columns that it speaks of, those of its condition too. */
+        public Stream<String> mentioned() {
+            return Stream.concat(columns.stream().flatMap(part -> part.value().columns()), only.columns())
+                    .distinct();
         }
     }
 
-    /** A column of an index, with its direction. */
-    public record IndexedColumn(String name, boolean descending) {}
+    /** A column of an index, or what is made of some, with its direction. */
+    public record IndexedColumn(Expression<String> value, boolean descending) {
+
+        public IndexedColumn(String column, boolean descending) {
+            this(Expression.column(column), descending);
+        }
+    }
 
     /** The name without the namespace. */
     public String name() {

@@ -56,7 +56,9 @@ record RefusedRows(Dialect dialect, Schema schema, Table table) {
         var unique = new ArrayList<List<String>>();
         table.primaryKey().ifPresent(key -> unique.add(key.columns()));
         table.uniques().forEach(each -> unique.add(each.columns()));
-        table.indexes().stream().filter(Table.TableIndex::unique).forEach(index -> unique.add(index.columnNames()));
+        table.indexes().stream()
+                .filter(index -> index.unique() && index.isPlain())
+                .forEach(index -> unique.add(index.columnNames()));
         return unique;
     }
 

@@ -90,11 +90,36 @@ final class TableShortfalls {
         for (Table.TableIndex index : table.indexes()) {
             Part part = table.part(Kind.INDEX, index.name());
             name(part, index.name(), found);
-            if (index.unique()) {
-                findEmpties(part, index.columnNames(), found);
-            }
+            find(index, part, found);
         }
         return found;
+    }
+
+    /** Whether an index can stand here: one that is unique only as it is, another also where it is over more rows. */
+    boolean canIndex(Table.TableIndex index) {
+        boolean made = index.columns().stream()
+                .map(Table.IndexedColumn::value)
+                .allMatch(value -> value.asColumn().isPresent()
+                        || dialect.can(Ability.MADE_INDEXES) && dialect.understands(value));
+        boolean some = !index.only().isPresent() || dialect.takesIndexOver(index.only());
+        return made && (some || !index.unique());
+    }
+
+    private void find(Table.TableIndex index, Part part, List<Shortfall> found) {
+        boolean made = index.columns().stream()
+                .allMatch(column -> column.value().asColumn().isPresent());
+        String leftOut =
+                index.unique() ? "it is left out, and that it is unique is left to the application" : "it is left out";
+        if (!made && !dialect.can(Ability.MADE_INDEXES)) {
+            add(found, Ability.MADE_INDEXES, part, leftOut);
+        } else if (!index.only().isPresent() || dialect.takesIndexOver(index.only())) {
+            index.columns().forEach(column -> find(column.value(), part, leftOut, found));
+        } else {
+            add(found, Ability.PARTIAL_INDEXES, part, index.unique() ? leftOut : "it is over all rows");
+        }
+        if (index.unique() && canIndex(index) && index.isPlain()) {
+            findEmpties(part, index.columnNames(), found);
+        }
     }
 
     private void add(List<Shortfall> found, Ability ability, Part place, String instead) {

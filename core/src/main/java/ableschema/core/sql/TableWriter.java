@@ -239,30 +239,43 @@ final class TableWriter {
                         .closed(Statement.Kind.INDEX));
             }
         }
-        table.indexes().forEach(index -> statements.add(index(index)));
+        table.indexes().stream().filter(shortfalls::canIndex).forEach(index -> statements.add(index(index)));
         return statements;
     }
 
     private String filter(List<String> columns) {
+        return " WHERE " + notEmpty(columns);
+    }
+
+    private String notEmpty(List<String> columns) {
         return columns.stream()
                 .map(name -> dialect.column(name) + " IS NOT NULL")
-                .collect(joining(" AND ", " WHERE ", ""));
+                .collect(joining(" AND "));
+    }
+
+    /** The rows that an index is over, where it is not over all. */
+    private String rowsOf(Table.TableIndex index) {
+        boolean filtered = index.unique() && shortfalls.isFiltered(index.columnNames());
+        boolean some = index.only().isPresent() && dialect.takesIndexOver(index.only());
+        String notEmpty = filtered ? notEmpty(index.columnNames()) : "";
+        String condition = some ? written(index.only()) : "";
+        return notEmpty.isEmpty() && condition.isEmpty()
+                ? ""
+                : " WHERE " + notEmpty + (filtered && some ? " AND (" + condition + ")" : condition);
+    }
+
+    private String indexed(Table.IndexedColumn part) {
+        String value = part.value().asColumn().map(dialect::column).orElseGet(() -> "(" + written(part.value()) + ")");
+        return part.descending() ? value + " DESC" : value;
     }
 
     private Statement index(Table.TableIndex index) {
-        var columns = new StringBuilder();
-        for (Table.IndexedColumn part : index.columns()) {
-            columns.append(columns.isEmpty() ? "" : ", ")
-                    .append(dialect.column(part.name()))
-                    .append(part.descending() ? " DESC" : "");
-        }
+        String columns = index.columns().stream().map(this::indexed).collect(joining(", "));
         return new SqlWriter(table.part(Kind.INDEX, index.name()))
                 .line("CREATE " + (index.unique() ? "UNIQUE " : "") + "INDEX "
                         + dialect.quoted(names.ofIndex(table, index.name())) + " ON " + name()
                         + dialect.indexMethod(index) + " (" + columns + ")"
-                        + (index.unique() && shortfalls.isFiltered(index.columnNames())
-                                ? filter(index.columnNames())
-                                : "")
+                        + rowsOf(index)
                         + dialect.indexEnd(index))
                 .closed(Statement.Kind.INDEX);
     }

@@ -35,6 +35,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
+import java.util.stream.Stream;
 
 /** The form of entities, relationships and domains. */
 final class DesignForm {
@@ -230,18 +231,56 @@ final class DesignForm {
     }
 
     private Form<Index> index() {
-        Form<Index.Part> part =
-                Form.of(each -> TextNode.valueOf(each.column() + (each.descending() ? " desc" : "")), json -> {
-                    Index.Part read = json.as(text ->
-                            new Index.Part(ColumnRef.parse(text.replaceFirst(" desc$", "")), text.endsWith(" desc")));
-                    forms.requireKnown(json, read.column());
+        return Form.object(index -> {
+            Id id = index.required("id", forms.newId, Index::id);
+            List<Index.Part> parts = index.required("parts", Form.list(indexPart()), Index::parts);
+            boolean unique = index.flag("unique", Index::unique);
+            Index.Purpose purpose = index.optional(
+                    "purpose", Form.choice(List.of(Index.Purpose.values())), Index.Purpose.SEARCHED, Index::purpose);
+            Expression<ColumnRef> only = index.optional("only", forms.expression, Expression.none(), each -> each.only()
+                    .in(""));
+            String dialect = index.optional("dialect", Forms.DIALECT, "", DesignForm::dialectOf);
+            return new Index(
+                    id,
+                    parts.stream()
+                            .map(part -> part.column().isPresent()
+                                    ? part
+                                    : new Index.Part(part.value().in(dialect), part.descending()))
+                            .toList(),
+                    unique,
+                    purpose,
+                    only.isPresent() ? only.in(dialect) : only,
+                    Forms.pins(index, Index::pins));
+        });
+    }
+
+    /** The dialect that what an index is made of is written in; all of it is written in one. */
+    private static String dialectOf(Index index) {
+        return Stream.concat(index.parts().stream().map(Index.Part::value), Stream.of(index.only()))
+                .map(Expression::dialect)
+                .filter(each -> !each.isEmpty())
+                .findFirst()
+                .orElse("");
+    }
+
+    /** A column by its address, or an expression in which columns stand between braces; {@code desc} behind it where it falls. */
+    private Form<Index.Part> indexPart() {
+        return Form.of(
+                each -> TextNode.valueOf(each.column()
+                                .map(ColumnRef::toString)
+                                .orElseGet(() -> each.value().in("").toString())
+                        + (each.descending() ? " desc" : "")),
+                json -> {
+                    Index.Part read = json.as(text -> {
+                        String value = text.replaceFirst(" desc$", "");
+                        boolean falls = text.endsWith(" desc");
+                        return value.indexOf('{') < 0
+                                ? new Index.Part(ColumnRef.parse(value), falls)
+                                : new Index.Part(Expression.parse(value, ColumnRef::parse), falls);
+                    });
+                    read.value().columns().forEach(column -> forms.requireKnown(json, column));
                     return read;
                 });
-        return Form.object(index -> new Index(
-                index.required("id", forms.newId, Index::id),
-                index.required("parts", Form.list(part), Index::parts),
-                index.flag("unique", Index::unique),
-                Forms.pins(index, Index::pins)));
     }
 
     private Form<Dependency> dependency() {

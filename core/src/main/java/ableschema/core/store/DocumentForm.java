@@ -88,7 +88,9 @@ final class DocumentForm {
                         rules.always("indexForeignKeys", Form.FLAG, false, r -> r.naming()
                                 .indexForeignKeys()),
                         rules.optional("constraintNames", patterns(), NamePatterns.USUAL, r -> r.naming()
-                                .patterns())),
+                                .patterns()),
+                        rules.optional("mostIndexes", Form.NUMBER, NamingRules.USUAL_INDEXES, r -> r.naming()
+                                .mostIndexes())),
                 rules.always("dialect", Forms.DIALECT, HouseRules.USUAL.dialect(), HouseRules::dialect),
                 rules.optional("choices", Forms.CHOICES, Map.of(), HouseRules::choices),
                 rules.flag("reasonsInSql", HouseRules::reasonsInSql),

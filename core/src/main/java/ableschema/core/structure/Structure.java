@@ -1,5 +1,7 @@
 package ableschema.core.structure;
 
+import static java.util.stream.Collectors.joining;
+
 import ableschema.core.design.Attribute;
 import ableschema.core.design.Body;
 import ableschema.core.design.Check;
@@ -9,7 +11,9 @@ import ableschema.core.design.Design;
 import ableschema.core.design.Entity;
 import ableschema.core.design.ForeignColumn;
 import ableschema.core.design.Id;
+import ableschema.core.design.Index;
 import ableschema.core.design.ReferenceColumn;
+import ableschema.core.design.Volume;
 import ableschema.core.document.Document;
 import ableschema.core.mapping.Mapping;
 import ableschema.core.rows.RowJudge;
@@ -71,8 +75,9 @@ public record Structure(Id owner, String table, List<Line> columns, List<IndexLi
      * @param from     what it comes from
      * @param own      the index of the design, which can be taken away; empty for one that comes with something else
      * @param exists   whether the database has one there: a foreign key without an index is listed too
+     * @param space    what it takes for the rows that are expected, as in "about 4.2 MB"; empty where that is not known
      */
-    public record IndexLine(String columns, String from, Optional<Id> own, boolean exists) {}
+    public record IndexLine(String columns, String from, Optional<Id> own, boolean exists, String space) {}
 
     /**
      * One rule over several columns, or one that is more than a comparison.
@@ -99,6 +104,7 @@ public record Structure(Id owner, String table, List<Line> columns, List<IndexLi
         private final Mapping mapping;
         private final Id owner;
         private final Table table;
+        private final IndexCost cost;
 
         Maker(Document document, Mapping mapping, Id owner, Table table) {
             this.design = document.design();
@@ -106,6 +112,8 @@ public record Structure(Id owner, String table, List<Line> columns, List<IndexLi
             this.mapping = mapping;
             this.owner = owner;
             this.table = table;
+            Volume expected = design.notes().volume(owner).orElse(Volume.NONE);
+            this.cost = new IndexCost(mapping.schema(), dialect, table, expected);
         }
 
         Structure structure() {
@@ -244,53 +252,62 @@ public record Structure(Id owner, String table, List<Line> columns, List<IndexLi
             var lines = new ArrayList<IndexLine>();
             var leading = new ArrayList<List<String>>();
             table.primaryKey().ifPresent(key -> {
-                lines.add(
-                        new IndexLine(String.join(", ", key.columns()), "comes with the key", Optional.empty(), true));
+                lines.add(itself(key.columns(), "comes with the key"));
                 leading.add(key.columns());
             });
             table.uniques().forEach(unique -> {
-                lines.add(new IndexLine(
-                        String.join(", ", unique.columns()), "comes with what is unique", Optional.empty(), true));
+                lines.add(itself(unique.columns(), "comes with what is unique"));
                 leading.add(unique.columns());
             });
-            table.indexes().forEach(index -> leading.add(index.columnNames()));
+            table.indexes().stream()
+                    .filter(index -> !index.only().isPresent())
+                    .forEach(index -> leading.add(index.columnNames()));
             for (ForeignKey key : table.foreignKeys()) {
                 if (leading.stream().noneMatch(columns -> leads(columns, key.columns()))) {
-                    boolean itself = dialect.indexesForeignKeys();
-                    lines.add(new IndexLine(
-                            String.join(", ", key.columns()),
-                            itself
-                                    ? "comes with the foreign key to " + key.target()
-                                    : "none: " + dialect.label() + " makes none for the foreign key to " + key.target(),
-                            Optional.empty(),
-                            itself));
+                    lines.add(
+                            dialect.indexesForeignKeys()
+                                    ? itself(key.columns(), "comes with the foreign key to " + key.target())
+                                    : none(key));
                 }
             }
             Map<String, Id> rules = mapping.trace().of(table).rules();
             for (Table.TableIndex index : table.indexes()) {
-                Optional<Id> own = Optional.ofNullable(rules.get(index.name())).filter(this::isOwnIndex);
+                Optional<Index> own = ownIndex(rules.get(index.name()));
                 lines.add(new IndexLine(
                         columns(index),
-                        own.isPresent()
-                                ? index.unique() ? "asked for, unique" : "asked for: often searched or sorted"
-                                : "by the house rule that foreign keys are indexed",
-                        own,
-                        true));
+                        own.map(Maker::asked).orElse("by the house rule that foreign keys are indexed"),
+                        own.map(Index::id),
+                        true,
+                        cost.of(index.mentioned().toList())));
             }
             return lines;
         }
 
-        private boolean isOwnIndex(Id id) {
+        private IndexLine itself(List<String> columns, String from) {
+            return new IndexLine(String.join(", ", columns), from, Optional.empty(), true, cost.of(columns));
+        }
+
+        private IndexLine none(ForeignKey key) {
+            String why = "none: " + dialect.label() + " makes none for the foreign key to " + key.target();
+            return new IndexLine(String.join(", ", key.columns()), why, Optional.empty(), false, "");
+        }
+
+        /** @param id of what asks for an index; null for nothing */
+        private Optional<Index> ownIndex(Id id) {
             return design.body(owner).map(Body::indexes).orElse(List.of()).stream()
-                    .anyMatch(index -> index.id().equals(id));
+                    .filter(index -> index.id().equals(id))
+                    .findFirst();
+        }
+
+        private static String asked(Index index) {
+            return index.unique() ? "asked for, unique" : "asked for: often " + index.purpose();
         }
 
         private static String columns(Table.TableIndex index) {
-            return String.join(
-                    ", ",
-                    index.columns().stream()
-                            .map(each -> each.descending() ? each.name() + " ↓" : each.name())
-                            .toList());
+            String columns = index.columns().stream()
+                    .map(each -> each.value().written(name -> name) + (each.descending() ? " ↓" : ""))
+                    .collect(joining(", "));
+            return index.only().isPresent() ? columns + " where " + index.only().written(name -> name) : columns;
         }
 
         private static boolean leads(List<String> columns, List<String> wanted) {

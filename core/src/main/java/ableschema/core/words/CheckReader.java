@@ -167,6 +167,18 @@ final class CheckReader {
         return new Expression<>(out, "");
     }
 
+    /** A value that is made of columns; what stands behind it is left to whoever asked. */
+    CheckText.ReadValue value() {
+        int start = at;
+        operands.sum(Optional.empty());
+        var value = new Expression<>(out, "");
+        if (value.columns().findAny().isEmpty()) {
+            at = start;
+            throw expected("the name of an attribute, or something made of one");
+        }
+        return new CheckText.ReadValue(value, at);
+    }
+
     /** What an either writes, apart from the rest. */
     private List<Expression.Piece<ColumnRef>> captured() {
         var before = out;

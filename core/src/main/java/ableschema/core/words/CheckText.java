@@ -35,6 +35,14 @@ public final class CheckText {
         return new CheckReader(text.substring(0, end), start, names, called).rule();
     }
 
+    /** A value and the place behind it. */
+    record ReadValue(Expression<ColumnRef> value, int end) {}
+
+    /** Reads a value that is made of columns, such as {@code lower(name)}. */
+    ReadValue readValue(String text, int start, int end) {
+        return new CheckReader(text.substring(0, end), start, names, called).value();
+    }
+
     /** A rule in words that read back as the same rule; empty where there are none. */
     public Optional<String> said(Expression<ColumnRef> rule) {
         boolean nameable = rule.isStandard()

@@ -28,7 +28,7 @@ final class ColumnNames {
     private static final Set<String> WORDS = Set.of(
             "and", "or", "not", "is", "are", "null", "empty", "in", "one", "between", "if", "then", "only", "after",
             "before", "like", "at", "on", "more", "less", "true", "false", "yes", "no", "must", "than", "of", "desc",
-            "down");
+            "down", "where", "when", "falling", "rising", "but", "for");
 
     private static final Pattern PLAIN = Pattern.compile("\\p{L}[\\p{L}\\p{N}_]*(?: [\\p{L}\\p{N}_]+)*");
 

@@ -363,7 +363,7 @@ public final class DesignText {
                                     owner,
                                     index.id(),
                                     Sentence.Part.INDEXES,
-                                    "Each " + called + " is often searched by its " + columns + "."),
+                                    "Each " + called + " is often " + index.purpose() + " by its " + columns + "."),
                             () -> count("index", 1));
         }
     }

@@ -8,6 +8,7 @@ import ableschema.core.design.EntityKind;
 import ableschema.core.design.Id;
 import ableschema.core.design.IdKind;
 import ableschema.core.design.IdSource;
+import ableschema.core.design.Index;
 import ableschema.core.design.SubtypeLayout;
 import ableschema.core.design.Volume;
 import ableschema.core.document.Edit;
@@ -38,8 +39,8 @@ final class FactSentence {
     private static final Pattern VOLUME = pattern(VolumeSentence.PATTERN);
     private static final Pattern ANSWER = pattern(AnswerSentence.OF_ATTRIBUTE);
     private static final Pattern PLACES = pattern(AnswerSentence.OF_ENTITY);
-    private static final Pattern SEARCHED =
-            pattern("each (?<noun>.+?) is (?:often )?(?:searched|sorted|indexed) by its (?<list>.+)");
+    private static final Pattern SEARCHED = pattern(
+            "each (?<noun>.+?) is (?:often )?(?<purpose>searched|sorted|indexed|searched and sorted|sorted and searched) by its (?<list>.+)");
     private static final Pattern RULE = pattern("of (?:each|every) (?<noun>.+?): *(?<list>.+)");
     private static final Pattern PARKED = pattern("(?:an? )?(?<noun>.+?) is set aside\\.?\\s*");
     private static final Pattern PLURAL = pattern("the plural of (?<noun>.+?) is (?<list>.+?)\\.?\\s*");
@@ -197,7 +198,11 @@ final class FactSentence {
         Id owner = owner(parts);
         IndexText.Read read =
                 new IndexText(design, owner).read(parts.text(), parts.matcher().start("list"), parts.endOf("list"));
-        return understood(new Edits(design, ids).addIndex(owner, read.parts(), read.unique()), owner);
+        String purpose = parts.part("purpose").toLowerCase(Locale.ROOT);
+        boolean both = purpose.contains(" and ");
+        Index index = read.index(
+                both ? Index.Purpose.BOTH : purpose.equals("sorted") ? Index.Purpose.SORTED : Index.Purpose.SEARCHED);
+        return understood(new Edits(design, ids).addIndex(owner, index), owner);
     }
 
     private Understanding rule(Parts parts) {

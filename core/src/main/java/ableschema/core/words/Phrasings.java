@@ -16,7 +16,7 @@ public final class Phrasings {
     /** What the grammar knows in this form only. */
     private static final Pattern CANONICAL = Pattern.compile(
             "(?is)(?:the domain |the plural of |about (?![0-9])|there are about [0-9]|rows of .* are made in .*|the .* of each .* (?:changes|never changes|is (?:not )?used by people|is (?:not )?private)\\.?$|of each .*: ?|#).*|.*->.*|.* is set aside\\.?|no two .* share their .*"
-                    + "|.* is an? (?:\\uE000+|\\p{L}+(?:[ -](?!of )\\p{L}+){0,2})(?:\\s*:.*|\\s*\\.?)|.* is an? kind of [^.:]*\\.?|each .* is (?:identified|told) by its .*|each .* is (?:often )?(?:searched|sorted|indexed) by its .*");
+                    + "|.* is an? (?:\\uE000+|\\p{L}+(?:[ -](?!of )\\p{L}+){0,2})(?:\\s*:.*|\\s*\\.?)|.* is an? kind of [^.:]*\\.?|each .* is (?:identified|told) by its .*|each .* is (?:often )?(?:searched|sorted|indexed|searched and sorted|sorted and searched) by its .*");
 
     /** Words that a sentence of the grammar does not have outside of quotes. */
     private static final Pattern SPOKEN = Pattern.compile(
@@ -30,7 +30,7 @@ public final class Phrasings {
             "(?is)(each [^;()]+?) (\\((?:(?:first |second )?on |called |first as |second as )[^()]*\\))(; *each [^;()]+?)\\.?");
 
     private static final Pattern SEARCHED = Pattern.compile(
-            "(?i)(.+?) (?:is|are) (?:often |mostly |usually )?(?:searched|sorted|looked up|found|ordered) by (?:(?:its|their|the) )?(.+?)\\.?");
+            "(?i)(.+?) (?:is|are) (?:often |mostly |usually )?(searched|looked up|found|filtered|(?:searched and )?(?:sorted|ordered)) by (?:(?:its|their|the) )?(.+?)\\.?");
     private static final Pattern FOR_EACH =
             Pattern.compile("(?i)(?:for|of|in) (?:each|every|any|an?|all) ([^,:]+?)[,:] (.+?)\\.?");
 
@@ -76,8 +76,8 @@ public final class Phrasings {
         Matcher searched = SEARCHED.matcher(sentence);
         if (searched.matches()) {
             Optional<Phrasing> index = said.entity(searched.group(1))
-                    .map(entity -> Phrasing.ReadAs.of("Each " + said.nouns().one(entity) + " is often searched by its "
-                            + searched.group(2) + "."));
+                    .map(entity -> Phrasing.ReadAs.of("Each " + said.nouns().one(entity) + " is often "
+                            + often(searched.group(2)) + " by its " + searched.group(3) + "."));
             if (index.isPresent()) {
                 return index;
             }
@@ -88,6 +88,12 @@ public final class Phrasings {
                         .map(entity ->
                                 Phrasing.ReadAs.of("Of each " + said.nouns().one(entity) + ": " + found.group(2) + "."))
                 : Optional.empty();
+    }
+
+    private static String often(String verb) {
+        String small = verb.toLowerCase(Locale.ROOT);
+        boolean sorted = small.endsWith("sorted") || small.endsWith("ordered");
+        return small.contains(" and ") ? "searched and sorted" : sorted ? "sorted" : "searched";
     }
 
     /** With single spaces, but for what stands between quotes. */

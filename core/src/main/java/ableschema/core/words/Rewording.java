@@ -131,11 +131,8 @@ final class Rewording {
                 after.dependencies(),
                 dependency -> dependency.id().equals(said.thing()),
                 (old, added) -> new Dependency(old.id(), added.from(), added.to(), added.multivalued()));
-        List<Index> indexes = replaced(
-                before.indexes(),
-                after.indexes(),
-                index -> index.id().equals(said.thing()),
-                (old, added) -> new Index(old.id(), added.parts(), added.unique(), old.pins()));
+        List<Index> indexes =
+                replaced(before.indexes(), after.indexes(), index -> index.id().equals(said.thing()), Index::saying);
         boolean same = said.part() == Sentence.Part.INDEXES && after.indexes().equals(before.indexes());
         return after.withUniques(uniques).withDependencies(dependencies).withIndexes(same ? before.indexes() : indexes);
     }

@@ -3,6 +3,7 @@ package ableschema.core.words;
 import ableschema.core.design.Design;
 import ableschema.core.design.Id;
 import ableschema.core.design.IdSource;
+import ableschema.core.design.Index;
 import ableschema.core.design.Relationship;
 import ableschema.core.document.Edit;
 import ableschema.core.edit.Edits;
@@ -74,7 +75,7 @@ public final class RuleLine {
     public Understanding readIndex(Id owner, String columns) {
         return attempt(columns, () -> {
             IndexText.Read read = new IndexText(design, owner).read(columns, 0, columns.length());
-            Edit edit = new Edits(design, ids).addIndex(owner, read.parts(), read.unique());
+            Edit edit = new Edits(design, ids).addIndex(owner, read.index(Index.Purpose.SEARCHED));
             return new Understanding.Understood(edit, edit.name(), Optional.of(owner));
         });
     }

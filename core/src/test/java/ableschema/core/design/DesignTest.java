@@ -116,7 +116,7 @@ class DesignTest {
                         edits.rename(start.entity("Hive"), "Colony").name(),
                         edits.changeAttribute(colour.withName("paint")).name(),
                         edits.setUnique(colour, false).name(),
-                        edits.setSearched(colour, true).name(),
+                        edits.setOften(colour, Index.Purpose.SEARCHED, true).name(),
                         edits.setCondition(colour, ConditionText.read(colour, "one of white, sage"))
                                 .name(),
                         edits.chooseKey(start.entity("Hive").id(), List.of(colour.ref()))

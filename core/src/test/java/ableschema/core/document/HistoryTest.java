@@ -9,6 +9,7 @@ import ableschema.core.design.Cardinality;
 import ableschema.core.design.EntityKind;
 import ableschema.core.design.IdKind;
 import ableschema.core.design.IdSource;
+import ableschema.core.design.Index;
 import ableschema.core.design.Relationship;
 import ableschema.core.design.Side;
 import ableschema.core.design.Topic;
@@ -73,7 +74,8 @@ class HistoryTest {
         edits.add(d -> new Edits(d.design(), IDS)
                 .changeAttribute(attribute(d, "Apiary", "altitude m").withOptional(true)));
         edits.add(d -> new Edits(d.design(), IDS).setUnique(attribute(d, "Apiary", "name"), true));
-        edits.add(d -> new Edits(d.design(), IDS).setSearched(attribute(d, "Colony", "colour"), true));
+        edits.add(d ->
+                new Edits(d.design(), IDS).setOften(attribute(d, "Colony", "colour"), Index.Purpose.SEARCHED, true));
         edits.add(d -> new Edits(d.design(), IDS)
                 .setCondition(
                         attribute(d, "Colony", "stand no"),

@@ -8,6 +8,7 @@ import ableschema.core.design.Attribute;
 import ableschema.core.design.Design;
 import ableschema.core.design.Entity;
 import ableschema.core.design.IdSource;
+import ableschema.core.design.Index;
 import ableschema.core.design.Relationship;
 import ableschema.core.document.Document;
 import ableschema.core.edit.Edits;
@@ -58,7 +59,7 @@ class DerivationTest {
                 edits.add(document -> new Edits(
                                 document.design(),
                                 IdSource.seeded(attribute.id().hashCode()))
-                        .setSearched(attributeNow(document, attribute), true)
+                        .setOften(attributeNow(document, attribute), Index.Purpose.SEARCHED, true)
                         .applyTo(document));
                 edits.add(changing(attribute, "renamed", seed));
             }

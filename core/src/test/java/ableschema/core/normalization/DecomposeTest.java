@@ -207,9 +207,10 @@ class DecomposeTest {
                         "No two visits share their hive code and day.",
                         "No two visits share their strength, day and serial.")
                 .where("Visit", "hive code -> colour", "visit no ->> day");
-        DesignFixture searched = made.with(
-                        f -> new Edits(f.design(), f.ids()).setSearched(f.attribute("Visit", "colour"), true))
-                .with(f -> new Edits(f.design(), f.ids()).setSearched(f.attribute("Visit", "strength"), true));
+        DesignFixture searched = made.with(f -> new Edits(f.design(), f.ids())
+                        .setOften(f.attribute("Visit", "colour"), Index.Purpose.SEARCHED, true))
+                .with(f -> new Edits(f.design(), f.ids())
+                        .setOften(f.attribute("Visit", "strength"), Index.Purpose.SEARCHED, true));
         DesignFixture after = apart(searched, "Visit", NormalForm.THIRD);
 
         assertThat(after.schema().tables().stream().map(DecomposeTest::rules))

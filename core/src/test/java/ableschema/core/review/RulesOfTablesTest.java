@@ -63,6 +63,37 @@ class RulesOfTablesTest {
         assertThat(mended.table("valve").indexes()).hasSize(1);
     }
 
+    @Test
+    void an_index_over_some_rows_makes_none_over_all_needless() {
+        String valve = "Each valve has no: whole (key), size: whole, maker: text 9.";
+        String some = "Each valve is often searched by its size where maker = 'Orr'.";
+        String all = "Each valve is often searched by its size, maker.";
+
+        assertThat(texts(design(valve, some, "Each valve is often searched by its size."), "index-needless"))
+                .containsExactly("Valve: the index valve_size_index leads nowhere that valve_size_index_2 does not.");
+        assertThat(texts(design(valve, some.replace("'Orr'", "'Abe'"), some), "index-needless"))
+                .isEmpty();
+        assertThat(texts(design(valve, all, "Each valve is often searched by its lower(maker)."), "index-needless"))
+                .isEmpty();
+    }
+
+    @Test
+    void more_indexes_than_the_house_admits_are_spoken_of() {
+        DesignFixture made = design(
+                "Each valve has no: whole (key), size: whole, maker: text 9.",
+                "Each valve is often searched by its size.",
+                "Each valve is often sorted by its maker.");
+        var two = made.document().rules().naming().withMostIndexes(2);
+
+        assertThat(texts(made, "index-many")).isEmpty();
+        assertThat(texts(made.with(new ChangeRules(made.document().rules().withNaming(two), "two")), "index-many"))
+                .containsExactly("Valve has 3 indexes; the house rules admit 2.");
+        assertThat(texts(
+                        made.with(new ChangeRules(made.document().rules().withNaming(two.withMostIndexes(0)), "any")),
+                        "index-many"))
+                .isEmpty();
+    }
+
     private static final DesignFixture FED = design(
             "Each valve has no: whole (key), pump: text 9.",
             "Each pump has no: whole (key).",

@@ -8,6 +8,7 @@ import ableschema.core.DesignFixture;
 import ableschema.core.design.Attribute;
 import ableschema.core.design.EndRef;
 import ableschema.core.design.Id;
+import ableschema.core.design.Index;
 import ableschema.core.design.KeyPart;
 import ableschema.core.design.Relationship;
 import ableschema.core.design.Row;
@@ -314,8 +315,8 @@ class ScriptWriterTest {
     void only_a_column_that_leads_a_key_or_an_index_numbers_itself_where_the_database_wants_that() {
         DesignFixture made = design("Each hive has code: text 6 (key), ticket: counted.");
         DesignFixture unique = design("Each hive has code: text 6 (key), ticket: counted (unique).");
-        DesignFixture searched =
-                made.with(f -> new Edits(f.design(), f.ids()).setSearched(f.attribute("Hive", "ticket"), true));
+        DesignFixture searched = made.with(f ->
+                new Edits(f.design(), f.ids()).setOften(f.attribute("Hive", "ticket"), Index.Purpose.SEARCHED, true));
 
         assertThat(script(made, Dialects.MYSQL))
                 .doesNotContain("AUTO_INCREMENT")

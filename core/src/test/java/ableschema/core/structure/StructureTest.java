@@ -7,6 +7,7 @@ import static org.assertj.core.api.Assertions.catchThrowable;
 import ableschema.core.DesignFixture;
 import ableschema.core.design.ColumnRef;
 import ableschema.core.design.Id;
+import ableschema.core.design.Index;
 import ableschema.core.document.Document;
 import ableschema.core.document.History;
 import ableschema.core.edit.ChangeRules;
@@ -33,7 +34,8 @@ class StructureTest {
                         "Each stay has stay no: counted (key).",
                         "Each stay is at at most one berth; each berth serves any number of stays.",
                         "About note of berth: what the warden saw")
-                .with(f -> new Edits(f.design(), f.ids()).setSearched(f.attribute("Berth", "opened"), true));
+                .with(f -> new Edits(f.design(), f.ids())
+                        .setOften(f.attribute("Berth", "opened"), Index.Purpose.SEARCHED, true));
     }
 
     private static Structure structure(Document document, String entity) {
@@ -89,7 +91,7 @@ class StructureTest {
                 .containsExactly(
                         "pier_code, number: comes with the key",
                         "state: comes with what is unique",
-                        "opened: asked for: often searched or sorted -");
+                        "opened: asked for: often searched -");
         assertThat(structure(berths, "Stay").indexes())
                 .extracting(Structure.IndexLine::from)
                 .containsExactly("comes with the key", "by the house rule that foreign keys are indexed");
@@ -101,7 +103,8 @@ class StructureTest {
                         "berth_pier_code, berth_number",
                         "none: PostgreSQL makes none for the foreign key to berth",
                         Optional.empty(),
-                        false));
+                        false,
+                        ""));
         Document mariadb = new ChangeRules(bare.rules().withDialect("mariadb"), "write for MariaDB").applyTo(bare);
         assertThat(structure(mariadb, "Stay").indexes().get(1).from()).isEqualTo("comes with the foreign key to berth");
     }

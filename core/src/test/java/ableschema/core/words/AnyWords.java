@@ -199,8 +199,18 @@ public final class AnyWords {
                         .limit(2)
                         .map(each -> new Index.Part(each.ref(), random.nextBoolean()))
                         .toList();
-                body = body.withIndexes(
-                        List.of(new Index(ids.next(IdKind.INDEX), parts, random.nextBoolean(), Pins.NONE)));
+                var only = random.nextBoolean()
+                        ? Expression.<ColumnRef>none()
+                        : Expression.of(
+                                new Expression.Column<>(one(body.attributes()).ref()),
+                                new Expression.Text<ColumnRef>(" is null"));
+                body = body.withIndexes(List.of(new Index(
+                        ids.next(IdKind.INDEX),
+                        parts,
+                        random.nextBoolean(),
+                        one(List.of(Index.Purpose.values())),
+                        only,
+                        Pins.NONE)));
             }
             body = body.withUniques(
                     List.of(new Unique(ids.next(IdKind.UNIQUE), all.subList(0, 1 + random.nextInt(2)), Pins.NONE)));

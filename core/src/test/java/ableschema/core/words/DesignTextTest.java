@@ -7,6 +7,7 @@ import ableschema.core.DesignFixture;
 import ableschema.core.design.Design;
 import ableschema.core.design.Entity;
 import ableschema.core.design.IdSource;
+import ableschema.core.design.Index;
 import ableschema.core.design.KeyQuestion;
 import ableschema.core.design.Relationship;
 import ableschema.core.design.SubtypeLayout;
@@ -201,7 +202,8 @@ class DesignTextTest {
                         "Each apiary has no: whole (key).",
                         "Each hive stands in exactly one apiary; each apiary shelters any number of hives.")
                 .filled("Hive", "code,colour\nA,white\nB,sage\n")
-                .with(f -> new Edits(f.design(), f.ids()).setSearched(f.attribute("Hive", "colour"), true));
+                .with(f -> new Edits(f.design(), f.ids())
+                        .setOften(f.attribute("Hive", "colour"), Index.Purpose.SEARCHED, true));
         Document counted = made.with(f -> new ChangeNotes(
                         f.design()
                                 .notes()

@@ -3,6 +3,7 @@ package ableschema.desktop.gloss;
 import ableschema.core.design.Attribute;
 import ableschema.core.design.Body;
 import ableschema.core.design.Condition;
+import ableschema.core.design.Index;
 import ableschema.core.design.Mark;
 import ableschema.core.sql.dialect.Ability;
 import ableschema.core.structure.Field;
@@ -67,7 +68,15 @@ final class AttributeEditor extends GridPane {
                         "what people should know",
                         typed -> set(Field.COMMENT, typed)));
         add(
-                new FlowPane(10, 4, required(), unique(), indexed(), marked(Mark.PERSONAL), marked(Mark.SECRET)),
+                new FlowPane(
+                        10,
+                        4,
+                        required(),
+                        unique(),
+                        often(Index.Purpose.SEARCHED),
+                        often(Index.Purpose.SORTED),
+                        marked(Mark.PERSONAL),
+                        marked(Mark.SECRET)),
                 0,
                 getRowCount(),
                 2,
@@ -189,12 +198,13 @@ final class AttributeEditor extends GridPane {
         return box;
     }
 
-    private CheckBox indexed() {
-        var box = new CheckBox("indexed");
-        box.setId("attribute-indexed");
-        box.setTooltip(new Tooltip("often searched or sorted by: it gets an index"));
-        box.setSelected(body().indexes().stream().anyMatch(index -> index.isOnlyOn(attribute)));
-        box.setOnAction(event -> workspace.apply(workspace.edits().setSearched(attribute, box.isSelected())));
+    private CheckBox often(Index.Purpose purpose) {
+        var box = new CheckBox("often " + purpose);
+        box.setId("attribute-" + purpose);
+        box.setTooltip(new Tooltip("rows are often " + purpose + " by it: it gets an index"));
+        box.setSelected(body().indexes().stream()
+                .anyMatch(index -> index.isOnlyOn(attribute) && index.purpose().includes(purpose)));
+        box.setOnAction(event -> workspace.apply(workspace.edits().setOften(attribute, purpose, box.isSelected())));
         return box;
     }
 

@@ -106,10 +106,7 @@ final class PhysicalNames extends GridPane {
                 key.name(),
                 typed -> change.accept(r -> r.withName(Role.ITSELF, typed)));
         table.indexes().stream()
-                .filter(index -> index.columns().stream()
-                        .map(Table.IndexedColumn::name)
-                        .toList()
-                        .equals(key.columns()))
+                .filter(index -> index.isPlain() && index.columnNames().equals(key.columns()))
                 .findFirst()
                 .ifPresent(index -> line(
                         "its index",

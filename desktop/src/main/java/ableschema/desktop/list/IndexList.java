@@ -10,6 +10,7 @@ import javafx.geometry.Pos;
 import javafx.scene.control.Hyperlink;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
+import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
@@ -31,7 +32,7 @@ final class IndexList extends VBox {
         heading.setAlignment(Pos.BASELINE_LEFT);
         var another = new TextField();
         another.setId("another-index");
-        another.setPromptText("another index: done at falling, hive stand no (unique)");
+        another.setPromptText("another index: done at falling, lower(name) where done = true (unique)");
         another.setOnAction(event -> added.accept(another));
         getChildren().addAll(heading, lines, another);
     }
@@ -40,7 +41,10 @@ final class IndexList extends VBox {
         long there = indexes.stream().filter(IndexLine::exists).count();
         long own = indexes.stream().filter(each -> each.own().isPresent()).count();
         String asked = own == 0 ? "none asked for, they come by themselves" : own + " asked for";
-        note.setText(there + (there == 1 ? " index, " : " indexes, ") + asked);
+        note.setText(there
+                + (there == 1 ? " index, " : " indexes, ")
+                + asked
+                + (there > 1 ? "; each new row is written into all of them" : ""));
         lines.getChildren().setAll(indexes.stream().map(this::line).toList());
     }
 
@@ -55,6 +59,12 @@ final class IndexList extends VBox {
         HBox.setHgrow(from, Priority.ALWAYS);
         var line = new HBox(10, columns, from);
         line.setAlignment(Pos.CENTER_LEFT);
+        if (!index.space().isEmpty()) {
+            var space = text(index.space(), "note");
+            space.setMinWidth(Region.USE_PREF_SIZE);
+            space.setTooltip(new Tooltip("for the rows expected in ten years; texts are counted as half full"));
+            line.getChildren().add(space);
+        }
         index.own().ifPresent(id -> {
             var away = new Hyperlink("✕");
             away.setAccessibleText("take the index on " + index.columns() + " away");

@@ -16,6 +16,7 @@ import java.util.function.Function;
 import java.util.function.Supplier;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.Hyperlink;
+import javafx.scene.control.TextField;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.VBox;
@@ -70,7 +71,10 @@ final class NamesFold extends VBox {
                         "names-index",
                         "an index for each foreign key",
                         now.indexForeignKeys(),
-                        NamingRules::withIndexForeignKeys));
+                        NamingRules::withIndexForeignKeys),
+                Controls.text("at most", "note"),
+                most(now),
+                Controls.text("indexes a table", "note"));
         var grid = new GridPane();
         grid.getStyleClass().add("attribute-editor");
         pattern(grid, 0, "key", NamePatterns::key, NamePatterns::withKey);
@@ -79,6 +83,25 @@ final class NamesFold extends VBox {
         pattern(grid, 3, "check", NamePatterns::check, NamePatterns::withCheck);
         pattern(grid, 4, "index", NamePatterns::index, NamePatterns::withIndex);
         getChildren().setAll(handle, first, grid);
+    }
+
+    private TextField most(NamingRules now) {
+        var field = Fields.text(
+                "names-most",
+                String.valueOf(now.mostIndexes()),
+                String.valueOf(NamingRules.USUAL_INDEXES),
+                typed -> change(() -> naming().withMostIndexes(number(typed))));
+        field.setPrefColumnCount(3);
+        field.setAccessibleText("the most indexes of a table that are not spoken of; 0 for any number");
+        return field;
+    }
+
+    private static int number(String typed) {
+        if (!typed.matches("[0-9]{0,4}")) {
+            throw new IllegalArgumentException(
+                    "the most indexes of a table are a number, such as 8, or 0 for any number");
+        }
+        return typed.isEmpty() ? NamingRules.USUAL_INDEXES : Integer.parseInt(typed);
     }
 
     private CheckBox box(String id, String label, boolean now, BiFunction<NamingRules, Boolean, NamingRules> with) {

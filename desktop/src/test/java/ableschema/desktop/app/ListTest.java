@@ -3,6 +3,7 @@ package ableschema.desktop.app;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import ableschema.core.design.Attribute;
+import ableschema.core.design.Index;
 import ableschema.core.expression.Expression;
 import ableschema.core.structure.Field;
 import ableschema.core.structure.Structure.Line;
@@ -144,7 +145,8 @@ class ListTest extends WindowFixture {
         assertThat(workspace.schema().table("berth").orElseThrow().column("lies_at"))
                 .isPresent();
 
-        robot.interact(() -> workspace.apply(workspace.edits().setSearched(attribute("opened"), true)));
+        robot.interact(
+                () -> workspace.apply(workspace.edits().setOften(attribute("opened"), Index.Purpose.SEARCHED, true)));
         WaitForAsyncUtils.waitForFxEvents();
         assertThat(robot.lookup("asked for: often searched or sorted").tryQuery())
                 .isPresent();

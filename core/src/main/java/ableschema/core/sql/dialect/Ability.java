@@ -39,6 +39,10 @@ public enum Ability {
     CHECK_CHANGED_REFERENCES("checks over columns that a foreign key changes"),
     /** Texts without a limit can be part of a key or index. */
     LONG_TEXT_IN_KEYS("texts without a limit in keys and indexes"),
+    /** An index can be over some of the rows. */
+    PARTIAL_INDEXES("indexes over some of the rows"),
+    /** An index can be over what is made of columns. */
+    MADE_INDEXES("indexes over what is made of columns"),
     /** Defaults that are no constants. */
     COMPUTED_DEFAULTS("defaults that are computed"),
     /** The length of a text is held. */

@@ -338,6 +338,11 @@ public abstract class Dialect {
                         .collect(joining());
     }
 
+    /** Whether an index can be over the rows for which a condition holds. */
+    public boolean takesIndexOver(Expression<String> condition) {
+        return can(Ability.PARTIAL_INDEXES) && understands(condition);
+    }
+
     /** What stands between ON and the columns of an index, as in {@code USING gin}. */
     public String indexMethod(Table.TableIndex index) {
         return "";

@@ -24,7 +24,9 @@ final class H2 extends Dialect {
                     Ability.MATCH_FULL,
                     Ability.DEFERRED_CONSTRAINTS,
                     Ability.TRANSACTIONAL_DEFINITIONS,
-                    Ability.NUMBER_SEVERAL)
+                    Ability.NUMBER_SEVERAL,
+                    Ability.PARTIAL_INDEXES,
+                    Ability.MADE_INDEXES)
             .withOptions(DialectOption.rawType());
 
     H2() {

@@ -14,6 +14,7 @@ final class Keyed {
                 || table.uniques().stream().anyMatch(unique -> unique.columns().contains(name))
                 || table.foreignKeys().stream().anyMatch(key -> key.columns().contains(name))
                 || table.indexes().stream().anyMatch(index -> index.columns().stream()
-                        .anyMatch(part -> part.name().equals(name)));
+                        .flatMap(part -> part.value().columns())
+                        .anyMatch(name::equals));
     }
 }

@@ -13,7 +13,8 @@ final class MariaDb extends MySqlFamily {
             .withSystemColumns("row_start", "row_end")
             .decimalScaleUpTo(38)
             .comparing(Traits.TextComparison.NO_CASE_NO_ACCENTS_BY_LETTER)
-            .with(Kind.UUID, TypeForm.of("uuid", 16));
+            .with(Kind.UUID, TypeForm.of("uuid", 16))
+            .without(Ability.MADE_INDEXES);
 
     MariaDb() {
         super(TRAITS);

@@ -51,6 +51,7 @@ abstract class MySqlFamily extends Dialect {
                     Ability.CHECK_CHANGED_REFERENCES,
                     Ability.SET_DEFAULT,
                     Ability.LONG_TEXT_IN_KEYS,
+                    Ability.PARTIAL_INDEXES,
                     Ability.TIME_ZONES)
             .withOptions(
                     DialectOption.rawType(),
@@ -123,7 +124,7 @@ abstract class MySqlFamily extends Dialect {
                 || table.uniques().stream()
                         .anyMatch(unique -> unique.columns().subList(0, 1).equals(first))
                 || table.indexes().stream()
-                        .anyMatch(index -> index.columns().get(0).name().equals(column.name()));
+                        .anyMatch(index -> index.columnNames().stream().limit(1).anyMatch(column.name()::equals));
     }
 
     @Override

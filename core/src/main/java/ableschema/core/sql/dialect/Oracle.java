@@ -61,6 +61,7 @@ final class Oracle extends Dialect {
                     Ability.CASCADE_ON_UPDATE,
                     Ability.SET_NULL_ON_UPDATE,
                     Ability.SET_DEFAULT,
+                    Ability.PARTIAL_INDEXES,
                     Ability.LONG_TEXT_IN_KEYS)
             .withOptions(
                     DialectOption.rawType(),

@@ -1,5 +1,7 @@
 package ableschema.core.sql.dialect;
 
+import ableschema.core.expression.Expression;
+import ableschema.core.expression.Token;
 import ableschema.core.schema.Column;
 import ableschema.core.schema.Identity;
 import ableschema.core.schema.Table;
@@ -9,6 +11,7 @@ import ableschema.core.types.DataType.Simple;
 import java.math.BigInteger;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 
 /** SQL Server 2022. */
 final class SqlServer extends Dialect {
@@ -58,14 +61,38 @@ final class SqlServer extends Dialect {
                     Ability.MATCH_FULL,
                     Ability.RESTRICT,
                     Ability.MANY_EMPTIES_IN_UNIQUE,
+                    Ability.MADE_INDEXES,
                     Ability.LONG_TEXT_IN_KEYS)
             .withOptions(
                     DialectOption.rawType(),
                     DialectOption.ofTable("filegroup", "ON [{}]"),
                     DialectOption.ofColumn("collation", "COLLATE {}"));
 
+    /** What the condition of an index may not hold here. */
+    private static final Set<String> NOT_IN_FILTERS = Set.of("or", "not", "between", "(");
+
     SqlServer() {
         super(TRAITS);
+    }
+
+    /** Comparisons of one column with a value, joined by AND; no function, no column with another. */
+    @Override
+    public boolean takesIndexOver(Expression<String> condition) {
+        List<Token<String>> tokens = Token.of(condition).stream()
+                .filter(token -> token.kind() != Token.Kind.SPACE)
+                .toList();
+        for (int i = 0; i < tokens.size(); i++) {
+            Token<String> token = tokens.get(i);
+            boolean isNotNull = token.is("not") && i > 0 && tokens.get(i - 1).is("is");
+            boolean inList = token.is("(") && i > 0 && tokens.get(i - 1).is("in");
+            boolean secondColumn = token.kind() == Token.Kind.COLUMN
+                    && i > 0
+                    && !tokens.get(i - 1).is("and");
+            if (secondColumn || NOT_IN_FILTERS.stream().anyMatch(token::is) && !isNotNull && !inList) {
+                return false;
+            }
+        }
+        return super.takesIndexOver(condition);
     }
 
     @Override
