@@ -1,4 +1,5 @@
 -- Not in H2: definitions that are taken back when one fails. Where a statement is refused, those before it stay.
+-- In the rows, stand-ins take the place of what is personal or secret: keeper.known_as, keeper.reached_at.
 
 CREATE TABLE apiary (
   code       varchar(6)  NOT NULL,
@@ -273,29 +274,29 @@ INSERT INTO hive (apiary_code, stand_no, type, colour, set_up_on, queen_ring)
 INSERT INTO hive (apiary_code, stand_no, type, colour, set_up_on, queen_ring)
   VALUES ('AV-06', 2, 'warre', 'white', '2024-03-19', NULL);
 INSERT INTO keeper (keeper_no, known_as, reached_at, first_season, mentor_no)
-  VALUES (101, 'I. Sallow', 'sallow@alder-valley.example', 2009, NULL);
+  VALUES (101, 'hidden 1', 'hidden 1', 2009, NULL);
 INSERT INTO keeper (keeper_no, known_as, reached_at, first_season, mentor_no)
-  VALUES (107, 'S. Linden', 'linden@alder-valley.example', 2015, NULL);
+  VALUES (107, 'hidden 7', 'hidden 7', 2015, NULL);
 INSERT INTO keeper (keeper_no, known_as, reached_at, first_season, mentor_no)
-  VALUES (102, 'T. Rowan', 'rowan@alder-valley.example', 2010, 101);
+  VALUES (102, 'hidden 2', 'hidden 2', 2010, 101);
 INSERT INTO keeper (keeper_no, known_as, reached_at, first_season, mentor_no)
-  VALUES (103, 'M. Alder', 'alder@alder-valley.example', 2011, 101);
+  VALUES (103, 'hidden 3', 'hidden 3', 2011, 101);
 INSERT INTO keeper (keeper_no, known_as, reached_at, first_season, mentor_no)
-  VALUES (104, 'P. Hazel', 'hazel@alder-valley.example', 2012, 101);
+  VALUES (104, 'hidden 4', 'hidden 4', 2012, 101);
 INSERT INTO keeper (keeper_no, known_as, reached_at, first_season, mentor_no)
-  VALUES (109, 'C. Yew', 'yew@alder-valley.example', 2016, 101);
+  VALUES (109, 'hidden 8', 'hidden 8', 2016, 101);
 INSERT INTO keeper (keeper_no, known_as, reached_at, first_season, mentor_no)
-  VALUES (105, 'J. Aspen', 'aspen@alder-valley.example', 2013, 102);
+  VALUES (105, 'hidden 5', 'hidden 5', 2013, 102);
 INSERT INTO keeper (keeper_no, known_as, reached_at, first_season, mentor_no)
-  VALUES (106, 'R. Maple', 'maple@alder-valley.example', 2014, 102);
+  VALUES (106, 'hidden 6', 'hidden 6', 2014, 102);
 INSERT INTO keeper (keeper_no, known_as, reached_at, first_season, mentor_no)
-  VALUES (111, 'B. Elm', NULL, 2018, 103);
+  VALUES (111, 'hidden 10', NULL, 2018, 103);
 INSERT INTO keeper (keeper_no, known_as, reached_at, first_season, mentor_no)
-  VALUES (112, 'F. Birch', 'birch@alder-valley.example', 2019, 102);
+  VALUES (112, 'hidden 11', 'hidden 10', 2019, 102);
 INSERT INTO keeper (keeper_no, known_as, reached_at, first_season, mentor_no)
-  VALUES (113, 'L. Hawthorn', 'hawthorn@alder-valley.example', 2020, 104);
+  VALUES (113, 'hidden 12', 'hidden 11', 2020, 104);
 INSERT INTO keeper (keeper_no, known_as, reached_at, first_season, mentor_no)
-  VALUES (110, 'D. Holly', 'holly@alder-valley.example', 2017, 105);
+  VALUES (110, 'hidden 9', 'hidden 9', 2017, 105);
 INSERT INTO inspection (id, done_at, strength, note, hive_apiary_code, hive_stand_no, keeper_no)
   VALUES ('d4504bd7-588c-4832-a12d-bf36400dd074', '2027-04-03 09:00:00', 3, 'calm, brood on six frames', 'AV-01', 1, 101);
 INSERT INTO inspection (id, done_at, strength, note, hive_apiary_code, hive_stand_no, keeper_no)

@@ -1,4 +1,5 @@
 -- Not in SQL Server: texts compared letter by letter. Texts that differ only in letter case are the same to keys, unless the database compares otherwise.
+-- In the rows, stand-ins take the place of what is personal or secret: keeper.known_as, keeper.reached_at.
 
 SET XACT_ABORT ON;
 
@@ -276,29 +277,29 @@ INSERT INTO hive (apiary_code, stand_no, type, colour, set_up_on, queen_ring)
   VALUES (N'AV-06', 2, N'warre', N'white', '2024-03-19', NULL);
 SET IDENTITY_INSERT keeper ON;
 INSERT INTO keeper (keeper_no, known_as, reached_at, first_season, mentor_no)
-  VALUES (101, N'I. Sallow', N'sallow@alder-valley.example', 2009, NULL);
+  VALUES (101, N'hidden 1', N'hidden 1', 2009, NULL);
 INSERT INTO keeper (keeper_no, known_as, reached_at, first_season, mentor_no)
-  VALUES (107, N'S. Linden', N'linden@alder-valley.example', 2015, NULL);
+  VALUES (107, N'hidden 7', N'hidden 7', 2015, NULL);
 INSERT INTO keeper (keeper_no, known_as, reached_at, first_season, mentor_no)
-  VALUES (102, N'T. Rowan', N'rowan@alder-valley.example', 2010, 101);
+  VALUES (102, N'hidden 2', N'hidden 2', 2010, 101);
 INSERT INTO keeper (keeper_no, known_as, reached_at, first_season, mentor_no)
-  VALUES (103, N'M. Alder', N'alder@alder-valley.example', 2011, 101);
+  VALUES (103, N'hidden 3', N'hidden 3', 2011, 101);
 INSERT INTO keeper (keeper_no, known_as, reached_at, first_season, mentor_no)
-  VALUES (104, N'P. Hazel', N'hazel@alder-valley.example', 2012, 101);
+  VALUES (104, N'hidden 4', N'hidden 4', 2012, 101);
 INSERT INTO keeper (keeper_no, known_as, reached_at, first_season, mentor_no)
-  VALUES (109, N'C. Yew', N'yew@alder-valley.example', 2016, 101);
+  VALUES (109, N'hidden 8', N'hidden 8', 2016, 101);
 INSERT INTO keeper (keeper_no, known_as, reached_at, first_season, mentor_no)
-  VALUES (105, N'J. Aspen', N'aspen@alder-valley.example', 2013, 102);
+  VALUES (105, N'hidden 5', N'hidden 5', 2013, 102);
 INSERT INTO keeper (keeper_no, known_as, reached_at, first_season, mentor_no)
-  VALUES (106, N'R. Maple', N'maple@alder-valley.example', 2014, 102);
+  VALUES (106, N'hidden 6', N'hidden 6', 2014, 102);
 INSERT INTO keeper (keeper_no, known_as, reached_at, first_season, mentor_no)
-  VALUES (111, N'B. Elm', NULL, 2018, 103);
+  VALUES (111, N'hidden 10', NULL, 2018, 103);
 INSERT INTO keeper (keeper_no, known_as, reached_at, first_season, mentor_no)
-  VALUES (112, N'F. Birch', N'birch@alder-valley.example', 2019, 102);
+  VALUES (112, N'hidden 11', N'hidden 10', 2019, 102);
 INSERT INTO keeper (keeper_no, known_as, reached_at, first_season, mentor_no)
-  VALUES (113, N'L. Hawthorn', N'hawthorn@alder-valley.example', 2020, 104);
+  VALUES (113, N'hidden 12', N'hidden 11', 2020, 104);
 INSERT INTO keeper (keeper_no, known_as, reached_at, first_season, mentor_no)
-  VALUES (110, N'D. Holly', N'holly@alder-valley.example', 2017, 105);
+  VALUES (110, N'hidden 9', N'hidden 9', 2017, 105);
 SET IDENTITY_INSERT keeper OFF;
 INSERT INTO inspection (id, done_at, strength, note, hive_apiary_code, hive_stand_no, keeper_no)
   VALUES ('d4504bd7-588c-4832-a12d-bf36400dd074', '2027-04-03 09:00:00', 3, N'calm, brood on six frames', N'AV-01', 1, 101);

@@ -39,6 +39,11 @@ final class SqlCommand implements Callable<Integer> {
     @Option(names = "--rows", description = "Adds the sample rows as INSERT statements.")
     private boolean rows;
 
+    @Option(
+            names = "--personal",
+            description = "Writes personal and secret values of the rows as they were entered; without it, stand-ins.")
+    private boolean personal;
+
     @Option(names = "--partial", description = "Writes what is decided, and says at its place what is not.")
     private boolean partial;
 
@@ -60,8 +65,14 @@ final class SqlCommand implements Callable<Integer> {
         Dialect chosen = dialect == null
                 ? document.dialect()
                 : dialect.choosing(document.rules().choices());
-        Script script = rows ? DesignScript.withRows(mapping, chosen) : DesignScript.definitions(mapping, chosen);
-        output.write(file, script.text());
+        output.write(file, script(mapping, chosen).text());
         return undecided.isEmpty() ? Exit.DONE : Exit.ERRORS;
+    }
+
+    private Script script(Mapping mapping, Dialect chosen) {
+        if (!rows) {
+            return DesignScript.definitions(mapping, chosen);
+        }
+        return personal ? DesignScript.withRowsAsEntered(mapping, chosen) : DesignScript.withRows(mapping, chosen);
     }
 }

@@ -127,7 +127,7 @@ class AlikeValuesTest {
     private static void judge(RealEngine engine, Connection connection, String type, List<String> values)
             throws SQLException {
         Mapping mapping = mapping(type, values);
-        Script script = DesignScript.withRows(mapping, engine.dialect());
+        Script script = DesignScript.withRowsAsEntered(mapping, engine.dialect());
         String text = script.text();
         assertThat(ScriptRun.of(script, connection).refusal()).as(type).isEmpty();
         DataType code = mapping.schema().tables().get(0).columns().get(0).type();

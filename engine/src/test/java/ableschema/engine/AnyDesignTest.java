@@ -42,7 +42,7 @@ class AnyDesignTest {
                         .as("design %d: %s", seed, definitions.text())
                         .isEmpty();
             }
-            Script script = DesignScript.withRows(document.mapping(), engine.dialect());
+            Script script = DesignScript.withRowsAsEntered(document.mapping(), engine.dialect());
             if (isLoadable(schema)) {
                 assertThat(script.text()).as("design %d", seed).doesNotContain("left out");
                 try (Connection connection = engine.open()) {

@@ -88,7 +88,8 @@ class ConversionsTest {
                     .as(what)
                     .isEmpty();
             try (Connection connection = engine.open()) {
-                ScriptRun run = ScriptRun.of(DesignScript.withRows(after.mapping(), engine.dialect()), connection);
+                ScriptRun run =
+                        ScriptRun.of(DesignScript.withRowsAsEntered(after.mapping(), engine.dialect()), connection);
                 assertThat(run.refusal().map(ScriptRun.Refusal::reason))
                         .as(what)
                         .isEmpty();
@@ -100,7 +101,7 @@ class ConversionsTest {
 
     private static boolean isTaken(Document document, RealEngine engine) throws Exception {
         try (Connection connection = engine.open()) {
-            return ScriptRun.of(DesignScript.withRows(document.mapping(), engine.dialect()), connection)
+            return ScriptRun.of(DesignScript.withRowsAsEntered(document.mapping(), engine.dialect()), connection)
                     .refusal()
                     .isEmpty();
         }

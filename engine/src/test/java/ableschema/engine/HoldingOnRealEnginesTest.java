@@ -56,7 +56,7 @@ class HoldingOnRealEnginesTest {
             Mapping mapping = made.mapping();
             String column = form == Form.TABLE ? "temper_name" : "temper";
             try (Connection connection = engine.open()) {
-                ScriptRun run = ScriptRun.of(DesignScript.withRows(mapping, engine.dialect()), connection);
+                ScriptRun run = ScriptRun.of(DesignScript.withRowsAsEntered(mapping, engine.dialect()), connection);
                 assertThat(run.refusal()).as("%s in %s", form, engine).isEmpty();
                 assertThat(text(connection, "select " + column + " from hive where code = 'A2'"))
                         .isEqualTo("cross");
@@ -154,7 +154,7 @@ class HoldingOnRealEnginesTest {
                 .applyTo(stays);
         assertThat(RowJudge.judge(declared.design())).isEmpty();
         try (Connection connection = engine.open()) {
-            assertThat(ScriptRun.of(DesignScript.withRows(declared.mapping(), engine.dialect()), connection)
+            assertThat(ScriptRun.of(DesignScript.withRowsAsEntered(declared.mapping(), engine.dialect()), connection)
                             .refusal())
                     .isEmpty();
             assertThat(text(connection, "select count(*) from stay where berth_no = 1"))

@@ -159,7 +159,7 @@ class JudgeAgainstEngineTest {
     /** Runs all but the one row; false where that row is left out or set in two steps, as in a circle of references. */
     private static boolean builtWithout(Id row, Mapping mapping, RealEngine engine, Connection connection)
             throws SQLException {
-        Script script = DesignScript.withRows(mapping, engine.dialect());
+        Script script = DesignScript.withRowsAsEntered(mapping, engine.dialect());
         List<Statement> own =
                 script.statements().stream().filter(each -> isOf(each, row)).toList();
         if (own.size() != 1 || !own.get(0).isExecutable() || script.text().contains("left out")) {
@@ -226,7 +226,7 @@ class JudgeAgainstEngineTest {
 
     /** Whether any row is left out: of two that say the same, that is the later one. */
     private static boolean isRefused(Mapping mapping, RealEngine engine) {
-        return DesignScript.withRows(mapping, engine.dialect()).text().contains("left out");
+        return DesignScript.withRowsAsEntered(mapping, engine.dialect()).text().contains("left out");
     }
 
     /** Inserts the row, whatever is said of it, and takes it back; what the engine answers where it refuses it. */

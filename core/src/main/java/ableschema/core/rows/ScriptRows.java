@@ -22,9 +22,18 @@ public final class ScriptRows {
 
     private ScriptRows() {}
 
-    /** All rows, table by table; rows are judged with what the database fills in. */
+    /** All rows as they were entered, table by table; rows are judged with what the database fills in. */
     public static List<RowData> of(Mapping mapping) {
-        Design design = FilledRows.of(mapping.physical());
+        return of(mapping, mapping.physical());
+    }
+
+    /** All rows with stand-ins for what is personal or secret. */
+    public static List<RowData> withStandIns(Mapping mapping) {
+        return of(mapping, StandIns.in(mapping.physical()));
+    }
+
+    private static List<RowData> of(Mapping mapping, Design entered) {
+        Design design = FilledRows.of(entered);
         Map<Id, String> faults = new HashMap<>();
         for (Finding finding : RowJudge.judge(design)) {
             finding.place().row().ifPresent(row -> faults.putIfAbsent(row, finding.text()));

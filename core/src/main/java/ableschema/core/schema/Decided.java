@@ -130,16 +130,7 @@ public record Decided(Schema schema, List<Remark> leftOut) {
                         table.part(),
                         "the foreign key " + key.name() + " is left out, as the key that it refers to is not decided"
                                 + " yet")));
-        return new Table(
-                table.qualified(),
-                table.comment(),
-                table.columns(),
-                table.primaryKey(),
-                kept,
-                table.uniques(),
-                table.checks(),
-                table.indexes(),
-                table.options());
+        return table.withForeignKeys(kept);
     }
 
     private static boolean isKey(ForeignKey key, Schema decided) {

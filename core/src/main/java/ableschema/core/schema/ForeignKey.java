@@ -25,6 +25,14 @@ public record ForeignKey(
         targetColumns = List.copyOf(targetColumns);
     }
 
+    public ForeignKey withOnDelete(ReferenceAction onDelete) {
+        return new ForeignKey(name, columns, target, targetColumns, onDelete, onUpdate, wholeOrEmpty);
+    }
+
+    public ForeignKey withOnUpdate(ReferenceAction onUpdate) {
+        return new ForeignKey(name, columns, target, targetColumns, onDelete, onUpdate, wholeOrEmpty);
+    }
+
     /** The columns that it joins, pair by pair, as in {@code hive.apiary_code = apiary.code}; {@code table} is its own. */
     public List<String> pairs(String table) {
         return IntStream.range(0, columns.size())

@@ -99,6 +99,10 @@ public record Table(
         }
     }
 
+    public Table withForeignKeys(List<ForeignKey> foreignKeys) {
+        return new Table(qualified, comment, columns, primaryKey, foreignKeys, uniques, checks, indexes, options);
+    }
+
     /** The name without the namespace. */
     public String name() {
         return qualified.name();

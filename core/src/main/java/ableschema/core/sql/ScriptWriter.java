@@ -26,6 +26,7 @@ import java.util.function.Predicate;
 public final class ScriptWriter {
 
     private final Dialect dialect;
+    private final CascadePaths paths;
     private final Schema schema;
     private final Map<Part, List<Remark>> remarks;
     private final TableOrder order;
@@ -34,9 +35,10 @@ public final class ScriptWriter {
     private final List<Statement> statements = new ArrayList<>();
     private final List<Shortfall> shortfalls = new ArrayList<>();
 
-    private ScriptWriter(Schema schema, List<Remark> remarks, Dialect dialect) {
+    private ScriptWriter(Schema wanted, List<Remark> remarks, Dialect dialect) {
         this.dialect = dialect;
-        this.schema = schema;
+        this.paths = CascadePaths.of(wanted, dialect);
+        this.schema = paths.schema();
         this.remarks = remarks.stream().collect(groupingBy(Remark::place));
         this.order = TableOrder.of(schema);
         this.names = new TableNames(dialect, schema);
@@ -67,7 +69,11 @@ public final class ScriptWriter {
     }
 
     /** The statements of one table, also where something in it is undecided; all its foreign keys stand inside. */
-    public static List<Statement> of(Table table, Schema schema, Dialect dialect) {
+    public static List<Statement> of(Table wanted, Schema schema, Dialect dialect) {
+        Table table = CascadePaths.of(schema, dialect)
+                .schema()
+                .table(wanted.qualified())
+                .orElse(wanted);
         var names = new TableNames(dialect, new Schema(schema.domains(), List.of()));
         var writer = new TableWriter(dialect, schema, table, names, key -> false);
         var statements = new ArrayList<Statement>();
@@ -147,6 +153,7 @@ public final class ScriptWriter {
                     .filter(key -> !dialect.can(Ability.DEFERRED_CONSTRAINTS) && order.isDeferred(table, key))
                     .toList();
             writer.shortfalls().found(undeferred).forEach(this::say);
+            paths.of(table).forEach(this::say);
             statements.add(writer.create(inside));
         }
         for (Table table : order.tables()) {

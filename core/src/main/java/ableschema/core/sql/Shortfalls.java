@@ -27,7 +27,7 @@ public final class Shortfalls {
         return new TableShortfalls(dialect, schema, table).found(List.of());
     }
 
-    /** Those of the whole: of the script, its namespaces and named types, and of references that run in a circle. */
+    /** Those of the whole: of the script, its namespaces and named types, and of references that run in a circle or by two ways. */
     public static List<Shortfall> ofWhole(Schema schema, Dialect dialect) {
         var found = new ArrayList<>(ofScript(schema, dialect));
         if (!dialect.can(Ability.NAMESPACES)) {
@@ -36,6 +36,7 @@ public final class Shortfalls {
         if (!dialect.can(Ability.DOMAINS)) {
             schema.domains().forEach(each -> found.add(ofDomain(each, dialect)));
         }
+        found.addAll(CascadePaths.of(schema, dialect).shortfalls());
         if (!dialect.can(Ability.DEFERRED_CONSTRAINTS)) {
             TableOrder order = TableOrder.of(schema);
             for (Table table : order.tables()) {

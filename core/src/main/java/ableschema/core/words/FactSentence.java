@@ -134,8 +134,8 @@ final class FactSentence {
 
     private Understanding kindOf(Parts parts) {
         var edits = new ArrayList<Edit>();
-        Entity special = known(parts.part("noun"), edits);
-        Entity general = known(parts.part("general"), edits);
+        Entity special = known(parts.part("noun"), parts, edits);
+        Entity general = known(parts.part("general"), parts, edits);
         if (special.id().equals(general.id())) {
             throw parts.at("general", "nothing is a kind of itself");
         }
@@ -155,9 +155,9 @@ final class FactSentence {
         return understood(edits.size() == 1 ? edit : new Compound(edit.name(), edits), special.id());
     }
 
-    private Entity known(String noun, List<Edit> edits) {
+    private Entity known(String noun, Parts parts, List<Edit> edits) {
         return nouns.entity(noun).orElseGet(() -> {
-            Entity made = Entity.named(ids.next(IdKind.ENTITY), Nouns.asName(noun));
+            Entity made = Entity.named(ids.next(IdKind.ENTITY), Nouns.newName(noun, parts.text()));
             edits.add(new AddEntity(made, Optional.empty()));
             return made;
         });
@@ -288,7 +288,7 @@ final class FactSentence {
         String kind = Quoted.is(said) ? Quoted.plain(said) : said.toLowerCase(Locale.ROOT);
         EntityKind named = kind.equals("entity") && !Quoted.is(said) ? EntityKind.UNSAID : new EntityKind(kind);
         Optional<Entity> known = nouns.entity(noun);
-        Entity before = known.orElseGet(() -> Entity.named(ids.next(IdKind.ENTITY), Nouns.asName(noun)));
+        Entity before = known.orElseGet(() -> Entity.named(ids.next(IdKind.ENTITY), Nouns.newName(noun, parts.text())));
         Entity changed = before.withKind(named);
         if (parts.matcher().start("text") >= 0) {
             changed = changed.withDefinition(Quoted.plain(parts.part("text")));

@@ -18,6 +18,7 @@ import java.util.regex.Pattern;
 /** Entities as nouns in sentences: one hive, many hives. A noun between double quotes is exactly that name. */
 public final class Nouns {
 
+    private static final Pattern BRACKET = Pattern.compile("[()\\[\\]{}]");
     private static final Pattern PLAIN = Pattern.compile("[\\p{L}\\p{N}_%#/'’°²³-]+(?: [\\p{L}\\p{N}_%#/'’°²³-]+)*");
     private static final Set<String> WORDS_OF_THE_GRAMMAR = Set.of("each", "has", "is", "and", "or", "share");
     private static final Set<String> BEGINNINGS = Set.of("a", "an", "the", "no", "about", "pairing");
@@ -108,6 +109,22 @@ public final class Nouns {
         }
         int first = noun.offsetByCodePoints(0, 1);
         return noun.substring(0, first).toUpperCase(Locale.ROOT) + noun.substring(first);
+    }
+
+    /**
+     * The name of a new entity that a line speaks of. Brackets say something of a name and are no part of it: a {@link Misunderstanding}
+     * points at a noun that has some outside of quotes.
+     */
+    static String newName(String noun, String line) {
+        if (!Quoted.is(noun) && BRACKET.matcher(noun).find()) {
+            int start = Math.max(0, line.indexOf(noun));
+            throw new Misunderstanding(
+                    start,
+                    Math.min(line.length(), start + noun.length()),
+                    "what stands between brackets is no part of a name; if it is meant so, the name stands between quotes: "
+                            + Quoted.of(asName(noun)));
+        }
+        return asName(noun);
     }
 
     /** Whether a name can stand in a sentence without quotes. */

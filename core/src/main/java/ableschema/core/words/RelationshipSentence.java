@@ -32,6 +32,7 @@ final class RelationshipSentence {
     private final Optional<Relationship> about;
     private final IdSource ids;
     private final List<Edit> edits = new ArrayList<>();
+    private String line = "";
     private Nouns nouns;
 
     /** @param about the relationship that the sentence is to change; empty for the one that it names, or a new one */
@@ -47,6 +48,7 @@ final class RelationshipSentence {
 
     /** sentence = clause [ ";" clause ] [ "(" option { ";" option } ")" ] [ "." ] */
     Understanding read(String text, int start) {
+        line = text;
         var options = RelationshipOptions.cutFrom(text);
         String said = options.before();
         String masked = Quoted.masked(said);
@@ -271,7 +273,7 @@ final class RelationshipSentence {
     /** The entity that a noun means, or a new one by the first of these names. */
     private Entity entity(String noun, List<String> names) {
         return nouns.entity(noun).orElseGet(() -> {
-            Entity entity = Entity.named(ids.next(IdKind.ENTITY), Nouns.asName(names.get(0)));
+            Entity entity = Entity.named(ids.next(IdKind.ENTITY), Nouns.newName(names.get(0), line));
             edits.add(new AddEntity(entity, Optional.empty()));
             nouns = Nouns.of(withNew());
             return entity;

@@ -9,6 +9,7 @@ import ableschema.core.finding.Step;
 import ableschema.core.mapping.Mapping;
 import ableschema.core.review.Rules;
 import ableschema.core.rows.DesignScript;
+import ableschema.core.rows.StandIns;
 import ableschema.core.sql.Script;
 import ableschema.core.sql.dialect.Dialect;
 import ableschema.core.sql.dialect.Dialects;
@@ -32,6 +33,7 @@ import javafx.scene.Node;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
+import javafx.scene.control.Tooltip;
 import javafx.scene.input.Clipboard;
 import javafx.scene.input.ClipboardContent;
 import javafx.scene.layout.HBox;
@@ -47,6 +49,7 @@ public final class SqlBench extends VBox {
     private final Workspace workspace;
     private final ComboBox<Dialect> dialects = new ComboBox<>(FXCollections.observableArrayList(Dialects.ALL));
     private final CheckBox rows = new CheckBox("with sample rows");
+    private final CheckBox personal = new CheckBox("personal values too");
     private final SqlLines text;
     private final HBox choices = new HBox(6);
     private final ShortfallList shortfalls;
@@ -79,6 +82,9 @@ public final class SqlBench extends VBox {
         dialects.setOnAction(event -> chooseDialect(dialects.getValue()));
         rows.setId("with-rows");
         rows.setOnAction(event -> show());
+        personal.setId("with-personal");
+        personal.setTooltip(new Tooltip("personal and secret values as they were entered; else stand-ins are written"));
+        personal.setOnAction(event -> show());
         var space = Controls.space();
         var header = new HBox(
                 12,
@@ -86,6 +92,7 @@ public final class SqlBench extends VBox {
                 dialects,
                 choices,
                 rows,
+                personal,
                 space,
                 button("try-script", "Try it", this::tryIt),
                 button("copy-script", "Copy", this::copy),
@@ -128,25 +135,46 @@ public final class SqlBench extends VBox {
                 .toList());
         Mapping mapping = workspace.mapping();
         Dialect dialect = workspace.dialect();
-        boolean withRows = rows.isSelected();
+        boolean hides = rows.isSelected()
+                && !StandIns.hidden(workspace.document().design()).isEmpty();
+        personal.setVisible(hides);
+        personal.setManaged(hides);
+        Contents contents = contents();
         if (mapping.schema().tables().size() <= WRITTEN_AT_ONCE) {
-            show(write(mapping, dialect, withRows));
+            show(write(mapping, dialect, contents));
             return;
         }
         workspace
                 .jobs()
                 .run(
                         "writing the script",
-                        progress -> write(mapping, dialect, withRows),
+                        progress -> write(mapping, dialect, contents),
                         () -> workspace.mapping() == mapping
                                 && workspace.dialect().equals(dialect)
-                                && rows.isSelected() == withRows,
+                                && contents() == contents,
                         this::show,
                         failure -> verdict.setText("the script could not be written: " + failure.getMessage()));
     }
 
-    private static Script write(Mapping mapping, Dialect dialect, boolean withRows) {
-        return withRows ? DesignScript.withRows(mapping, dialect) : DesignScript.definitions(mapping, dialect);
+    /** What a script holds. */
+    private enum Contents {
+        DEFINITIONS,
+        ROWS,
+        ROWS_AS_ENTERED
+    }
+
+    private Contents contents() {
+        return !rows.isSelected()
+                ? Contents.DEFINITIONS
+                : personal.isSelected() ? Contents.ROWS_AS_ENTERED : Contents.ROWS;
+    }
+
+    private static Script write(Mapping mapping, Dialect dialect, Contents contents) {
+        return switch (contents) {
+            case DEFINITIONS -> DesignScript.definitions(mapping, dialect);
+            case ROWS -> DesignScript.withRows(mapping, dialect);
+            case ROWS_AS_ENTERED -> DesignScript.withRowsAsEntered(mapping, dialect);
+        };
     }
 
     private void show(Script written) {

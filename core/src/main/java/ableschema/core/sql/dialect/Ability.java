@@ -30,6 +30,8 @@ public enum Ability {
     COMPUTED_COLUMNS("computed columns"),
     /** RESTRICT as a rule of its own beside NO ACTION. */
     RESTRICT("RESTRICT"),
+    /** What is deleted or changed along may come to one table by several ways, or in a circle. */
+    SEVERAL_CASCADES("deletions or changes that come to one table by several ways"),
     CASCADE_ON_UPDATE("ON UPDATE CASCADE"),
     SET_NULL_ON_UPDATE("ON UPDATE SET NULL"),
     SET_DEFAULT("SET DEFAULT"),

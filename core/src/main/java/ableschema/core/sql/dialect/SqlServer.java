@@ -60,6 +60,7 @@ final class SqlServer extends Dialect {
                     Ability.DEFERRED_CONSTRAINTS,
                     Ability.MATCH_FULL,
                     Ability.RESTRICT,
+                    Ability.SEVERAL_CASCADES,
                     Ability.MANY_EMPTIES_IN_UNIQUE,
                     Ability.MADE_INDEXES,
                     Ability.LONG_TEXT_IN_KEYS)

@@ -1,0 +1,181 @@
+package ableschema.core.rows;
+
+import ableschema.core.design.Attribute;
+import ableschema.core.design.Body;
+import ableschema.core.design.ColumnRef;
+import ableschema.core.design.Condition;
+import ableschema.core.design.Design;
+import ableschema.core.design.EndRef;
+import ableschema.core.design.Entity;
+import ableschema.core.design.Id;
+import ableschema.core.design.Mark;
+import ableschema.core.design.Relationship;
+import ableschema.core.design.Row;
+import ableschema.core.mapping.Keys;
+import ableschema.core.types.DataType;
+import ableschema.core.types.ReadableCode;
+import ableschema.core.types.TypedValue;
+import java.nio.charset.StandardCharsets;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
+
+/**
+ * Puts made-up values in the place of sample values that are personal or secret, so that rows can be given away. Values that were the
+ * same stay the same, those that differed go on to differ, empty ones stay empty; lengths, patterns and simple rules are kept where
+ * that is possible.
+ */
+public final class StandIns {
+
+    private static final int MOST_TRIES = 1_000;
+    private static final LocalDate FIRST_DAY = LocalDate.of(2000, 1, 1);
+
+    private final Design design;
+    private final Map<Id, Attribute> hidden = new LinkedHashMap<>();
+    private final Map<Id, Map<String, String>> given = new HashMap<>();
+
+    private StandIns(Design design) {
+        this.design = design;
+        hidden(design).forEach(attribute -> hidden.put(attribute.id(), attribute));
+    }
+
+    /** The attributes whose values are not to be given away. */
+    public static List<Attribute> hidden(Design design) {
+        return Stream.concat(
+                        design.entities().stream().map(Entity::body),
+                        design.relationships().stream().map(Relationship::body))
+                .flatMap(body -> body.attributes().stream())
+                .filter(attribute -> attribute.is(Mark.PERSONAL) || attribute.is(Mark.SECRET))
+                .toList();
+    }
+
+    /** The same design where nothing is hidden. */
+    public static Design in(Design design) {
+        var standIns = new StandIns(design);
+        if (standIns.hidden.isEmpty()) {
+            return design;
+        }
+        List<Entity> entities = design.entities().stream()
+                .map(each -> each.withBody(standIns.of(each.id(), each.body())))
+                .toList();
+        List<Relationship> relationships = design.relationships().stream()
+                .map(each -> each.withBody(standIns.of(each.id(), each.body())))
+                .toList();
+        return design.withAll(entities, relationships);
+    }
+
+    private Body of(Id owner, Body body) {
+        var keys = new Keys(design);
+        return body.withRows(body.rows().stream()
+                .map(row -> withReferences(withValues(row, body), owner, keys))
+                .toList());
+    }
+
+    private Row withValues(Row row, Body body) {
+        Row changed = row;
+        for (Attribute attribute : body.attributes()) {
+            if (hidden.containsKey(attribute.id()) && row.value(attribute.id()).isPresent()) {
+                changed = changed.with(
+                        attribute.id(),
+                        standIn(attribute, row.value(attribute.id()).get()));
+            }
+        }
+        return changed;
+    }
+
+    /** A key of which there is no row is given as it was typed, and may be made of what is hidden. */
+    private Row withReferences(Row row, Id owner, Keys keys) {
+        Row changed = row;
+        for (EndRef end : design.referencesOf(owner)) {
+            if (row.reference(end).orElse(null) instanceof Row.RawKey raw) {
+                List<ColumnRef> columns = keys.referencedBy(end);
+                var values = new ArrayList<>(raw.values());
+                for (int i = 0; i < Math.min(values.size(), columns.size()); i++) {
+                    Attribute attribute =
+                            columns.get(i).attribute().map(hidden::get).orElse(null);
+                    if (attribute != null && !values.get(i).isEmpty()) {
+                        values.set(i, standIn(attribute, values.get(i)));
+                    }
+                }
+                changed = changed.with(end, Optional.of(new Row.RawKey(values)));
+            }
+        }
+        return changed;
+    }
+
+    private String standIn(Attribute attribute, String value) {
+        Map<String, String> known = given.computeIfAbsent(attribute.id(), id -> new HashMap<>());
+        return known.computeIfAbsent(value, each -> made(attribute, known));
+    }
+
+    /** The next value that no other was given and that fits the type and its rules; the last tried where none does. */
+    private String made(Attribute attribute, Map<String, String> known) {
+        DataType type = design.resolved(attribute.type());
+        List<Condition> rules = rules(attribute);
+        String value = "";
+        for (int number :
+                IntStream.range(known.size() + 1, known.size() + MOST_TRIES).toArray()) {
+            value = value(attribute, type, number);
+            TypedValue typed = TypedValue.of(type, value);
+            boolean good = typed.fits()
+                    && !known.containsValue(value)
+                    && rules.stream().allMatch(rule -> rule.holdsFor(type, typed.canonical()));
+            if (good) {
+                return value;
+            }
+        }
+        return value;
+    }
+
+    private List<Condition> rules(Attribute attribute) {
+        return design.ownerOf(attribute.id()).flatMap(design::body).stream()
+                .flatMap(body -> body.checks().stream())
+                .flatMap(check -> Condition.read(check.expression()).stream())
+                .filter(rule -> rule.column().equals(attribute.ref()))
+                .toList();
+    }
+
+    private static String value(Attribute attribute, DataType type, int number) {
+        Optional<ReadableCode> code = ReadableCode.of(attribute.pattern());
+        if (code.isPresent()) {
+            return code.get().code(number, FIRST_DAY.getYear());
+        }
+        if (type instanceof DataType.Text text) {
+            String said = "hidden " + number;
+            String bare = String.valueOf(number);
+            return text.max() == 0 || said.length() <= text.max() ? said : bare;
+        }
+        if (type instanceof DataType.OneOf list) {
+            return list.values().get(number % list.values().size());
+        }
+        if (type instanceof DataType.Bytes) {
+            return String.format(Locale.ROOT, "%08x", number);
+        }
+        return type instanceof DataType.Simple simple ? simple(simple, number) : String.valueOf(number);
+    }
+
+    private static String simple(DataType.Simple type, int number) {
+        LocalDate day = FIRST_DAY.plusDays(number);
+        return switch (type) {
+            case YES_NO -> number % 2 == 0 ? "yes" : "no";
+            case YEAR -> String.valueOf(FIRST_DAY.getYear() + number % 100);
+            case DATE -> day.toString();
+            case TIME -> String.format(Locale.ROOT, "%02d:%02d", number / 60 % 24, number % 60);
+            case MOMENT -> day + " 12:00";
+            case MOMENT_ANYWHERE -> day + " 12:00Z";
+            case UUID ->
+                UUID.nameUUIDFromBytes(("hidden " + number).getBytes(StandardCharsets.UTF_8))
+                        .toString();
+            case JSON -> "{\"hidden\": " + number + "}";
+            default -> String.valueOf(number);
+        };
+    }
+}
