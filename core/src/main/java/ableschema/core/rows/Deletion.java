@@ -1,12 +1,7 @@
 package ableschema.core.rows;
 
-import ableschema.core.design.Body;
-import ableschema.core.design.Design;
-import ableschema.core.design.EndRef;
 import ableschema.core.design.Id;
-import ableschema.core.design.Row;
 import ableschema.core.mapping.Mapping;
-import ableschema.core.mapping.TableTrace;
 import ableschema.core.schema.ForeignKey;
 import ableschema.core.schema.Table;
 import ableschema.core.schema.TableName;
@@ -14,11 +9,9 @@ import ableschema.core.types.ReferenceAction;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.HashMap;
-import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.Set;
 
 /**
@@ -38,23 +31,14 @@ public record Deletion(
         return !refusing.isEmpty();
     }
 
-    /**
-     * One kind of table that a deletion reaches, from the diagram alone.
-     *
-     * @param level 1 for tables that refer to the one, 2 for those that refer to them, and so on
-     * @param owner of the table
-     * @param does  what happens to its rows
-     */
-    public record Reach(int level, Id owner, ReferenceAction does) {}
-
     /** Every table that deleting a row of the owner's may reach; where rows go, those that refer to them are reached too. */
     public static List<Reach> reach(Mapping mapping, Id owner) {
-        Map<TableName, List<Referring>> referring = new HashMap<>();
+        Map<TableName, List<Child>> referring = new HashMap<>();
         for (Table table : mapping.schema().tables()) {
             for (ForeignKey key : table.foreignKeys()) {
                 referring
                         .computeIfAbsent(key.target(), name -> new ArrayList<>())
-                        .add(new Referring(mapping.trace().owner(table), key.onDelete()));
+                        .add(new Child(mapping.trace().owner(table), key.onDelete()));
             }
         }
         var reached = new LinkedHashSet<Reach>();
@@ -69,7 +53,7 @@ public record Deletion(
                     .map(Table::qualified)
                     .map(referring::get)
                     .ifPresent(children -> {
-                        for (Referring child : children) {
+                        for (Child child : children) {
                             reached.add(new Reach(level, child.owner(), child.does()));
                             if (child.does() == ReferenceAction.CASCADE
                                     && levels.putIfAbsent(child.owner(), level) == null) {
@@ -82,78 +66,40 @@ public record Deletion(
     }
 
     /** A table that refers to another, and what it does when a row there goes. */
-    private record Referring(Id owner, ReferenceAction does) {}
+    private record Child(Id owner, ReferenceAction does) {}
 
     /** What deleting one sample row does to the others. */
     public static Deletion of(Mapping mapping, Id row) {
-        return judge(mapping).of(row);
+        return of(new Referring(mapping), row);
     }
 
-    /** Judges deletions of many rows, for which the references are gathered once. */
-    static Judge judge(Mapping mapping) {
-        return new Judge(mapping);
-    }
-
-    /** Which row refers to which, and by what rule. */
-    static final class Judge {
-        private final Map<Id, List<Reference>> referring = new HashMap<>();
-        private final Map<Id, Id> owners = new HashMap<>();
-
-        /** A row refers to another by a foreign key. */
-        private record Reference(Id row, ForeignKey key, boolean mayBeEmpty) {}
-
-        Judge(Mapping mapping) {
-            Design design = mapping.physical();
-            var values = new RowValues(design);
-            for (Table table : mapping.schema().tables()) {
-                TableTrace trace = mapping.trace().of(table);
-                List<Row> rows = design.body(trace.owner()).orElse(Body.EMPTY).rows();
-                rows.forEach(each -> owners.put(each.id(), trace.owner()));
-                for (ForeignKey key : table.foreignKeys()) {
-                    EndRef end = mapping.trace().end(table, key);
-                    boolean mayBeEmpty = key.columns().stream()
-                            .allMatch(name -> table.column(name).orElseThrow().nullable());
-                    for (Row each : rows) {
-                        values.parent(each, end).ifPresent(parent -> referring
-                                .computeIfAbsent(parent.id(), id -> new ArrayList<>())
-                                .add(new Reference(each.id(), key, mayBeEmpty)));
-                    }
-                }
-            }
-        }
-
-        Deletion of(Id first) {
-            Set<Id> deleted = new LinkedHashSet<>();
-            Set<Id> emptied = new LinkedHashSet<>();
-            Set<Id> holding = new LinkedHashSet<>();
-            var pending = new ArrayDeque<>(List.of(first));
-            deleted.add(first);
-            while (!pending.isEmpty()) {
-                for (Reference each : referring.getOrDefault(pending.remove(), List.of())) {
-                    switch (each.key().onDelete()) {
-                        case CASCADE -> {
-                            if (deleted.add(each.row())) {
-                                pending.add(each.row());
-                            }
+    static Deletion of(Referring referring, Id first) {
+        Set<Id> deleted = new LinkedHashSet<>();
+        Set<Id> emptied = new LinkedHashSet<>();
+        Set<Id> holding = new LinkedHashSet<>();
+        var pending = new ArrayDeque<>(List.of(first));
+        deleted.add(first);
+        while (!pending.isEmpty()) {
+            for (Referring.Reference each : referring.to(pending.remove())) {
+                switch (each.key().onDelete()) {
+                    case CASCADE -> {
+                        if (deleted.add(each.row())) {
+                            pending.add(each.row());
                         }
-                        case SET_NULL, SET_DEFAULT -> (each.mayBeEmpty() ? emptied : holding).add(each.row());
-                        case RESTRICT, NO_ACTION -> holding.add(each.row());
                     }
+                    case SET_NULL, SET_DEFAULT -> (each.mayBeEmpty() ? emptied : holding).add(each.row());
+                    case RESTRICT, NO_ACTION -> holding.add(each.row());
                 }
             }
-            Set<Id> refusing = new LinkedHashSet<>(holding);
-            refusing.removeAll(deleted);
-            holding.retainAll(deleted);
-            emptied.removeAll(deleted);
-            return new Deletion(byOwner(deleted), byOwner(emptied), byOwner(refusing), byOwner(holding));
         }
-
-        private Map<Id, Set<Id>> byOwner(Set<Id> rows) {
-            Map<Id, Set<Id>> found = new LinkedHashMap<>();
-            rows.forEach(row -> Optional.ofNullable(owners.get(row))
-                    .ifPresent(owner -> found.computeIfAbsent(owner, id -> new LinkedHashSet<>())
-                            .add(row)));
-            return found;
-        }
+        Set<Id> refusing = new LinkedHashSet<>(holding);
+        refusing.removeAll(deleted);
+        holding.retainAll(deleted);
+        emptied.removeAll(deleted);
+        return new Deletion(
+                referring.byOwner(deleted),
+                referring.byOwner(emptied),
+                referring.byOwner(refusing),
+                referring.byOwner(holding));
     }
 }

@@ -5,7 +5,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import ableschema.core.DesignFixture;
 import ableschema.core.design.Id;
-import ableschema.core.rows.Deletion.Reach;
 import ableschema.core.types.ReferenceAction;
 import java.util.Map;
 import java.util.Set;
@@ -87,23 +86,23 @@ class DeletionTest {
     @Test
     void it_is_said_level_by_level_and_on_the_sample_rows() {
         DesignFixture piers = piers();
-        var said = new DeletionText(piers.design(), piers.document().mapping());
+        var said = new ReachText(piers.design(), piers.document().mapping());
 
-        assertThat(said.levels(piers.entity("Pier").id()))
+        assertThat(said.deleting(piers.entity("Pier").id()))
                 .containsExactly(
                         "at once: berths go too",
                         "2 levels down: stays stay without it, fees go too",
                         "3 levels down: lamps hold it back");
-        assertThat(said.levels(piers.entity("Lamp").id())).isEmpty();
-        assertThat(said.onRows(piers.entity("Pier").id()))
+        assertThat(said.deleting(piers.entity("Lamp").id())).isEmpty();
+        assertThat(said.deletingRows(piers.entity("Pier").id()))
                 .isEqualTo("of 2 sample rows 1 could go, and with it 2 berths and 1 fee; 1 is held back by 1 lamp");
-        assertThat(said.onRows(piers.entity("Fee").id()))
+        assertThat(said.deletingRows(piers.entity("Fee").id()))
                 .isEqualTo("of 2 sample rows 1 could go; 1 is held back by 1 lamp");
         DesignFixture lit = piers.filled("Lamp", "no,fee\n1,2\n2,1\n3,1\n");
-        assertThat(new DeletionText(lit.design(), lit.document().mapping())
-                        .onRows(lit.entity("Fee").id()))
+        assertThat(new ReachText(lit.design(), lit.document().mapping())
+                        .deletingRows(lit.entity("Fee").id()))
                 .isEqualTo("none of the 2 sample rows could go, for 3 lamps");
-        assertThat(said.onRows(piers.entity("Lamp").id())).isEqualTo("of 1 sample row 1 could go");
+        assertThat(said.deletingRows(piers.entity("Lamp").id())).isEqualTo("of 1 sample row 1 could go");
     }
 
     @Test
@@ -114,8 +113,8 @@ class DeletionTest {
                     "Each \"part " + i + "\" has no: whole (key).",
                     "Each \"part " + i + "\" is of exactly one pier; each pier has any number of \"part " + i + "\".");
         }
-        assertThat(new DeletionText(hub.design(), hub.document().mapping())
-                        .levels(hub.entity("Pier").id()))
+        assertThat(new ReachText(hub.design(), hub.document().mapping())
+                        .deleting(hub.entity("Pier").id()))
                 .singleElement()
                 .asString()
                 .startsWith("at once: ")
@@ -128,8 +127,8 @@ class DeletionTest {
                 IntStream.range(0, 2_001).mapToObj(i -> i + ",2\n").collect(Collectors.joining("", "no,fee\n", ""));
         DesignFixture many = piers().filled("Lamp", lamps);
 
-        assertThat(new DeletionText(many.design(), many.document().mapping())
-                        .onRows(many.entity("Pier").id()))
+        assertThat(new ReachText(many.design(), many.document().mapping())
+                        .deletingRows(many.entity("Pier").id()))
                 .isEmpty();
     }
 }

@@ -6,7 +6,7 @@ import ableschema.core.design.Relationship;
 import ableschema.core.design.Side;
 import ableschema.core.design.SubtypeLayout;
 import ableschema.core.edit.SubtypeEdits;
-import ableschema.core.rows.DeletionText;
+import ableschema.core.rows.ReachText;
 import ableschema.core.types.ReferenceAction;
 import ableschema.core.words.Nouns;
 import ableschema.core.words.RuleLine;
@@ -16,6 +16,7 @@ import ableschema.desktop.controls.Choice;
 import ableschema.desktop.controls.Controls;
 import ableschema.desktop.controls.Fields;
 import ableschema.desktop.workspace.Workspace;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
@@ -40,7 +41,7 @@ final class RelationshipEditor extends VBox {
         if (relationship.isManyToMany()) {
             getChildren().addAll(noun(), newAttribute());
         } else {
-            getChildren().addAll(identifying(), onDelete());
+            getChildren().addAll(identifying(), onDelete(), onUpdate());
         }
         if (!relationship.isRecursive() && !relationship.isManyToMany()) {
             getChildren().add(kind());
@@ -140,32 +141,66 @@ final class RelationshipEditor extends VBox {
     }
 
     private Node onDelete() {
-        Side referred = relationship.referencedSide().orElse(Side.FIRST);
-        boolean optional = !relationship.end(referred).cardinality().isMandatory();
-        List<ReferenceAction> actions = optional
-                ? List.of(
-                        ReferenceAction.NO_ACTION,
-                        ReferenceAction.RESTRICT,
-                        ReferenceAction.CASCADE,
-                        ReferenceAction.SET_NULL)
-                : List.of(ReferenceAction.NO_ACTION, ReferenceAction.RESTRICT, ReferenceAction.CASCADE);
         Choice choice = Choice.of(
                 relationship.reference().onDelete(),
-                actions,
-                this::said,
+                actions(),
+                action -> said(action, "goes too"),
                 action -> change(relationship.withActions(
                         action, relationship.reference().onUpdate())));
         choice.setId("on-delete");
-        var line = new FlowPane(4, 2, new Label("When " + Sentences.article(name(referred)) + " goes,"), choice);
-        return new VBox(2, line, reach(relationship.end(referred).entity()));
+        var said = new ReachText(workspace.design(), workspace.mapping());
+        return action(
+                "When " + Sentences.article(referred()) + " goes,",
+                choice,
+                reach("delete-reach", said.deleting(referredId()), said.deletingRows(referredId())));
     }
 
-    /** What deleting one reaches over all levels, and on the sample rows. */
-    private Node reach(Id referred) {
-        var said = new DeletionText(workspace.design(), workspace.mapping());
+    private Node onUpdate() {
+        Choice choice = Choice.of(
+                relationship.reference().onUpdate(),
+                actions(),
+                action -> said(action, "changes too"),
+                action ->
+                        change(relationship.withActions(relationship.reference().onDelete(), action)));
+        choice.setId("on-update");
+        var said = new ReachText(workspace.design(), workspace.mapping());
+        return action(
+                "When the key of " + Sentences.article(referred()) + " changes,",
+                choice,
+                reach("update-reach", said.changing(referredId()), said.changingRows(referredId())));
+    }
+
+    private static Node action(String when, Choice choice, Node reach) {
+        return new VBox(2, new FlowPane(4, 2, new Label(when), choice), reach);
+    }
+
+    private Side referredSide() {
+        return relationship.referencedSide().orElse(Side.FIRST);
+    }
+
+    private String referred() {
+        return name(referredSide());
+    }
+
+    private Id referredId() {
+        return relationship.end(referredSide()).entity();
+    }
+
+    /** What can be had: a reference that must be there cannot be emptied. */
+    private List<ReferenceAction> actions() {
+        var actions =
+                new ArrayList<>(List.of(ReferenceAction.NO_ACTION, ReferenceAction.RESTRICT, ReferenceAction.CASCADE));
+        if (!relationship.end(referredSide()).cardinality().isMandatory()) {
+            actions.add(ReferenceAction.SET_NULL);
+        }
+        return actions;
+    }
+
+    /** What it comes to over all levels, and on the sample rows. */
+    private static Node reach(String id, List<String> levels, String rows) {
         var lines = new VBox(1);
-        lines.setId("delete-reach");
-        Stream.concat(said.levels(referred).stream(), Stream.of(said.onRows(referred)))
+        lines.setId(id);
+        Stream.concat(levels.stream(), Stream.of(rows))
                 .filter(each -> !each.isEmpty())
                 .map(each -> Controls.text(each, "note"))
                 .forEach(each -> {
@@ -176,12 +211,12 @@ final class RelationshipEditor extends VBox {
         return lines;
     }
 
-    private String said(ReferenceAction action) {
+    private String said(ReferenceAction action, String along) {
         Side holder = relationship.referencedSide().orElse(Side.FIRST).other();
         return switch (action) {
             case NO_ACTION -> "it may not while it is referred to";
             case RESTRICT -> "it may not, at once, while it is referred to";
-            case CASCADE -> "each " + name(holder) + " of it goes too";
+            case CASCADE -> "each " + name(holder) + " of it " + along;
             case SET_NULL -> "each " + name(holder) + " of it stays without";
             case SET_DEFAULT -> "each " + name(holder) + " of it gets the default";
         };

@@ -10,7 +10,6 @@ import ableschema.core.design.Id;
 import ableschema.core.design.Relationship;
 import ableschema.core.design.Row;
 import ableschema.core.mapping.Mapping;
-import ableschema.core.rows.Deletion.Reach;
 import ableschema.core.words.Nouns;
 import ableschema.core.words.Sentences;
 import java.util.ArrayList;
@@ -19,10 +18,11 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeMap;
+import java.util.function.BiFunction;
 import java.util.stream.Stream;
 
-/** Says what deleting a row of one table reaches: from the diagram alone, level by level, and on the sample rows. */
-public final class DeletionText {
+/** Says what deleting a row of one table, or giving it another key, comes to: from the diagram alone, level by level, and on the sample rows. */
+public final class ReachText {
 
     /** Of more sample rows than these in the whole design nothing is worked out while somebody waits. */
     private static final int MOST_ROWS = 2_000;
@@ -34,19 +34,28 @@ public final class DeletionText {
     private final Mapping mapping;
     private final Nouns nouns;
 
-    public DeletionText(Design design, Mapping mapping) {
+    public ReachText(Design design, Mapping mapping) {
         this.design = design;
         this.mapping = mapping;
         this.nouns = Nouns.of(design);
     }
 
-    /** A line for each level, such as "2 levels down: stays stay without it, fees go"; empty where nothing refers to it. */
-    public List<String> levels(Id owner) {
-        Map<Integer, List<Reach>> byLevel =
-                Deletion.reach(mapping, owner).stream().collect(groupingBy(Reach::level, TreeMap::new, toList()));
+    /** A line for each level, such as "2 levels down: stays stay without it, fees go too"; empty where nothing refers to it. */
+    public List<String> deleting(Id owner) {
+        return levels(Deletion.reach(mapping, owner), "go too");
+    }
+
+    /** A line for each level, such as "at once: berths change too". */
+    public List<String> changing(Id owner) {
+        return levels(KeyChange.reach(mapping, owner), "change too");
+    }
+
+    private List<String> levels(List<Reach> reach, String along) {
+        Map<Integer, List<Reach>> byLevel = reach.stream().collect(groupingBy(Reach::level, TreeMap::new, toList()));
         var lines = new ArrayList<String>();
         byLevel.forEach((level, reached) -> {
-            List<String> said = reached.stream().map(this::said).distinct().toList();
+            List<String> said =
+                    reached.stream().map(each -> said(each, along)).distinct().toList();
             String more = said.size() > MOST_TABLES ? " and " + (said.size() - MOST_TABLES) + " more" : "";
             lines.add((level == 1 ? "at once: " : level + " levels down: ")
                     + String.join(", ", said.subList(0, Math.min(MOST_TABLES, said.size())))
@@ -55,10 +64,10 @@ public final class DeletionText {
         return lines;
     }
 
-    private String said(Reach reach) {
+    private String said(Reach reach, String along) {
         String many = many(reach.owner());
         return switch (reach.does()) {
-            case CASCADE -> many + " go too";
+            case CASCADE -> many + " " + along;
             case SET_NULL -> many + " stay without it";
             case SET_DEFAULT -> many + " get their default";
             case NO_ACTION, RESTRICT -> many + " hold it back";
@@ -74,33 +83,51 @@ public final class DeletionText {
         return count + " " + (count == 1 ? one : many(owner));
     }
 
-    /** What would become of the sample rows, such as "of 2 sample rows 1 could go, with 2 berths; 1 is held back by 1 lamp". */
-    public String onRows(Id owner) {
+    /** What would become of the sample rows, such as "of 2 sample rows 1 could go, and with it 2 berths; 1 is held back by 1 lamp". */
+    public String deletingRows(Id owner) {
+        return onRows(owner, "go", (referring, row) -> {
+            Deletion deletion = Deletion.of(referring, row);
+            var others = new LinkedHashMap<>(deletion.deleted());
+            others.remove(owner);
+            return new Effect(others, deletion.refusing());
+        });
+    }
+
+    /** The same for another key, such as "of 2 sample rows 1 could get another key, and with it 2 berths". */
+    public String changingRows(Id owner) {
+        return onRows(owner, "get another key", (referring, row) -> {
+            KeyChange change = KeyChange.of(mapping, referring, owner, row);
+            return new Effect(change.changed(), change.refusing());
+        });
+    }
+
+    private record Effect(Map<Id, Set<Id>> along, Map<Id, Set<Id>> refusing) {}
+
+    private String onRows(Id owner, String could, BiFunction<Referring, Id, Effect> effect) {
         List<Row> rows = design.body(owner).map(Body::rows).orElse(List.of());
         if (rows.isEmpty() || allRows() > MOST_ROWS) {
             return "";
         }
+        var referring = new Referring(mapping);
         int free = 0;
-        Map<Id, Integer> gone = new LinkedHashMap<>();
+        Map<Id, Integer> along = new LinkedHashMap<>();
         Map<Id, Integer> holding = new LinkedHashMap<>();
-        Deletion.Judge judge = Deletion.judge(mapping);
         for (Row row : rows) {
-            Deletion deletion = judge.of(row.id());
-            if (deletion.isRefused()) {
-                count(deletion.refusing(), holding);
-            } else {
+            Effect each = effect.apply(referring, row.id());
+            if (each.refusing().isEmpty()) {
                 free++;
-                count(deletion.deleted(), gone);
+                count(each.along(), along);
+            } else {
+                count(each.refusing(), holding);
             }
         }
-        gone.remove(owner);
         String held = holding.isEmpty() ? "" : listed(holding);
         if (free == 0) {
-            return "none of the " + rows.size() + " sample rows could go, for " + held;
+            return "none of the " + rows.size() + " sample rows could " + could + ", for " + held;
         }
         int kept = rows.size() - free;
-        return "of " + rows.size() + (rows.size() == 1 ? " sample row " : " sample rows ") + free + " could go"
-                + (gone.isEmpty() ? "" : ", and with " + (free == 1 ? "it " : "them ") + listed(gone))
+        return "of " + rows.size() + (rows.size() == 1 ? " sample row " : " sample rows ") + free + " could " + could
+                + (along.isEmpty() ? "" : ", and with " + (free == 1 ? "it " : "them ") + listed(along))
                 + (kept == 0 ? "" : "; " + kept + (kept == 1 ? " is" : " are") + " held back by " + held);
     }
 
