@@ -86,7 +86,7 @@ public final class Evaluation<R> {
         }
         var evaluation = new Evaluation<>(expression, values);
         try {
-            Operand value = evaluation.sum();
+            Operand value = evaluation.value();
             return evaluation.at == evaluation.tokens.size() ? Optional.of(value) : Optional.empty();
         } catch (NotKnown | ArithmeticException | NumberFormatException e) {
             return Optional.empty();
@@ -146,7 +146,7 @@ public final class Evaluation<R> {
 
     /** predicate = value ( IS [NOT] NULL | [NOT] BETWEEN value AND value | [NOT] IN "(" value {"," value} ")" | SIGN value ) */
     private Truth predicate() {
-        Operand left = sum();
+        Operand left = value();
         if (accept("is")) {
             boolean negated = accept("not");
             expect("null");
@@ -155,9 +155,9 @@ public final class Evaluation<R> {
         boolean negated = accept("not");
         Truth truth;
         if (accept("between")) {
-            Operand low = sum();
+            Operand low = value();
             expect("and");
-            truth = compared(left, ">=", low).and(compared(left, "<=", sum()));
+            truth = compared(left, ">=", low).and(compared(left, "<=", value()));
         } else if (accept("in")) {
             truth = in(left);
         } else if (negated) {
@@ -172,7 +172,7 @@ public final class Evaluation<R> {
         expect("(");
         Truth truth = Truth.FALSE;
         do {
-            truth = truth.or(compared(left, "=", sum()));
+            truth = truth.or(compared(left, "=", value()));
         } while (accept(","));
         expect(")");
         return truth;
@@ -181,7 +181,7 @@ public final class Evaluation<R> {
     private Truth comparison(Operand left) {
         for (String sign : List.of("<=", ">=", "<>", "!=", "<", ">", "=")) {
             if (accept(sign)) {
-                return compared(left, sign, sum());
+                return compared(left, sign, value());
             }
         }
         if (left.type() == DataType.Simple.YES_NO && left.text().isPresent()) {
@@ -227,6 +227,26 @@ public final class Evaluation<R> {
         return new BigDecimal(text.strip());
     }
 
+    /** value = sum { "||" sum } */
+    private Operand value() {
+        Operand value = sum();
+        while (accept("||")) {
+            value = joined(value, sum());
+        }
+        return value;
+    }
+
+    private static Operand joined(Operand left, Operand right) {
+        if (!isText(left.type()) || !isText(right.type())) {
+            throw new NotKnown(); // databases write numbers and moments in their own ways
+        }
+        return new Operand(left.text().flatMap(a -> right.text().map(b -> a + b)), new DataType.Text(0));
+    }
+
+    private static boolean isText(DataType type) {
+        return type instanceof DataType.Text || type instanceof DataType.OneOf || type instanceof DataType.Undecided;
+    }
+
     /** sum = product { ( "+" | "-" ) product } */
     private Operand sum() {
         Operand value = product();
@@ -270,14 +290,17 @@ public final class Evaluation<R> {
                         && operand.text().filter(text -> !isNumber(text)).isEmpty();
     }
 
-    /** factor = COLUMN | LITERAL | "-" factor | NULL | FUNCTION "(" sum ")" | "(" sum ")" */
+    /**
+     * factor = COLUMN | LITERAL | "-" factor | NULL | FUNCTION "(" value ")" | "(" value ")"
+     *        | "substring" "(" value "from" NUMBER [ "for" NUMBER ] ")" | "extract" "(" "year" "from" value ")"
+     */
     private Operand factor() {
         if (accept("-")) {
             Operand zero = new Operand(Optional.of("0"), DataTypes.UNDECIDED);
             return calculated(zero, factor(), BigDecimal::subtract);
         }
         if (accept("(")) {
-            Operand inner = sum();
+            Operand inner = value();
             expect(")");
             return inner;
         }
@@ -301,12 +324,18 @@ public final class Evaluation<R> {
             return new Operand(Optional.of(word.is("true") ? "yes" : "no"), DataType.Simple.YES_NO);
         }
         String name = word.text().toLowerCase(Locale.ROOT);
+        if (name.equals("substring")) {
+            return substring();
+        }
+        if (name.equals("extract")) {
+            return year();
+        }
         if (!List.of("char_length", "character_length", "length", "lower", "upper")
                 .contains(name)) {
             throw new NotKnown();
         }
         expect("(");
-        Operand inner = sum();
+        Operand inner = value();
         expect(")");
         return switch (name) {
             case "lower" -> new Operand(inner.text().map(t -> t.toLowerCase(Locale.ROOT)), new DataType.Text(0));
@@ -315,5 +344,42 @@ public final class Evaluation<R> {
                 new Operand(
                         inner.text().map(t -> String.valueOf(t.codePointCount(0, t.length()))), new DataType.Whole(0));
         };
+    }
+
+    private Operand substring() {
+        expect("(");
+        Operand whole = value();
+        expect("from");
+        int from = count();
+        int most = accept("for") ? count() : Integer.MAX_VALUE;
+        expect(")");
+        if (!isText(whole.type()) || from < 1) {
+            throw new NotKnown();
+        }
+        return new Operand(whole.text().map(text -> cut(text, from - 1, most)), new DataType.Text(0));
+    }
+
+    private static String cut(String text, int start, int most) {
+        int[] signs = text.codePoints().skip(start).limit(most).toArray();
+        return new String(signs, 0, signs.length);
+    }
+
+    private int count() {
+        if (at >= tokens.size() || tokens.get(at).kind() != Kind.NUMBER) {
+            throw new NotKnown();
+        }
+        return Integer.parseInt(tokens.get(at++).text());
+    }
+
+    private Operand year() {
+        expect("(");
+        expect("year");
+        expect("from");
+        Operand moment = value();
+        expect(")");
+        if (moment.type() != DataType.Simple.DATE && moment.type() != DataType.Simple.MOMENT) {
+            throw new NotKnown(); // which year it is depends on the zone
+        }
+        return new Operand(moment.text().map(text -> text.substring(0, text.indexOf('-', 1))), DataType.Simple.YEAR);
     }
 }

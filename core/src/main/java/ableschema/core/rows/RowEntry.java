@@ -130,7 +130,9 @@ public final class RowEntry {
     /** What the grid shows in a cell. */
     public String shown(Row row, KeyPart column) {
         if (column instanceof ColumnRef.Own own) {
-            return row.value(own.id()).orElse("");
+            return isComputed(own)
+                    ? values.value(row, own).orElse("")
+                    : row.value(own.id()).orElse("");
         }
         EndRef end = column.through().orElseThrow(); // a column of the grid is an attribute or a reference
         return values.parent(row, end)
@@ -141,10 +143,18 @@ public final class RowEntry {
                 .orElse("");
     }
 
-    /** The row with what was typed into a cell; an empty text empties it. */
+    /** Whether the database computes what stands in a column, so that nothing is typed there. */
+    public boolean isComputed(KeyPart column) {
+        return column instanceof ColumnRef.Own own
+                && design.attribute(own.id())
+                        .filter(attribute -> attribute.filling().isComputed())
+                        .isPresent();
+    }
+
+    /** The row with what was typed into a cell; an empty text empties it, and what is computed stays. */
     public Row with(Row row, KeyPart column, String typed) {
         if (column instanceof ColumnRef.Own own) {
-            return row.with(own.id(), typed);
+            return isComputed(own) ? row : row.with(own.id(), typed);
         }
         return column.through()
                 .map(end -> row.with(end, reference(end, typed.strip())))

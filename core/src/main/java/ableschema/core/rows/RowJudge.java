@@ -135,7 +135,7 @@ public final class RowJudge {
     }
 
     private void judgeMissing(Row row, Attribute attribute) {
-        boolean filledIn = attribute.filling().isPresent()
+        boolean filledIn = attribute.filling().isPresent() && !values.isComputedEmpty(row, attribute)
                 || attribute.type() instanceof DataType.Counted
                 || design.domain(attribute.type())
                         .filter(domain -> domain.defaultValue().isPresent())

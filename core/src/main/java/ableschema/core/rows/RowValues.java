@@ -1,5 +1,6 @@
 package ableschema.core.rows;
 
+import ableschema.core.design.Attribute;
 import ableschema.core.design.Body;
 import ableschema.core.design.ColumnRef;
 import ableschema.core.design.Design;
@@ -8,7 +9,12 @@ import ableschema.core.design.Entity;
 import ableschema.core.design.ForeignColumn;
 import ableschema.core.design.Id;
 import ableschema.core.design.Row;
+import ableschema.core.expression.Evaluation;
 import ableschema.core.mapping.Keys;
+import ableschema.core.types.DataType;
+import ableschema.core.types.TypedValue;
+import java.math.BigDecimal;
+import java.math.RoundingMode;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -21,6 +27,7 @@ public final class RowValues {
     private final Keys keys;
     private final Map<Id, Row> rows = new HashMap<>();
     private final Map<Id, Id> owners = new HashMap<>();
+    private final Map<Id, Attribute> computed = new HashMap<>();
 
     public RowValues(Design design) {
         this.design = design;
@@ -30,6 +37,11 @@ public final class RowValues {
     }
 
     private void register(Id owner, Body body) {
+        for (Attribute attribute : body.attributes()) {
+            if (attribute.filling().isComputed()) {
+                computed.put(attribute.id(), attribute);
+            }
+        }
         for (Row row : body.rows()) {
             rows.put(row.id(), row);
             owners.put(row.id(), owner);
@@ -51,12 +63,45 @@ public final class RowValues {
         }
         ColumnRef same = keys.resolved(column);
         if (same instanceof ColumnRef.Own own) {
+            Attribute attribute = computed.get(own.id());
+            if (attribute != null) {
+                return computation(row, attribute, depth)
+                        .flatMap(Evaluation.Operand::text)
+                        .map(text -> rounded(text, attribute.type()));
+            }
             return row.value(own.id()).or(() -> shared(row, same, depth));
         }
         if (!(same instanceof ForeignColumn foreign)) {
             return Optional.empty();
         }
         return referred(row, foreign, depth).or(() -> shared(row, same, depth));
+    }
+
+    /** What the database computes; empty where that is not known here. */
+    private Optional<Evaluation.Operand> computation(Row row, Attribute attribute, int depth) {
+        return Evaluation.valueOf(attribute.filling().expression(), column -> {
+            DataType type = keys.type(column);
+            Optional<TypedValue> value = value(row, column, depth + 1).map(text -> TypedValue.of(type, text));
+            return new Evaluation.Operand(value.filter(TypedValue::fits).map(TypedValue::canonical), type);
+        });
+    }
+
+    /** Databases round what is computed to the digits of its column. */
+    private static String rounded(String text, DataType type) {
+        boolean number = type instanceof DataType.Decimal && text.matches("-?[0-9]+(\\.[0-9]+)?");
+        return number
+                ? new BigDecimal(text)
+                        .setScale(((DataType.Decimal) type).scale(), RoundingMode.HALF_UP)
+                        .toPlainString()
+                : text;
+    }
+
+    /** Whether the database is known to compute nothing in an attribute of a row, as something that it needs is empty. */
+    boolean isComputedEmpty(Row row, Attribute attribute) {
+        return attribute.filling().isComputed()
+                && computation(row, attribute, 0)
+                        .filter(value -> value.text().isEmpty())
+                        .isPresent();
     }
 
     /** The value that another reference brings, of which this column is a part too. */

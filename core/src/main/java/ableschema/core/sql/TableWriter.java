@@ -131,7 +131,7 @@ final class TableWriter {
         boolean computed = column.filling().isComputed()
                 && dialect.understands(column.filling().expression());
         if (computed) {
-            type = dialect.computed(type, written(column.filling().expression()));
+            type = dialect.computed(type, written(column.filling().expression()), base);
         }
         boolean described =
                 !dialect.can(Ability.DESCRIPTIONS) && !column.comment().isEmpty();

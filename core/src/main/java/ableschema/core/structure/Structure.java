@@ -15,6 +15,7 @@ import ableschema.core.design.Index;
 import ableschema.core.design.ReferenceColumn;
 import ableschema.core.design.Volume;
 import ableschema.core.document.Document;
+import ableschema.core.expression.Expression;
 import ableschema.core.mapping.Mapping;
 import ableschema.core.rows.RowJudge;
 import ableschema.core.rows.RowValues;
@@ -170,7 +171,10 @@ public record Structure(Id owner, String table, List<Line> columns, List<IndexLi
                 return "counted by the database";
             }
             if (own.filter(each -> each.filling().isComputed()).isPresent()) {
-                return "computed by the database";
+                return "= "
+                        + new CheckText(design, owner)
+                                .saidComputed(own.get())
+                                .orElseGet(() -> written(own.get().filling().expression()));
             }
             return own.map(each -> ConditionText.defaultInWords(each.defaultValue()))
                     .orElseGet(() -> reference(ref)
@@ -240,8 +244,12 @@ public record Structure(Id owner, String table, List<Line> columns, List<IndexLi
         }
 
         private String written(Check check) {
-            String dialect = check.expression().dialect();
-            return check.expression().written(column -> mapping.trace()
+            return written(check.expression());
+        }
+
+        private String written(Expression<ColumnRef> expression) {
+            String dialect = expression.dialect();
+            return expression.written(column -> mapping.trace()
                             .column(table, column)
                             .map(Column::name)
                             .orElse("?"))

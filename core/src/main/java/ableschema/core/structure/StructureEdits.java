@@ -22,7 +22,9 @@ import ableschema.core.edit.ChangeBody;
 import ableschema.core.edit.Compound;
 import ableschema.core.edit.Edits;
 import ableschema.core.expression.Expression;
+import ableschema.core.expression.Filling;
 import ableschema.core.mapping.Keys;
+import ableschema.core.words.CheckText;
 import ableschema.core.words.ConditionText;
 import ableschema.core.words.DomainWords;
 import java.util.ArrayList;
@@ -209,7 +211,7 @@ public final class StructureEdits {
                 case TYPE -> change(attribute.withType(new DomainWords(design).read(text)));
                 case REQUIRED -> change(attribute.withOptional(!required(attribute, yes(text))));
                 case IDENTIFIES -> identifies(attribute, text.toLowerCase(Locale.ROOT));
-                case DEFAULT -> change(attribute.withDefault(defaultOf(attribute, text)));
+                case DEFAULT -> change(attribute.withFilling(filling(attribute, text)));
                 case CHECK -> condition(attribute, text);
                 case COMMENT -> change(attribute.withComment(text));
             };
@@ -255,6 +257,16 @@ public final class StructureEdits {
             return body(attribute).key().stream()
                     .filter(part -> !part.equals(attribute.ref()))
                     .toList();
+        }
+
+        /** Behind an equals sign stands what the database computes, anything else is a default. */
+        private Filling<ColumnRef> filling(Attribute attribute, String text) {
+            if (!text.startsWith("=")) {
+                return Filling.byDefault(defaultOf(attribute, text));
+            }
+            Id owner = design.ownerOf(attribute.id()).orElseThrow();
+            return Filling.computed(new CheckText(design, owner)
+                    .computed(attribute, text.substring(1).strip()));
         }
 
         private static Expression<ColumnRef> defaultOf(Attribute attribute, String text) {

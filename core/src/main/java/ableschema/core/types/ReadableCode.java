@@ -1,5 +1,7 @@
 package ableschema.core.types;
 
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -42,6 +44,33 @@ public final class ReadableCode {
         } catch (IllegalArgumentException e) {
             return Optional.empty(); // said where it was typed
         }
+    }
+
+    /**
+     * A stretch of each code that stands for something.
+     *
+     * @param name  what it stands for, such as year
+     * @param start the place of its first sign, from 1 on
+     */
+    public record Part(String name, int start, int length) {}
+
+    /** The year, where there is one, and the number, in their order; letters that are the same in each code say nothing. */
+    public List<Part> parts() {
+        var parts = new ArrayList<Part>();
+        int at = 0;
+        while (at < pattern.length()) {
+            int place = pattern.codePointCount(0, at) + 1;
+            if (pattern.startsWith(YEAR, at)) {
+                parts.add(new Part("year", place, YEAR.length()));
+                at += YEAR.length();
+            } else if (pattern.charAt(at) == '0') {
+                parts.add(new Part("number", place, digits));
+                at += digits;
+            } else {
+                at++;
+            }
+        }
+        return parts;
     }
 
     private boolean isYearly() {

@@ -6,6 +6,7 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Stream;
 
 /** Reads the values that a rule compares: columns, literals, functions and sums of them. */
 final class CheckOperands {
@@ -21,6 +22,11 @@ final class CheckOperands {
     private static final Pattern LENGTH_OF = Pattern.compile("(?:the )?length of\\b", Pattern.CASE_INSENSITIVE);
     private static final Pattern FUNCTION =
             Pattern.compile("(char_length|character_length|length|lower|upper)\\s*\\(", Pattern.CASE_INSENSITIVE);
+    private static final Pattern YEAR_OF =
+            Pattern.compile("(?:the )?year of\\b|extract\\s*\\(\\s*year\\s+from\\b", Pattern.CASE_INSENSITIVE);
+    private static final Pattern SUBSTRING = Pattern.compile("substring\\s*\\(", Pattern.CASE_INSENSITIVE);
+    private static final Pattern RANGE = Pattern.compile(
+            "\\s+from\\s+[1-9][0-9]{0,4}(?:\\s+for\\s+[1-9][0-9]{0,4})?\\s*\\)", Pattern.CASE_INSENSITIVE);
     private static final Pattern ARTICLE = Pattern.compile("(?:the|its|their) ", Pattern.CASE_INSENSITIVE);
     private static final Pattern WORD = Pattern.compile("[\\p{L}_][\\p{L}\\p{N}_-]*");
 
@@ -68,6 +74,30 @@ final class CheckOperands {
 
     /** @param wanted what it is compared with, by which the words of a list are known */
     Value sum(Optional<DataType> wanted) {
+        int start = reader.at();
+        Value value = reckoned(wanted);
+        while (reader.accept("||")) {
+            requireText(value);
+            requireText(reckoned(wanted));
+            value = value(new DataType.Text(0), start, Optional.empty());
+        }
+        return value;
+    }
+
+    private void requireText(Value value) {
+        boolean text = value.type() instanceof DataType.Text
+                || value.type() instanceof DataType.OneOf
+                || value.literal().isPresent();
+        if (!text) {
+            throw new Misunderstanding(
+                    value.start(),
+                    value.start() + value.said().length(),
+                    value.said() + " holds " + value.type()
+                            + ", which each database writes in its own way; texts can be joined");
+        }
+    }
+
+    private Value reckoned(Optional<DataType> wanted) {
         return calculated(wanted, "+", "-", () -> calculated(wanted, "*", "/", () -> factor(wanted)));
     }
 
@@ -104,7 +134,8 @@ final class CheckOperands {
         if (truth.isPresent()) {
             return truth.get();
         }
-        Optional<ColumnNames.Found> column = names.at(text, start).or(() -> behindArticle(start));
+        Optional<ColumnNames.Found> column =
+                names.at(text, start).or(() -> behindArticle(start)).filter(found -> !isPartOfWords(found.end()));
         if (column.isPresent()) {
             reader.moveTo(column.get().end());
             reader.write(column.get().ref());
@@ -120,6 +151,13 @@ final class CheckOperands {
             return value(inner.type(), start, Optional.empty());
         }
         return called(start).or(() -> literal(start, wanted)).orElseThrow(() -> unknown(wanted));
+    }
+
+    /** "length of name" is no column called length, unless the column's name goes on. */
+    private boolean isPartOfWords(int end) {
+        return Stream.of(LENGTH_OF, YEAR_OF)
+                .flatMap(words -> reader.here(words).stream())
+                .anyMatch(words -> words.end() > end);
     }
 
     /** "the fine", "its fine". */
@@ -139,6 +177,26 @@ final class CheckOperands {
             reader.write(")");
             return Optional.of(value(new DataType.Whole(0), start, Optional.empty()));
         }
+        Optional<Matcher> year = reader.here(YEAR_OF);
+        if (year.isPresent()) {
+            reader.moveTo(year.get().end());
+            reader.write("extract(year from ");
+            while (reader.at() < text.length() && text.charAt(reader.at()) == ' ') {
+                reader.moveTo(reader.at() + 1);
+            }
+            requireDay(factor(Optional.empty()));
+            boolean open = year.get().group().indexOf('(') > 0;
+            if (!open) {
+                reader.write(")");
+            } else if (!reader.accept(")")) {
+                throw reader.expected("')'");
+            }
+            return Optional.of(value(DataType.Simple.YEAR, start, Optional.empty()));
+        }
+        Optional<Matcher> part = reader.here(SUBSTRING);
+        if (part.isPresent()) {
+            return Optional.of(substring(part.get(), start));
+        }
         Optional<Matcher> function = reader.here(FUNCTION);
         if (function.isEmpty()) {
             return Optional.empty();
@@ -151,6 +209,28 @@ final class CheckOperands {
         }
         boolean letters = function.get().group(1).toLowerCase(Locale.ROOT).endsWith("er");
         return Optional.of(value(letters ? new DataType.Text(0) : new DataType.Whole(0), start, Optional.empty()));
+    }
+
+    private void requireDay(Value value) {
+        if (value.type() != DataType.Simple.DATE && value.type() != DataType.Simple.MOMENT) {
+            throw new Misunderstanding(
+                    value.start(),
+                    value.start() + value.said().length(),
+                    value.said() + " holds " + value.type() + ", of which there is no year");
+        }
+    }
+
+    private Value substring(Matcher begun, int start) {
+        reader.moveTo(begun.end());
+        reader.write("substring(");
+        requireText(sum(Optional.empty()));
+        Optional<Matcher> range = reader.here(RANGE);
+        if (range.isEmpty()) {
+            throw reader.expected("'from' and the place of the first sign, as in: substring(code from 4 for 2)");
+        }
+        reader.write(range.get().group());
+        reader.moveTo(range.get().end());
+        return value(new DataType.Text(0), start, Optional.empty());
     }
 
     private Optional<Value> literal(int start, Optional<DataType> wanted) {

@@ -1,9 +1,11 @@
 package ableschema.core.words;
 
+import ableschema.core.design.Attribute;
 import ableschema.core.design.ColumnRef;
 import ableschema.core.design.Design;
 import ableschema.core.design.Id;
 import ableschema.core.expression.Expression;
+import ableschema.core.types.DataType;
 import java.util.Optional;
 
 /**
@@ -22,10 +24,12 @@ import java.util.Optional;
  */
 public final class CheckText {
 
+    private final Design design;
     private final ColumnNames names;
     private final String called;
 
     public CheckText(Design design, Id owner) {
+        this.design = design;
         this.names = new ColumnNames(design, owner);
         this.called = design.nameOf(owner);
     }
@@ -41,6 +45,65 @@ public final class CheckText {
     /** Reads a value that is made of columns, such as {@code lower(name)}. */
     ReadValue readValue(String text, int start, int end) {
         return new CheckReader(text.substring(0, end), start, names, called).value();
+    }
+
+    /**
+     * Reads what the database is to compute an attribute from; a {@link Misunderstanding} points at what is wrong, or at what a database
+     * computes nothing from.
+     */
+    Expression<ColumnRef> readComputed(Attribute computed, String text, int start, int end) {
+        ReadValue read = readValue(text, start, end);
+        if (!text.substring(read.end(), end).isBlank()) {
+            throw new Misunderstanding(read.end(), end, "expected an operator such as + or ||, or the end");
+        }
+        read.value().columns().forEach(column -> column.attribute()
+                .flatMap(design::attribute)
+                .flatMap(source -> problem(computed, column, source))
+                .ifPresent(problem -> {
+                    throw new Misunderstanding(start, end, problem);
+                }));
+        return read.value();
+    }
+
+    private static Optional<String> problem(Attribute computed, ColumnRef column, Attribute source) {
+        if (column.equals(computed.ref())) {
+            return Optional.of(computed.name() + " cannot be computed from itself");
+        }
+        boolean own = column instanceof ColumnRef.Own;
+        if (own && source.filling().isComputed()) {
+            return Optional.of(source.name() + " is itself computed, and nothing is computed from that");
+        }
+        return own && source.type() instanceof DataType.Counted
+                ? Optional.of(source.name() + " is counted by the database, and nothing is computed from that")
+                : Optional.empty();
+    }
+
+    /** What is typed behind an equals sign as a computation of an attribute; an {@link IllegalArgumentException} says what is wrong. */
+    public Expression<ColumnRef> computed(Attribute attribute, String text) {
+        try {
+            return readComputed(attribute, text, 0, text.length());
+        } catch (Misunderstanding e) {
+            throw new IllegalArgumentException(e.getMessage(), e);
+        }
+    }
+
+    /** A computation in words that read back as the same; empty where there are none. */
+    public Optional<String> saidComputed(Attribute computed) {
+        Expression<ColumnRef> value = computed.filling().expression();
+        boolean nameable = value.isStandard()
+                && value.columns().allMatch(column -> names.said(column).isPresent());
+        if (!nameable || !computed.filling().isComputed()) {
+            return Optional.empty();
+        }
+        String said = value.written(column -> names.said(column).orElseThrow()); // each has one, as was asked
+        try {
+            return said.indexOf('\n') < 0
+                            && readComputed(computed, said, 0, said.length()).equals(value)
+                    ? Optional.of(said)
+                    : Optional.empty();
+        } catch (Misunderstanding e) {
+            return Optional.empty(); // it says more than is read here, and so is not said
+        }
     }
 
     /** A rule in words that read back as the same rule; empty where there are none. */

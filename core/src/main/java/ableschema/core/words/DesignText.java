@@ -300,12 +300,12 @@ public final class DesignText {
         count("refused dependency", body.refused().size());
         for (Attribute attribute : body.attributes()) {
             count("default", words.saysDefault(attribute) ? 0 : 1);
-            count("computation", attribute.filling().isComputed() ? 1 : 0);
             count("pinned name", attribute.pins().equals(Pins.NONE) ? 0 : 1);
         }
         sayKeys(owner, body, called.get(), words);
         sayChecks(owner, body, called.get(), words);
         body.dependencies().forEach(dependency -> sayDependency(owner, called.get(), dependency));
+        sayComputed(owner, body, called.get());
         sayIndexes(owner, body, called.get());
         body.attributes().forEach(attribute -> sayComment(owner, called.get(), attribute));
     }
@@ -350,6 +350,26 @@ public final class DesignText {
                             rule -> say(
                                     owner, check.id(), Sentence.Part.CHECKS, "Of each " + called + ": " + rule + "."),
                             () -> count("rule", 1));
+        }
+    }
+
+    private void sayComputed(Id owner, Body body, String called) {
+        if (body.attributes().stream().noneMatch(each -> each.filling().isComputed())) {
+            return;
+        }
+        var text = new CheckText(design, owner);
+        for (Attribute attribute : body.attributes()) {
+            if (attribute.filling().isComputed()) {
+                text.saidComputed(attribute)
+                        .ifPresentOrElse(
+                                value -> say(
+                                        owner,
+                                        attribute.id(),
+                                        Sentence.Part.COMPUTED,
+                                        "The " + Nouns.listed(attribute.name()) + " of each " + called
+                                                + " is computed from " + value + "."),
+                                () -> count("computation", 1));
+            }
         }
     }
 

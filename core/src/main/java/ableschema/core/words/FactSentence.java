@@ -2,6 +2,7 @@ package ableschema.core.words;
 
 import ableschema.core.design.Attribute;
 import ableschema.core.design.Body;
+import ableschema.core.design.ColumnRef;
 import ableschema.core.design.Design;
 import ableschema.core.design.Entity;
 import ableschema.core.design.EntityKind;
@@ -18,6 +19,8 @@ import ableschema.core.edit.Compound;
 import ableschema.core.edit.Edits;
 import ableschema.core.edit.PutDomain;
 import ableschema.core.edit.SubtypeEdits;
+import ableschema.core.expression.Expression;
+import ableschema.core.expression.Filling;
 import ableschema.core.types.DataType;
 import ableschema.core.types.DataTypes;
 import java.util.ArrayList;
@@ -38,6 +41,8 @@ final class FactSentence {
             "the domain (?<noun>.+?) holds (?<type>list\\s*\\([^()]*\\)|[^()]+?)(?:\\s*\\((?<flags>.*)\\))?\\s*\\.?\\s*");
     private static final Pattern VOLUME = pattern(VolumeSentence.PATTERN);
     private static final Pattern ANSWER = pattern(AnswerSentence.OF_ATTRIBUTE);
+    private static final Pattern COMPUTED = pattern(
+            "the (?<list>.+) of each (?<noun>.+?) is (?:computed|calculated|derived|worked out) (?:from|as|by) (?<value>.+)");
     private static final Pattern PLACES = pattern(AnswerSentence.OF_ENTITY);
     private static final Pattern SEARCHED = pattern(
             "each (?<noun>.+?) is (?:often )?(?<purpose>searched|sorted|indexed|searched and sorted|sorted and searched) by its (?<list>.+)");
@@ -69,6 +74,7 @@ final class FactSentence {
         return matched(PLURAL, text, masked)
                 .map(this::plural)
                 .or(() -> matched(PLACES, text, masked).map(this::places))
+                .or(() -> matched(COMPUTED, text, masked).map(this::computed))
                 .or(() -> matched(ANSWER, text, masked).map(this::answer))
                 .or(() -> matched(VOLUME, text, masked).map(this::volume))
                 .or(() -> matched(SEARCHED, text, masked).map(this::searched))
@@ -219,12 +225,24 @@ final class FactSentence {
 
     private Understanding answer(Parts parts) {
         Id owner = owner(parts);
+        return answered(owner, attribute(owner, parts).id(), parts.part("answer"));
+    }
+
+    private Attribute attribute(Id owner, Parts parts) {
         String name = Quoted.plain(parts.part("list"));
-        Attribute attribute = design.body(owner)
+        return design.body(owner)
                 .orElse(Body.EMPTY)
                 .attribute(name)
                 .orElseThrow(() -> parts.at("list", new PartNames(design, owner).problem(name)));
-        return answered(owner, attribute.id(), parts.part("answer"));
+    }
+
+    private Understanding computed(Parts parts) {
+        Id owner = owner(parts);
+        Attribute attribute = attribute(owner, parts);
+        Expression<ColumnRef> value = new CheckText(design, owner)
+                .readComputed(attribute, parts.text(), parts.matcher().start("value"), parts.endOf("value"));
+        return understood(
+                new Edits(design, ids).changeAttribute(attribute.withFilling(Filling.computed(value))), attribute.id());
     }
 
     private Understanding answered(Id owner, Id about, String words) {

@@ -15,7 +15,7 @@ public final class Phrasings {
 
     /** What the grammar knows in this form only. */
     private static final Pattern CANONICAL = Pattern.compile(
-            "(?is)(?:the domain |the plural of |about (?![0-9])|there are about [0-9]|rows of .* are made in .*|the .* of each .* (?:changes|never changes|is (?:not )?used by people|is (?:not )?private)\\.?$|of each .*: ?|#).*|.*->.*|.* is set aside\\.?|no two .* share their .*"
+            "(?is)(?:the domain |the plural of |about (?![0-9])|there are about [0-9]|rows of .* are made in .*|the .* of each .* is (?:computed|calculated|derived|worked out) (?:from|as|by) |the .* of each .* (?:changes|never changes|is (?:not )?used by people|is (?:not )?private)\\.?$|of each .*: ?|#).*|.*->.*|.* is set aside\\.?|no two .* share their .*"
                     + "|.* is an? (?:\\uE000+|\\p{L}+(?:[ -](?!of )\\p{L}+){0,2})(?:\\s*:.*|\\s*\\.?)|.* is an? kind of [^.:]*\\.?|each .* is (?:identified|told) by its .*|each .* is (?:often )?(?:searched|sorted|indexed|searched and sorted|sorted and searched) by its .*");
 
     /** Words that a sentence of the grammar does not have outside of quotes. */

@@ -47,7 +47,7 @@ public final class RuleLine {
     public Understanding readInstead(Sentence said, String text) {
         return attempt(text, () -> switch (said.part()) {
             case ATTRIBUTES, PAIRINGS, RELATIONSHIPS -> sentence(text, Optional.of(said.about()));
-            case DOMAINS, VOLUMES, ANSWERS -> sentence(text, Optional.empty());
+            case DOMAINS, VOLUMES, ANSWERS, COMPUTED -> sentence(text, Optional.empty());
             case ENTITIES, KINDS, KEYS, CHECKS, DEPENDENCIES, INDEXES, COMMENTS ->
                 new Rewording(design, said, text).of(some -> new RuleLine(some, Optional.of(said.about()), ids)
                         .sentence(text, Optional.empty()));

@@ -20,6 +20,7 @@ public record Sentence(Id about, Id thing, Part part, String text) {
         PAIRINGS("What is known of each pairing"),
         KEYS("What tells one from another"),
         CHECKS("What must hold of each"),
+        COMPUTED("What is computed"),
         DEPENDENCIES("What decides what"),
         ANSWERS("What is said of keys"),
         INDEXES("What they are searched by"),

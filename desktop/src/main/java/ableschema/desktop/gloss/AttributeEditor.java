@@ -9,6 +9,7 @@ import ableschema.core.sql.dialect.Ability;
 import ableschema.core.structure.Field;
 import ableschema.core.structure.StructureEdits;
 import ableschema.core.types.DataType;
+import ableschema.core.words.CheckText;
 import ableschema.core.words.ConditionText;
 import ableschema.core.words.DomainWords;
 import ableschema.desktop.controls.Controls;
@@ -51,7 +52,7 @@ final class AttributeEditor extends GridPane {
                 Fields.text(
                         "attribute-default",
                         defaultText(),
-                        "the value where none is given",
+                        "the value where none is given, or = price * copies",
                         typed -> set(Field.DEFAULT, typed)));
         line(
                 "column",
@@ -148,7 +149,15 @@ final class AttributeEditor extends GridPane {
     }
 
     private String defaultText() {
-        return ConditionText.defaultInWords(attribute.defaultValue());
+        return workspace
+                .design()
+                .ownerOf(attribute.id())
+                .filter(owner -> attribute.filling().isComputed())
+                .map(owner -> "= "
+                        + new CheckText(workspace.design(), owner)
+                                .saidComputed(attribute)
+                                .orElse("…"))
+                .orElseGet(() -> ConditionText.defaultInWords(attribute.defaultValue()));
     }
 
     private void change(Attribute changed) {

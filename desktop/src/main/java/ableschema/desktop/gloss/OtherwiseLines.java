@@ -4,6 +4,7 @@ import ableschema.core.design.Attribute;
 import ableschema.core.design.Entity;
 import ableschema.core.design.Id;
 import ableschema.core.design.Relationship;
+import ableschema.core.holding.CodeParts;
 import ableschema.core.holding.Declared;
 import ableschema.core.holding.ListedValues;
 import ableschema.core.holding.LookedUp;
@@ -16,7 +17,6 @@ import java.util.List;
 import java.util.Optional;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
-import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 
@@ -34,10 +34,21 @@ final class OtherwiseLines extends VBox {
         var lines = new ArrayList<Node>();
         ListedValues.of(workspace.design(), attribute).ifPresent(listed -> {
             for (ListedValues.Form form : listed.others()) {
-                lines.add(line(
-                        label(form, listed), result(form, listed), () -> makeListed(workspace, attribute.id(), form)));
+                lines.add(new OtherwiseLine(
+                        workspace, label(form, listed), result(form, listed), () -> listed(workspace, attribute.id())
+                                .map(now -> now.as(form, workspace.ids()))));
             }
         });
+        CodeParts.of(workspace.design(), attribute)
+                .ifPresent(parts -> lines.add(new OtherwiseLine(
+                        workspace,
+                        "its parts by themselves",
+                        "computed: " + String.join(", ", parts.names()),
+                        () -> workspace
+                                .design()
+                                .attribute(attribute.id())
+                                .flatMap(now -> CodeParts.of(workspace.design(), now))
+                                .map(now -> now.edit(workspace.ids())))));
         List<Entity> targets = targets(workspace, attribute);
         if (!targets.isEmpty()) {
             lines.add(reference(workspace, attribute.id(), targets));
@@ -48,12 +59,11 @@ final class OtherwiseLines extends VBox {
     /** For a reference to a table that only names values. */
     static Optional<Node> of(Workspace workspace, Relationship relationship) {
         return LookedUp.of(workspace.design(), relationship)
-                .map(looked -> new OtherwiseLines(List.of(line(
+                .map(looked -> new OtherwiseLines(List.of(new OtherwiseLine(
+                        workspace,
                         "only these values, and no others",
                         "a list in place of the table",
-                        () -> HoldingView.attempt(workspace, () -> LookedUp.of(workspace.design(), relationship)
-                                .orElseThrow()
-                                .asList(workspace.ids()))))));
+                        () -> LookedUp.of(workspace.design(), relationship).map(now -> now.asList(workspace.ids()))))));
     }
 
     private static String label(ListedValues.Form form, ListedValues listed) {
@@ -76,12 +86,8 @@ final class OtherwiseLines extends VBox {
                 : form.label();
     }
 
-    private static void makeListed(Workspace workspace, Id id, ListedValues.Form form) {
-        workspace
-                .design()
-                .attribute(id)
-                .flatMap(now -> ListedValues.of(workspace.design(), now))
-                .ifPresent(listed -> HoldingView.attempt(workspace, () -> listed.as(form, workspace.ids())));
+    private static Optional<ListedValues> listed(Workspace workspace, Id id) {
+        return workspace.design().attribute(id).flatMap(now -> ListedValues.of(workspace.design(), now));
     }
 
     private static List<Entity> targets(Workspace workspace, Attribute attribute) {
@@ -104,15 +110,7 @@ final class OtherwiseLines extends VBox {
         return row(Controls.text("the key of another", "answer"), choice);
     }
 
-    private static Node line(String label, String result, Runnable action) {
-        Label becomes = Controls.text(result, "otherwise-result");
-        HBox line = row(Controls.text(label, "answer"), becomes);
-        line.setAccessibleText(label + ": " + result);
-        Controls.pressable(line, action);
-        return line;
-    }
-
-    private static HBox row(Node left, Node right) {
+    static HBox row(Node left, Node right) {
         var line = new HBox(8, left, Controls.space(), right);
         line.setAlignment(Pos.BASELINE_LEFT);
         return line;

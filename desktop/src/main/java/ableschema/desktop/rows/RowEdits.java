@@ -45,6 +45,12 @@ final class RowEdits {
     /** @param shown the row as it was when its cell was shown; it may have changed since */
     void change(Id owner, Row shown, KeyPart part, String typed) {
         RowEntry entry = entry(owner);
+        if (entry.isComputed(part)) {
+            workspace
+                    .notices()
+                    .complain(entry.heading(part) + " is computed by the database, so that nothing is typed there");
+            return;
+        }
         now(owner, shown)
                 .ifPresent(row -> set(
                         owner,

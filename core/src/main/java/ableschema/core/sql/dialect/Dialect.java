@@ -300,8 +300,12 @@ public abstract class Dialect {
         return false;
     }
 
-    /** A computed column, behind its name. */
-    public String computed(String type, String expression) {
+    /**
+     * A computed column, behind its name.
+     *
+     * @param base what it holds, without a domain
+     */
+    public String computed(String type, String expression, DataType base) {
         return type + " GENERATED ALWAYS AS (" + expression + ")";
     }
 

@@ -110,8 +110,8 @@ abstract class MySqlFamily extends Dialect {
     }
 
     @Override
-    public String computed(String type, String expression) {
-        return super.computed(type, expression) + " STORED";
+    public String computed(String type, String expression, DataType base) {
+        return super.computed(type, expression, base) + " STORED";
     }
 
     /** What is numbered must lead a key or an index, and only one column of a table can be. */

@@ -117,8 +117,8 @@ final class Oracle extends Dialect {
     }
 
     @Override
-    public String computed(String type, String expression) {
-        return super.computed(type, expression) + " VIRTUAL";
+    public String computed(String type, String expression, DataType base) {
+        return super.computed(type, expression, base) + " VIRTUAL";
     }
 
     @Override

@@ -51,8 +51,8 @@ final class PostgreSql extends Dialect {
     }
 
     @Override
-    public String computed(String type, String expression) {
-        return super.computed(type, expression) + " STORED";
+    public String computed(String type, String expression, DataType base) {
+        return super.computed(type, expression, base) + " STORED";
     }
 
     @Override

@@ -134,8 +134,10 @@ final class SqlServer extends Dialect {
     }
 
     @Override
-    public String computed(String type, String expression) {
-        return "AS (" + expression + ") PERSISTED";
+    public String computed(String type, String expression, DataType base) {
+        // the column has the type of the expression; a text is not cast, as that would cut it in silence
+        String typed = base instanceof DataType.Decimal ? "CAST(" + expression + " AS " + type + ")" : expression;
+        return "AS (" + typed + ") PERSISTED";
     }
 
     /** A schema is made in a batch of its own, which EXEC gives it. */

@@ -180,8 +180,12 @@ final class Sqlite extends Dialect {
     }
 
     @Override
-    public String computed(String type, String expression) {
-        return super.computed(type, expression) + " STORED";
+    public String computed(String type, String expression, DataType base) {
+        // others round to the digits of the column by themselves
+        String rounded = base instanceof DataType.Decimal decimal
+                ? "round(" + expression + ", " + decimal.scale() + ")"
+                : expression;
+        return super.computed(type, rounded, base) + " STORED";
     }
 
     /** A default that is no constant stands in brackets. */
