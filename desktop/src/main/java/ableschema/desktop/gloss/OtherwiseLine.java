@@ -25,7 +25,11 @@ final class OtherwiseLine extends VBox {
         this.workspace = workspace;
         this.edit = edit;
         Label becomes = Controls.text(result, "otherwise-result");
-        HBox line = OtherwiseLines.row(Controls.text(label, "answer"), becomes);
+        becomes.setMinWidth(USE_PREF_SIZE);
+        Label way = Controls.text(label, "answer");
+        way.setWrapText(true);
+        way.setMinHeight(USE_PREF_SIZE);
+        HBox line = OtherwiseLines.row(way, becomes);
         line.setAccessibleText(label + ": " + result);
         Controls.pressable(line, this::make);
         handle.getStyleClass().add("otherwise-handle");

@@ -41,10 +41,7 @@ final class OtherwiseLines extends VBox {
         });
         CodeParts.of(workspace.design(), attribute)
                 .ifPresent(parts -> lines.add(new OtherwiseLine(
-                        workspace,
-                        "its parts by themselves",
-                        "computed: " + String.join(", ", parts.names()),
-                        () -> workspace
+                        workspace, "its parts too", computed(parts.names().size()), () -> workspace
                                 .design()
                                 .attribute(attribute.id())
                                 .flatMap(now -> CodeParts.of(workspace.design(), now))
@@ -84,6 +81,10 @@ final class OtherwiseLines extends VBox {
                 ? form.label() + " of " + listed.values().size()
                         + (listed.values().size() == 1 ? " row" : " rows")
                 : form.label();
+    }
+
+    private static String computed(int columns) {
+        return columns == 1 ? "a computed column" : columns + " computed columns";
     }
 
     private static Optional<ListedValues> listed(Workspace workspace, Id id) {

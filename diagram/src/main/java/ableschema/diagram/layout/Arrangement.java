@@ -24,7 +24,14 @@ import java.util.Map;
  */
 public record Arrangement(Map<Id, Position> positions, List<District> districts) {
 
+    /** So many stay in one piece whatever its form. */
+    private static final int FEW = 30;
+
     private static final int MOST_IN_ONE_PIECE = 60;
+    /** A piece of more cards than a few is no narrower, and no flatter, than can be read on one screen. */
+    private static final double NARROWEST = 0.5;
+
+    private static final double FLATTEST = 3;
     private static final double FORM = 1.5;
     private static final double BETWEEN = 32;
 
@@ -41,13 +48,28 @@ public record Arrangement(Map<Id, Position> positions, List<District> districts)
                 .filter(card -> card.kind() == IdKind.ENTITY)
                 .count();
         if (entities <= MOST_IN_ONE_PIECE) {
-            return new Arrangement(AutoLayout.placed(sizes, sizes.cards(), links), List.of());
+            Map<Id, Position> placed = AutoLayout.placed(sizes, sizes.cards(), links);
+            if (entities <= FEW || isReadable(area(placed, sizes))) {
+                return new Arrangement(placed, List.of());
+            }
         }
         List<District> districts = Districts.of(List.copyOf(sizes.cards()), links).stream()
                 .map(cards -> new District(nameOf(cards, links, whole), cards))
                 .toList();
         Document divided = document.with(document.diagram().withDistricts(districts));
         return new Arrangement(packed(districts, Sizes.of(divided, mapping), links), districts);
+    }
+
+    private static boolean isReadable(Area area) {
+        double form = area.width() / area.height();
+        return form >= NARROWEST && form <= FLATTEST;
+    }
+
+    private static Area area(Map<Id, Position> positions, Sizes sizes) {
+        return positions.entrySet().stream()
+                .map(each -> sizes.at(each.getKey(), each.getValue()))
+                .reduce(Area::union)
+                .orElseThrow(); // there is a card at least
     }
 
     /** A document with its cards placed in this way. */
@@ -100,10 +122,7 @@ public record Arrangement(Map<Id, Position> positions, List<District> districts)
 
     private static Block block(District district, Sizes sizes, List<Link> links) {
         Map<Id, Position> positions = AutoLayout.placed(sizes, district.cards(), links);
-        Area area = positions.entrySet().stream()
-                .map(each -> sizes.at(each.getKey(), each.getValue()))
-                .reduce(Area::union)
-                .orElseThrow(); // a district has a card at least
+        Area area = area(positions, sizes);
         double room = DrawnDistrict.ROOM;
         return new Block(
                 positions,
