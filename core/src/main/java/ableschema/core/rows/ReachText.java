@@ -1,6 +1,7 @@
 package ableschema.core.rows;
 
 import static java.util.stream.Collectors.groupingBy;
+import static java.util.stream.Collectors.joining;
 import static java.util.stream.Collectors.toList;
 
 import ableschema.core.design.Body;
@@ -10,10 +11,12 @@ import ableschema.core.design.Id;
 import ableschema.core.design.Relationship;
 import ableschema.core.design.Row;
 import ableschema.core.mapping.Mapping;
+import ableschema.core.types.ReferenceAction;
 import ableschema.core.words.Nouns;
 import ableschema.core.words.Sentences;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -40,7 +43,7 @@ public final class ReachText {
         this.nouns = Nouns.of(design);
     }
 
-    /** A line for each level, such as "2 levels down: stays stay without it, fees go too"; empty where nothing refers to it. */
+    /** A line for each level, such as "2 levels down: stays stay without it; fees and lamps go too"; empty where nothing refers to it. */
     public List<String> deleting(Id owner) {
         return levels(Deletion.reach(mapping, owner), "go too");
     }
@@ -54,23 +57,30 @@ public final class ReachText {
         Map<Integer, List<Reach>> byLevel = reach.stream().collect(groupingBy(Reach::level, TreeMap::new, toList()));
         var lines = new ArrayList<String>();
         byLevel.forEach((level, reached) -> {
-            List<String> said =
-                    reached.stream().map(each -> said(each, along)).distinct().toList();
-            String more = said.size() > MOST_TABLES ? " and " + (said.size() - MOST_TABLES) + " more" : "";
+            Map<String, Set<String>> byFate = new LinkedHashMap<>();
+            reached.forEach(each -> byFate.computeIfAbsent(fate(each.does(), along), fate -> new LinkedHashSet<>())
+                    .add(many(each.owner())));
             lines.add((level == 1 ? "at once: " : level + " levels down: ")
-                    + String.join(", ", said.subList(0, Math.min(MOST_TABLES, said.size())))
-                    + more);
+                    + byFate.entrySet().stream()
+                            .map(each -> few(List.copyOf(each.getValue())) + " " + each.getKey())
+                            .collect(joining("; ")));
         });
         return lines;
     }
 
-    private String said(Reach reach, String along) {
-        String many = many(reach.owner());
-        return switch (reach.does()) {
-            case CASCADE -> many + " " + along;
-            case SET_NULL -> many + " stay without it";
-            case SET_DEFAULT -> many + " get their default";
-            case NO_ACTION, RESTRICT -> many + " hold it back";
+    private static String few(List<String> tables) {
+        int more = tables.size() - MOST_TABLES;
+        return more > 1
+                ? String.join(", ", tables.subList(0, MOST_TABLES)) + " and " + more + " more"
+                : Sentences.listed(tables);
+    }
+
+    private static String fate(ReferenceAction does, String along) {
+        return switch (does) {
+            case CASCADE -> along;
+            case SET_NULL -> "stay without it";
+            case SET_DEFAULT -> "get their default";
+            case NO_ACTION, RESTRICT -> "hold it back";
         };
     }
 

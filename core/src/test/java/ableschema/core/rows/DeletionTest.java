@@ -91,7 +91,7 @@ class DeletionTest {
         assertThat(said.deleting(piers.entity("Pier").id()))
                 .containsExactly(
                         "at once: berths go too",
-                        "2 levels down: stays stay without it, fees go too",
+                        "2 levels down: stays stay without it; fees go too",
                         "3 levels down: lamps hold it back");
         assertThat(said.deleting(piers.entity("Lamp").id())).isEmpty();
         assertThat(said.deletingRows(piers.entity("Pier").id()))
@@ -118,7 +118,7 @@ class DeletionTest {
                 .singleElement()
                 .asString()
                 .startsWith("at once: ")
-                .endsWith(" and 3 more");
+                .endsWith(" and 3 more hold it back");
     }
 
     @Test

@@ -78,7 +78,7 @@ class KeyChangeTest {
         assertThat(said.changing(id(piers, "Pier")))
                 .isEqualTo(List.of(
                         "at once: berths change too",
-                        "2 levels down: stays change too, notes stay without it, lamps hold it back"));
+                        "2 levels down: stays change too; notes stay without it; lamps hold it back"));
         assertThat(said.changingRows(id(piers, "Pier")))
                 .isEqualTo(
                         "of 3 sample rows 2 could get another key, and with them 2 berths and 1 stay; 1 is held back by"
