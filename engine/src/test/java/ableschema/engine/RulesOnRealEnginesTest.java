@@ -26,6 +26,11 @@ class RulesOnRealEnginesTest {
             "(draught m + 1) * 2 < depth m",
             "length of remark more than 3",
             "upper(remark) <> remark",
+            "remark contains 'ord' or remark like '_b_'",
+            "remark does not end with '''s'",
+            "remark starts with 'a' or remark is not like '%*%'",
+            "remark starts with 'a'",
+            "not (remark contains '*' or remark like '%?' or remark ends with 'ord')",
             "tug is no or draught m >= 2",
             "closed on at least 2020-01-01 or closed on is empty",
             "arrived between 2020-01-01 00:00 and 2030-12-31 23:59",
@@ -72,7 +77,8 @@ class RulesOnRealEnginesTest {
     void a_row_is_taken_exactly_where_the_program_says_so(RealEngine engine) throws Exception {
         int refused = 0;
         for (String rule : RULES) {
-            if (rule.startsWith("upper") && engine == RealEngine.MARIADB) {
+            boolean byCase = rule.startsWith("upper") || rule.equals("remark starts with 'a'");
+            if (byCase && engine == RealEngine.MARIADB) {
                 continue; // it holds texts equal that differ in letter case, which is a shortfall of its own
             }
             Document ruled = Said.read(COLUMNS + "\nOf each stay: " + rule + ".");

@@ -277,6 +277,16 @@ public final class Design {
         return notes.equals(this.notes) ? this : changed(entities, relationships, domains, notes);
     }
 
+    /** Whether an attribute is of a domain. */
+    public boolean isUsed(Domain domain) {
+        return Stream.concat(
+                        entities().stream().map(Entity::body),
+                        relationships().stream().map(Relationship::body))
+                .flatMap(body -> body.attributes().stream())
+                .anyMatch(attribute -> attribute.type() instanceof DataType.InDomain named
+                        && named.domain().equals(domain.id().toString()));
+    }
+
     public Design withDomains(List<Domain> domains) {
         return domains.equals(this.domains) ? this : changed(entities, relationships, domains, notes);
     }

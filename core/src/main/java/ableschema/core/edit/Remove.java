@@ -2,6 +2,7 @@ package ableschema.core.edit;
 
 import ableschema.core.design.Body;
 import ableschema.core.design.Design;
+import ableschema.core.design.Domain;
 import ableschema.core.design.Entity;
 import ableschema.core.design.Id;
 import ableschema.core.design.Relationship;
@@ -11,7 +12,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Set;
 
-/** Takes entities, relationships and attributes out, with all that hangs on them. */
+/** Takes entities, relationships and attributes out, with all that hangs on them, and domains that no attribute is of. */
 public record Remove(List<Id> things, String name) implements Edit {
     @Override
     public Document applyTo(Document document) {
@@ -31,6 +32,13 @@ public record Remove(List<Id> things, String name) implements Edit {
                 .flatMap(owner -> rest.relationship(owner).stream())
                 .map(r -> r.withBody(bodies.getOrDefault(r.id(), r.body())))
                 .toList();
-        return document.with(rest.withAll(entities, relationships));
+        return document.with(withoutDomains(rest.withAll(entities, relationships)));
+    }
+
+    private Design withoutDomains(Design design) {
+        List<Domain> kept = design.domains().stream()
+                .filter(domain -> !things.contains(domain.id()) || design.isUsed(domain))
+                .toList();
+        return kept.size() == design.domains().size() ? design : design.withDomains(kept);
     }
 }

@@ -11,6 +11,7 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.function.BinaryOperator;
 import java.util.function.Function;
+import java.util.regex.Pattern;
 
 /**
  * Says whether a condition in standard SQL holds for the values of one row, with the three truth values of SQL (ISO/IEC 9075-2,
@@ -144,7 +145,10 @@ public final class Evaluation<R> {
         return predicate();
     }
 
-    /** predicate = value ( IS [NOT] NULL | [NOT] BETWEEN value AND value | [NOT] IN "(" value {"," value} ")" | SIGN value ) */
+    /**
+     * predicate = value ( IS [NOT] NULL | [NOT] BETWEEN value AND value | [NOT] IN "(" value {"," value} ")" | [NOT] LIKE TEXT
+     *           | SIGN value )
+     */
     private Truth predicate() {
         Operand left = value();
         if (accept("is")) {
@@ -160,6 +164,8 @@ public final class Evaluation<R> {
             truth = compared(left, ">=", low).and(compared(left, "<=", value()));
         } else if (accept("in")) {
             truth = in(left);
+        } else if (accept("like")) {
+            truth = like(left);
         } else if (negated) {
             throw new NotKnown();
         } else {
@@ -176,6 +182,26 @@ public final class Evaluation<R> {
         } while (accept(","));
         expect(")");
         return truth;
+    }
+
+    /** With % for anything and _ for one sign; what escapes them differs from database to database. */
+    private Truth like(Operand left) {
+        if (at >= tokens.size() || tokens.get(at).kind() != Kind.STRING || !isText(left.type())) {
+            throw new NotKnown();
+        }
+        String pattern = tokens.get(at++).value();
+        if (pattern.indexOf('\\') >= 0 || pattern.indexOf('[') >= 0) {
+            throw new NotKnown();
+        }
+        var form = new StringBuilder();
+        pattern.codePoints()
+                .forEach(sign ->
+                        form.append(sign == '%' ? ".*" : sign == '_' ? "." : Pattern.quote(Character.toString(sign))));
+        return left.text()
+                .map(text -> Truth.of(Pattern.compile(form.toString(), Pattern.DOTALL)
+                        .matcher(text)
+                        .matches()))
+                .orElse(Truth.UNKNOWN);
     }
 
     private Truth comparison(Operand left) {

@@ -43,7 +43,7 @@ final class IndexFinder implements Finder.OfEach {
             "index-many",
             "More indexes than the house admits",
             "{table} has {count} indexes; the house rules admit {most}.",
-            "Each row that is written is written into all of them; which of them is nobody searching or sorting by?");
+            "Each row that is written is written into all of them; those by which nobody searches or sorts cost time alone.");
     static final Rule TYPE_DIFFERS = Rule.mustMend(
             Step.SQL,
             "foreign-key-type",

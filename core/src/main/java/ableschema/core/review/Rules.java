@@ -28,6 +28,8 @@ public final class Rules {
             new UndeclaredFinder(),
             new RepeatedFinder(),
             new UnlikeTypesFinder(),
+            new LikenessFinder(),
+            new LeftoverFinder(),
             new KeyFinder(),
             new ActionFinder(),
             new UpdateFinder(),

@@ -7,6 +7,7 @@ import ableschema.core.types.TypedValue;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.regex.Matcher;
@@ -46,6 +47,11 @@ final class CheckReader {
     private static final Pattern ONE_OF = pattern(BE + "(not )?one of\\b");
     private static final Pattern LISTED = pattern("(not\\s+)?in\\s*\\(");
     private static final Pattern BETWEEN = pattern("(?:(?:is|must be|lies|must lie) )?(not )?(between)\\b");
+    /** The second group says where what is looked for stands. */
+    private static final Pattern WITHIN = pattern(
+            "(does not |do not |doesn't |must not |cannot |may not |is not |not )?(?:must )?(like|contains?|(?:starts?|begins?) with|ends? with|ends? in)\\b");
+
+    private static final Pattern LOOKED_FOR = Pattern.compile("\\s*('(?:[^']|'')*')");
     private static final Pattern PLAIN_SIGN = Pattern.compile("<=|>=|<>|!=|<|>|=");
     private static final Pattern BE_NOT = pattern("(?:is|are) not\\b");
     private static final Pattern JUST_BE = pattern("(?:is|are|must be|has to be)\\b");
@@ -314,7 +320,7 @@ final class CheckReader {
         if (written(MISSING, "is null", "is not null") || written(THERE, "is not null", "is null")) {
             return;
         }
-        if (range(left) || list(left)) {
+        if (range(left) || list(left) || within(left)) {
             return;
         }
         for (Map.Entry<Pattern, String> each : SIGNS.entrySet()) {
@@ -366,6 +372,47 @@ final class CheckReader {
             throw expected("'and' and the other end of the range");
         }
         compare(left);
+        return true;
+    }
+
+    /** A part of a text: SQL says it by LIKE, in which % stands for anything. */
+    private boolean within(CheckOperands.Value left) {
+        Optional<Matcher> words = here(WITHIN);
+        if (words.isEmpty()) {
+            return false;
+        }
+        boolean text = left.type() instanceof DataType.Text || left.type() instanceof DataType.OneOf;
+        if (!text) {
+            throw new Misunderstanding(
+                    left.start(),
+                    left.start() + left.said().length(),
+                    left.said() + " holds " + left.type() + ", and only a text has parts");
+        }
+        at = words.get().end();
+        String how = words.get().group(2).toLowerCase(Locale.ROOT);
+        Optional<Matcher> found = here(LOOKED_FOR);
+        if (found.isEmpty()) {
+            at = behindSpace();
+            throw expected("a text between quotes, such as: contains 'x'");
+        }
+        String pattern = found.get().group(1);
+        boolean like = how.equals("like");
+        if (pattern.indexOf('\\') >= 0
+                || pattern.indexOf('[') >= 0
+                || !like && (pattern.indexOf('%') >= 0 || pattern.indexOf('_') >= 0)) {
+            throw new Misunderstanding(
+                    found.get().start(1),
+                    found.get().end(1),
+                    "databases read \\, [, % and _ in such a text each in its own way"
+                            + (like ? "; % and _ alone go" : ""));
+        }
+        String inner = pattern.substring(1, pattern.length() - 1);
+        write((words.get().group(1) == null ? "like '" : "not like '")
+                + (like || how.startsWith("start") || how.startsWith("begin") ? "" : "%")
+                + inner
+                + (like || how.startsWith("end") ? "" : "%")
+                + "'");
+        at = found.get().end();
         return true;
     }
 

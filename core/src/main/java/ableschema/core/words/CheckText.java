@@ -17,6 +17,7 @@ import java.util.Optional;
  * both        = negation { "and" negation }
  * negation    = ["not"] ( "(" either ")" | comparison )
  * comparison  = value ( SIGN value | WORDS value | "is" ["not"] ("null" | "empty" | "there")
+ *             | ["not"] ("like" | "contains" | "starts with" | "ends with") 'text'
  *             | ["not"] "between" value "and" value | ["not"] ("in" "(" values ")" | "one of" values) )
  * value       = product { ("+" | "-") product }      product = factor { ("*" | "/") factor }
  * factor      = NAME | 'text' | NUMBER | DATE | "yes" | "no" | "length of" NAME | FUNCTION "(" value ")" | "(" value ")"

@@ -75,7 +75,11 @@ class EvaluationTest {
             {a} = null                               | UNKNOWN
             ({a} = 3 or {b} = 3) and not ({a} = {b}) | TRUE
             {a} = 1 or {a} = 2 and {b} = 10 or {b} = 10 | TRUE
-            {name} like 'W%'                         | not judged
+            {name} like 'W%'                         | TRUE
+            {name} not like '_ax'                    | FALSE
+            {name} like 'w%'                         | FALSE
+            {name} like 'a[b]'                       | not judged
+            {name} like {name}                       | not judged
             sqrt({a}) > 1                            | not judged
             {a} =                                    | not judged
             {a} = 3 {b}                              | not judged

@@ -37,6 +37,9 @@ class RulesTest {
             reverse-unsaid | Each valve has no: whole (key). Each pump has no: whole (key). Each valve is fed by exactly one pump. | How many valves may one pump have?
             shortcut | Each site has no: whole (key). Each pump has no: whole (key). Each valve has no: whole (key). Each pump stands on exactly one site; each site carries any number of pumps. Each valve is fed by exactly one pump; each pump feeds any number of valves. Each valve lies on exactly one site; each site holds any number of valves. | Valve refers to Site directly, and by way of Pump too.
             same-name-unlike-types | Each valve has no: whole (key), size: whole. Each pump has code: text 4 (key), size: text 9. | size is text 9 in Pump, and whole in Valve.
+            pair-unlike-types | Each stay has no: whole (key), start date: date, end date: moment. | Stay: start date is date, and end date is moment.
+            pair-unlike-types | Each flow has no: whole (key), min_bar: decimal 4,1, max_bar: decimal 6,1. | Flow: min_bar is decimal 4,1, and max_bar is decimal 6,1.
+            type-left-over | Each stay has no: whole (key). The domain e-mail holds text 120. | e-mail is a named type, and no attribute is of it.
             default-outside-check | Each valve has no: whole (key), size: whole (between 1 and 9; default 12). | Valve: the default of size is 12, but it must be between 1 and 9.
             empties-required | Each valve has no: whole (key). Each pump has no: whole (key). Each valve is fed by exactly one pump; each pump feeds any number of valves (on delete set null). | When Pump goes, Valve should lose its reference, but must have one.
             default-missing | Each valve has no: whole (key). Each pump has no: whole (key). Each valve is fed by at most one pump; each pump feeds any number of valves (on delete set default). | When Pump goes, Valve should refer to a default, but pump_no has none.
@@ -98,6 +101,8 @@ class RulesTest {
             reverse-unsaid | Each valve has no: whole (key). Each pump has no: whole (key). Each valve is fed by exactly one pump; each pump feeds any number of valves.
             shortcut | Each pump has no: whole (key). Each pump drives at most one pump; each pump is driven by at most one pump.
             shortcut | Each site has no: whole (key). Each valve has no: whole (key). Each valve lies on exactly one site; each site holds any number of valves. Each valve is kept on exactly one site; each site keeps any number of valves.
+            pair-unlike-types | Each stay has no: whole (key), start date: date, end date: date, start note: text 9, end of line: text 30, first, last: text 9.
+            type-left-over | The domain address holds text 120. Each stay has no: whole (key), mail: domain address.
             same-name-unlike-types | Each valve has id: uuid (key), size: whole 9. Each pump has id: counted (key), size: decimal 5,1.
             default-outside-check | Each valve has no: whole (key), size: whole (between 1 and 9; default 9).
             empties-required | Each valve has no: whole (key). Each pump has no: whole (key). Each valve is fed by at most one pump; each pump feeds any number of valves (on delete set null).

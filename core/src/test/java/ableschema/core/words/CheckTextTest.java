@@ -82,6 +82,9 @@ class CheckTextTest {
             fee only if state is gone away                     | not (fee is not null) or (state = 'gone away')
             departed can not be earlier than arrived           | departed >= arrived
             departed cannot be before its arrived              | departed >= arrived
+            remark contains 'it''s'                            | remark like '%it''s%'
+            remark must not contain 'x' or state starts with 'b' | remark not like '%x%' or state like 'b%'
+            remark ends with '.' and remark like 'A_%'         | remark like '%.' and remark like 'A_%'
             """)
     void rules_are_read_as_standard_sql(String rule, String sql) {
         assertThat(sql(rule)).isEqualTo(sql);
@@ -101,6 +104,10 @@ class CheckTextTest {
             departed > ^draught m^                  | never equal to
             state is ^sunk^                         | no attribute of Stay
             state = ^'sunk'^                        | none of booked, moored, gone away
+            remark contains ^'100%'^                | each in its own way
+            remark like ^'[a-z]%'^                  | % and _ alone go
+            remark contains ^calm^                  | a text between quotes
+            ^arrived^ contains '2027'               | only a text has parts
             departed > ^today^                      | stays the same
             ^arrived^ + 1 > departed                | each in its own way
             state is not booked or ^moored^         | not one of

@@ -265,6 +265,11 @@ public abstract class Dialect {
         return sql;
     }
 
+    /** The comparison with a pattern of standard SQL, letter case held wherever the database can. */
+    protected String like(String pattern) {
+        return "LIKE " + text(pattern);
+    }
+
     // Clauses
 
     /** The clause that has a column numbered by the database. */

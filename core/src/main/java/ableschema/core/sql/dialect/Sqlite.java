@@ -188,6 +188,21 @@ final class Sqlite extends Dialect {
         return super.computed(type, rounded, base) + " STORED";
     }
 
+    /** LIKE does not look at letter case here, and GLOB does. */
+    @Override
+    protected String like(String pattern) {
+        var glob = new StringBuilder();
+        pattern.chars()
+                .forEach(sign -> glob.append(
+                        switch (sign) {
+                            case '%' -> "*";
+                            case '_' -> "?";
+                            case '*', '?', '[' -> "[" + (char) sign + "]";
+                            default -> String.valueOf((char) sign);
+                        }));
+        return "GLOB " + text(glob.toString());
+    }
+
     /** A default that is no constant stands in brackets. */
     @Override
     protected String computedDefault(String sql, StandardFunction function, DataType base) {

@@ -57,6 +57,11 @@ final class Translation {
                 String inner = inBrackets(tokens.subList(at + 1, Math.min(close, tokens.size())), compared);
                 items.add(new Item("(" + inner + ")", true));
                 at = close + 1;
+            } else if (token.is("like")
+                    && open < tokens.size()
+                    && tokens.get(open).kind() == Kind.STRING) {
+                items.add(new Item(dialect.like(tokens.get(open).value()), false));
+                at = open + 1;
             } else {
                 items.add(item(token, compared));
                 compared = compared(token, compared);
