@@ -23,7 +23,7 @@ class DemoOnRealEnginesTest {
     private static Connection built(RealEngine engine) throws Exception {
         Document document = DocumentFile.read(DEMO);
         Schema schema = document.mapping().schema();
-        var script = DesignScript.withRows(document.mapping(), engine.dialect());
+        var script = DesignScript.withRowsAsEntered(document.mapping(), engine.dialect());
         assertThat(script.text()).doesNotContain("left out");
         Connection connection = engine.open();
         ScriptRun run = ScriptRun.of(script, connection);

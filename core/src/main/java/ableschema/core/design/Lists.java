@@ -15,6 +15,13 @@ public final class Lists {
         return copy;
     }
 
+    /** One list behind the other. */
+    public static <T> List<T> concat(List<T> first, List<T> second) {
+        var all = new ArrayList<T>(first);
+        all.addAll(second);
+        return List.copyOf(all);
+    }
+
     /** Returns the list with the element that has the same key replaced in its place. */
     public static <T> List<T> replace(List<T> list, Function<T, ?> key, T replacement) {
         return list.stream()

@@ -22,7 +22,10 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Stream;
 
-/** The tables that a one-to-one can have: a foreign key in either, which is unique there, or the key of the other as its own. */
+/**
+ * The tables that a one-to-one can have: a foreign key in either, which is unique there, the key of the other as its own, or one table
+ * for both.
+ */
 final class OneToOneForms {
 
     private final Design design;
@@ -46,6 +49,9 @@ final class OneToOneForms {
             ways.add(new Way(holder + " refers to " + other, edit(referred, false), now && !shares));
             ways.add(new Way(holder + " has the key of " + other, edit(referred, true), now && shares));
         }
+        Stream.of(Side.values())
+                .flatMap(keeper -> MergeOneToOne.of(design, relationship, keeper).stream())
+                .forEach(merge -> ways.add(new Way("all in " + name(merge.keeper()), merge, false)));
         return ways;
     }
 

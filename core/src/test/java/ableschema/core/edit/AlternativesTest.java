@@ -214,8 +214,12 @@ class AlternativesTest {
                 .ofOneToOne(pair.design().relationships().get(0));
 
         assertThat(ways).filteredOn(Alternatives.Alternative::current).hasSize(1);
+        assertThat(ways).extracting(Alternatives.Alternative::label).contains("all in Hive");
         for (var way : ways) {
             DesignFixture made = pair.with(way.edit());
+            if (made.design().relationships().isEmpty()) {
+                continue; // put into one, which MergeOneToOneTest looks at
+            }
             assertThat(RowJudge.judge(made.design())).as(way.label()).isEmpty();
             String sql = DesignScript.withRows(made.document().mapping(), Dialects.POSTGRESQL)
                     .text();
