@@ -11,8 +11,10 @@ import ableschema.core.design.IdSource;
 import ableschema.core.design.KeyPart;
 import ableschema.core.design.Row;
 import ableschema.core.types.DataType;
+import ableschema.core.types.ReadableCode;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
@@ -76,9 +78,25 @@ public final class RowEntry {
                 .orElse("");
     }
 
-    /** A new row without values, but with the next number where the database would give one. */
+    /** A new row with nothing but the next number where the database would give one, and the next code of a pattern. */
     public Row newRow(List<Row> existing) {
-        return numbered(existing, empty(1)).get(0);
+        Row row = numbered(existing, empty(1)).get(0);
+        for (Attribute attribute : body().attributes()) {
+            Optional<ReadableCode> pattern = ReadableCode.of(attribute.pattern());
+            if (pattern.isPresent() && !attribute.filling().isPresent()) {
+                row = row.with(attribute.id(), nextCode(pattern.get(), attribute, existing));
+            }
+        }
+        return row;
+    }
+
+    private static String nextCode(ReadableCode pattern, Attribute attribute, List<Row> existing) {
+        Optional<String> last = existing.stream()
+                .flatMap(row -> row.value(attribute.id()).stream())
+                .filter(pattern::isCode)
+                .max(Comparator.naturalOrder());
+        return last.map(code -> pattern.after(code).orElse(""))
+                .orElseGet(() -> pattern.first().orElse(""));
     }
 
     List<Row> empty(int count) {

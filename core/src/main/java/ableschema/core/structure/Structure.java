@@ -286,7 +286,9 @@ public record Structure(Id owner, String table, List<Line> columns, List<IndexLi
                         own.map(Maker::asked).orElse("by the house rule that foreign keys are indexed"),
                         own.map(Index::id),
                         true,
-                        cost.of(index.mentioned().toList())));
+                        cost.of(index.columns().stream()
+                                .flatMap(part -> part.value().columns())
+                                .toList())));
             }
             return lines;
         }

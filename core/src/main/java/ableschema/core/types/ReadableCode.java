@@ -95,6 +95,29 @@ public final class ReadableCode {
                 .replace("\uE000", String.format("%04d", year));
     }
 
+    /** The code behind another, in the same year; empty where that is no code of this pattern, or the last. */
+    public Optional<String> after(String code) {
+        if (!isCode(code)) {
+            return Optional.empty();
+        }
+        int start = parts().stream()
+                .filter(part -> part.name().equals("number"))
+                .mapToInt(part -> code.offsetByCodePoints(0, part.start() - 1))
+                .findFirst()
+                .orElseThrow(); // each pattern has one
+        long next = Long.parseLong(code.substring(start, start + digits)) + 1;
+        return next > largest()
+                ? Optional.empty()
+                : Optional.of(code.substring(0, start)
+                        + String.format("%0" + digits + "d", next)
+                        + code.substring(start + digits));
+    }
+
+    /** The first code of all; empty where there is one for each year. */
+    public Optional<String> first() {
+        return isYearly() ? Optional.empty() : Optional.of(code(1, 0));
+    }
+
     /** Whether a value is one of its codes. */
     public boolean isCode(String value) {
         var form = new StringBuilder();

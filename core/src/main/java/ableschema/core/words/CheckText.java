@@ -6,6 +6,7 @@ import ableschema.core.design.Design;
 import ableschema.core.design.Id;
 import ableschema.core.expression.Expression;
 import ableschema.core.types.DataType;
+import java.util.List;
 import java.util.Optional;
 
 /**
@@ -33,6 +34,11 @@ public final class CheckText {
         this.design = design;
         this.names = new ColumnNames(design, owner);
         this.called = design.nameOf(owner);
+    }
+
+    /** The columns that a rule can speak of, as it names them. */
+    public List<String> columns() {
+        return names.offered();
     }
 
     /** Reads the rule that stands between two places of a line; a {@link Misunderstanding} points at what is wrong. */

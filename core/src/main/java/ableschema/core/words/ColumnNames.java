@@ -128,6 +128,14 @@ final class ColumnNames {
         return PLAIN.matcher(name).matches() && !WORDS.contains(first) ? name : Quoted.of(name);
     }
 
+    /** Each column once, as it is named in a rule. */
+    List<String> offered() {
+        return byName.values().stream()
+                .distinct()
+                .flatMap(column -> said(column).stream())
+                .toList();
+    }
+
     /** The names that there are, to be offered. */
     List<String> all() {
         return new ArrayList<>(byName.keySet());

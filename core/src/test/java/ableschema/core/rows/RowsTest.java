@@ -336,4 +336,18 @@ class RowsTest {
                         end.with(end.reference().with(ReferenceColumn.to(code).withDefault(Expression.text(literal))))),
                 "default"));
     }
+
+    @Test
+    void a_new_row_has_the_next_code_of_the_pattern() {
+        DesignFixture made = design(
+                "Each lid has code: text 9 (key; pattern L-000), [batch]: text 11 (pattern \"B-yyyy-00\"), name: text 9.");
+        var entry = new RowEntry(made.design(), made.entity("Lid").id(), made.ids());
+        assertThat(entry.newRow(List.of()).values().values()).containsExactly("L-001");
+
+        DesignFixture filled = made.filled("Lid", "code,batch,name\nL-009,B-2026-41,a\nother,,b\nL-003,B-2027-07,c\n");
+        var rows = filled.entity("Lid").body().rows();
+        assertThat(entry.newRow(rows).values().values()).containsExactly("L-010", "B-2027-08");
+        DesignFixture full = made.filled("Lid", "code,batch,name\nL-999,,a\n");
+        assertThat(entry.newRow(full.entity("Lid").body().rows()).values()).isEmpty();
+    }
 }

@@ -11,6 +11,7 @@ import ableschema.core.structure.Field;
 import ableschema.core.structure.Structure;
 import ableschema.core.structure.Structure.Line;
 import ableschema.core.structure.StructureEdits;
+import ableschema.core.words.CheckText;
 import ableschema.core.words.RuleLine;
 import ableschema.core.words.Understanding;
 import ableschema.desktop.controls.Controls;
@@ -167,7 +168,7 @@ public final class ListBench extends ScrollPane {
         table.setPrefHeight(HEADING + ROW * Math.max(1, structure.columns().size()) + BAR);
         table.setMinHeight(Region.USE_PREF_SIZE);
         indexes.show(structure.indexes());
-        rules.show(structure.checks());
+        rules.show(structure.checks(), new CheckText(workspace.design(), structure.owner()).columns());
         if (!content.getChildren().contains(table)) {
             content.getChildren().setAll(header(), table, another, indexes, rules);
         }

@@ -18,6 +18,7 @@ final class RuleList extends VBox {
 
     private final VBox lines = new VBox(2);
     private final Consumer<Id> remove;
+    private final RuleWords words;
 
     RuleList(Consumer<Id> remove, Consumer<TextField> added) {
         super(6);
@@ -26,10 +27,13 @@ final class RuleList extends VBox {
         another.setId("another-rule");
         another.setPromptText("a rule, such as: departed is empty or departed after arrived");
         another.setOnAction(event -> added.accept(another));
-        getChildren().addAll(text("Rules over several columns", "candidate-name"), lines, another);
+        this.words = new RuleWords(another);
+        getChildren().addAll(text("Rules over several columns", "candidate-name"), lines, another, words);
     }
 
-    void show(List<CheckLine> rules) {
+    /** @param columns as they are named in rules */
+    void show(List<CheckLine> rules, List<String> columns) {
+        words.show(columns);
         lines.getChildren().setAll(rules.stream().map(this::line).toList());
     }
 

@@ -142,7 +142,12 @@ class BenchesTest extends WindowFixture {
         assertThat(robot.lookup("#with-rows").queryAs(CheckBox.class).isSelected())
                 .isTrue();
         click(robot, "#copy-script");
-        assertThat(clipboard(robot)).startsWith("PRAGMA foreign_keys = ON;").contains("INSERT INTO hive");
+        assertThat(clipboard(robot))
+                .startsWith("-- In the rows, stand-ins")
+                .contains("PRAGMA foreign_keys = ON;", "INSERT INTO hive", "'hidden 1'")
+                .doesNotContain("Linden");
+        click(robot, "#with-personal", "#copy-script");
+        assertThat(clipboard(robot)).startsWith("PRAGMA foreign_keys = ON;").contains("Linden");
         assertThat(workspace.undoable()).contains("write for SQLite");
     }
 

@@ -91,6 +91,40 @@ class HoldingTest extends WindowFixture {
     }
 
     @Test
+    void before_and_after_are_seen_before_anything_is_changed(FxRobot robot) {
+        openDemo(robot, "alder-valley");
+        var before = workspace.document();
+        choose(robot, "Hive", "colour");
+        Hyperlink handle = robot.lookup("#otherwise").lookup(".otherwise-handle").queryAllAs(Hyperlink.class).stream()
+                .filter(each -> each.getAccessibleText().contains("values come and go"))
+                .findFirst()
+                .orElseThrow();
+        robot.interact(handle::fire);
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(robot.lookup("#otherwise")
+                        .lookup("#sql-change")
+                        .lookup(".comes")
+                        .queryAllAs(Label.class))
+                .extracting(Label::getText)
+                .anyMatch(line -> line.contains("CREATE TABLE colour"));
+        assertThat(workspace.document()).isSameAs(before);
+
+        robot.interact(handle::fire);
+        assertThat(robot.lookup("#otherwise").lookup("#before-after").tryQuery())
+                .isEmpty();
+    }
+
+    @Test
+    void the_parts_of_a_code_become_computed_columns(FxRobot robot) {
+        rule(robot, "Each batch has code: text 11 (key; pattern \"AV-yyyy-000\").");
+        choose(robot, "Batch", "code");
+        press(robot, "2 computed columns");
+
+        assertThat(attribute("Batch", "code year").filling().isComputed()).isTrue();
+        assertThat(sql(robot, "#gloss-sql")).contains("GENERATED ALWAYS AS (substring(code from 4 for 4))");
+    }
+
+    @Test
     void the_expected_rows_tell_when_numbers_run_out(FxRobot robot) {
         rule(robot, "Each reading has no: counted (key), kelvin: whole 400.");
         choose(robot, "Reading", "no");

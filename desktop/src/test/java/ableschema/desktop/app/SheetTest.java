@@ -231,6 +231,12 @@ class SheetTest extends WindowFixture {
                 .extracting(Label::getText)
                 .anyMatch(said -> said.startsWith("at once: ") && said.contains("harvests go too"))
                 .anyMatch(said -> said.contains("16 sample rows"));
+        click(robot, "#on-update", "each harvest of it changes too");
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(sql(robot, "#gloss-sql")).contains("ON UPDATE CASCADE");
+        assertThat(robot.lookup("#update-reach .label").queryAllAs(Label.class))
+                .extracting(Label::getText)
+                .anyMatch(said -> said.startsWith("at once: ") && said.contains("harvests change too"));
         click(robot, "#role-1");
         enter(robot, "source");
         WaitForAsyncUtils.waitForFxEvents();
