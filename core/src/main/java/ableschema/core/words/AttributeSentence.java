@@ -52,7 +52,7 @@ final class AttributeSentence {
 
     private Understanding readNew(String noun, String text, int listStart) {
         var names = new ArrayList<String>();
-        Entity entity = Entity.named(ids.next(IdKind.ENTITY), Nouns.newName(noun, text));
+        Entity entity = Entity.named(ids.next(IdKind.ENTITY), Nouns.of(design).newName(noun, text));
         Body body = withItems(entity.body(), text, listStart, names);
         return new Understanding.Understood(
                 new AddEntity(entity.withBody(body), Optional.empty()),

@@ -3,6 +3,7 @@ package ableschema.core.words;
 import ableschema.core.types.DataType;
 import ableschema.core.types.DataTypes;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -29,6 +30,9 @@ final class CheckOperands {
             "\\s+from\\s+[1-9][0-9]{0,4}(?:\\s+for\\s+[1-9][0-9]{0,4})?\\s*\\)", Pattern.CASE_INSENSITIVE);
     private static final Pattern ARTICLE = Pattern.compile("(?:the|its|their) ", Pattern.CASE_INSENSITIVE);
     private static final Pattern WORD = Pattern.compile("[\\p{L}_][\\p{L}\\p{N}_-]*");
+
+    private static final Map<String, String> OPERATORS =
+            Map.of("+", "plus", "-", "minus", "*", "times", "/", "divided by");
 
     private final CheckReader reader;
     private final String text;
@@ -108,12 +112,16 @@ final class CheckOperands {
     private Value calculated(Optional<DataType> wanted, String one, String other, Reading part) {
         int start = reader.at();
         Value value = part.value();
-        while (reader.accept(one) || reader.accept(other)) {
+        while (operator(one) || operator(other)) {
             requireNumber(value);
             requireNumber(part.value());
             value = value(new DataType.Decimal(1000, 500), start, Optional.empty());
         }
         return value;
+    }
+
+    private boolean operator(String sign) {
+        return reader.accept(sign) || reader.acceptAs(OPERATORS.getOrDefault(sign, sign), sign);
     }
 
     private void requireNumber(Value value) {

@@ -49,7 +49,7 @@ final class CheckReader {
     private static final Pattern BETWEEN = pattern("(?:(?:is|must be|lies|must lie) )?(not )?(between)\\b");
     /** The second group says where what is looked for stands. */
     private static final Pattern WITHIN = pattern(
-            "(does not |do not |doesn't |must not |cannot |may not |is not |not )?(?:must )?(like|contains?|(?:starts?|begins?) with|ends? with|ends? in)\\b");
+            "((?:does|do|must|may|can|should|is)(?: ?not) |doesn't |can't |not )?(?:(?:must|may|can|should|does|do|is) )?(like|contains?|(?:starts?|begins?) with|ends? with|ends? in)\\b");
 
     private static final Pattern LOOKED_FOR = Pattern.compile("\\s*('(?:[^']|'')*')");
     private static final Pattern PLAIN_SIGN = Pattern.compile("<=|>=|<>|!=|<|>|=");
@@ -120,6 +120,18 @@ final class CheckReader {
         if (found) {
             write(text.substring(at, end));
             at = end;
+        }
+        return found;
+    }
+
+    /** Takes a word that stands behind space, and writes a sign in its place. */
+    boolean acceptAs(String word, String sign) {
+        int written = out.size();
+        int before = at;
+        boolean found = accept(word);
+        if (found) {
+            out = new ArrayList<>(out.subList(0, written));
+            write(text.substring(before, at - word.length()) + sign);
         }
         return found;
     }

@@ -16,6 +16,9 @@ import java.util.stream.Collectors;
 /** Phrasings of what tells one from another, of kinds, of single attributes and of dependencies. */
 final class FactPhrasings {
 
+    private static final String ANY_CASE =
+            ",? (?:whatever (?:its|the) (?:letter )?case|regardless of (?:its |the )?(?:letter )?case|in any (?:letter )?case|ignoring"
+                    + " (?:its |the )?(?:letter )?case)";
     private static final String VALUE = "(\uE000+|'[^']*'|-?[\\p{L}\\d.][\\p{L}\\d._-]*)";
     private static final String NUMBER = "(-?\\d+(?:[.,]\\d+)?)";
     private static final String UNIT = "(?: [\\p{L}%°/³²]+)?";
@@ -35,6 +38,7 @@ final class FactPhrasings {
     FactPhrasings(SaidNouns said) {
         this.said = said;
         keys();
+        computations();
         kinds();
         single();
         rules();
@@ -65,6 +69,14 @@ final class FactPhrasings {
         return true;
     }
 
+    private void computations() {
+        String computed = " (?:is|are) (?:computed|calculated|derived|worked out) (?:from|as|by) (.+?)";
+        form(
+                "the (.+?) of (?:an?|each|every|the|all) (.+?)" + computed,
+                m -> computed(m.group(1), m.group(2), m.group(3)));
+        form("(?:an?|each|every|the) (.+?)'s (.+?)" + computed, m -> computed(m.group(2), m.group(1), m.group(3)));
+    }
+
     private void form(String pattern, Function<Cut, Optional<Phrasing>> reading) {
         forms.add(new Form(COMPILED.computeIfAbsent(pattern, FactPhrasings::compiled), reading));
     }
@@ -92,6 +104,13 @@ final class FactPhrasings {
                 m -> identified(m.group(1), SaidNouns.bare(m.group(2)) + ", number"));
         form("(.+?) (?:is|are) (?:only )?unique (?:only )?(?:within|per|in|inside) (.+)", this::withinAnother);
         form(
+                "no two (.+?) (?:have|has|share|can have|may have|may share) (?:the|a) same (.+?)" + ANY_CASE,
+                m -> uniqueInAnyCase(m.group(1), m.group(2)));
+        form(
+                "(?:the )?(.+?) of (?:an? |each |every |the )?(.+?) (?:must be|is|has to be|should be) unique"
+                        + ANY_CASE,
+                m -> uniqueInAnyCase(m.group(2), m.group(1)));
+        form(
                 "no two (.+?) (?:have|has|share|can have|may have|may share) (?:the|a) same (.+)",
                 m -> readAs("No two " + SaidNouns.bare(m.group(1)) + " share their " + parts(m.group(2)) + "."));
         form(
@@ -102,6 +121,16 @@ final class FactPhrasings {
                 m -> readAs("Each " + said.one(m.group(1)) + " has " + Nouns.listed(SaidNouns.bare(m.group(2)))
                         + " (unique)."));
         form("(.+?) (?:must be|is|has to be|should be) unique", m -> ofAttribute(m.group(1), "unique"));
+    }
+
+    private Optional<Phrasing> uniqueInAnyCase(String noun, String attribute) {
+        return readAs("Each " + said.one(noun) + " is often searched by its lower(" + part(SaidNouns.bare(attribute))
+                + ") (unique).");
+    }
+
+    private Optional<Phrasing> computed(String attribute, String noun, String value) {
+        return readAs("The " + part(SaidNouns.bare(attribute)) + " of each " + said.one(noun) + " is computed from "
+                + value + ".");
     }
 
     private Optional<Phrasing> identified(String noun, String list) {

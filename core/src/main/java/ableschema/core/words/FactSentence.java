@@ -163,7 +163,7 @@ final class FactSentence {
 
     private Entity known(String noun, Parts parts, List<Edit> edits) {
         return nouns.entity(noun).orElseGet(() -> {
-            Entity made = Entity.named(ids.next(IdKind.ENTITY), Nouns.newName(noun, parts.text()));
+            Entity made = Entity.named(ids.next(IdKind.ENTITY), nouns.newName(noun, parts.text()));
             edits.add(new AddEntity(made, Optional.empty()));
             return made;
         });
@@ -306,7 +306,7 @@ final class FactSentence {
         String kind = Quoted.is(said) ? Quoted.plain(said) : said.toLowerCase(Locale.ROOT);
         EntityKind named = kind.equals("entity") && !Quoted.is(said) ? EntityKind.UNSAID : new EntityKind(kind);
         Optional<Entity> known = nouns.entity(noun);
-        Entity before = known.orElseGet(() -> Entity.named(ids.next(IdKind.ENTITY), Nouns.newName(noun, parts.text())));
+        Entity before = known.orElseGet(() -> Entity.named(ids.next(IdKind.ENTITY), nouns.newName(noun, parts.text())));
         Entity changed = before.withKind(named);
         if (parts.matcher().start("text") >= 0) {
             changed = changed.withDefinition(Quoted.plain(parts.part("text")));

@@ -35,8 +35,9 @@ final class IndexText {
             Pattern.compile("\\s*,?\\s*(?:but )?(?:only )?(?:for those )?(?:where|when)\\s+", Pattern.CASE_INSENSITIVE);
     private static final Pattern UNIQUE = Pattern.compile("\\s*\\(unique\\)\\s*\\.?\\s*$", Pattern.CASE_INSENSITIVE);
     private static final Pattern MADE =
-            Pattern.compile("\\(|(?:the )?length of\\b|\\p{L}+\\s*\\(", Pattern.CASE_INSENSITIVE);
-    private static final Pattern RECKONED = Pattern.compile("\\s*[-*/]|\\s+\\+\\s*");
+            Pattern.compile("\\(|(?:the )?length of\\b|[\\p{L}_]+\\s*\\(", Pattern.CASE_INSENSITIVE);
+    private static final Pattern RECKONED =
+            Pattern.compile("\\s*[-*/]|\\s+\\+\\s*|\\s+(?:times|plus|minus|divided by)\\b", Pattern.CASE_INSENSITIVE);
 
     private final ColumnNames names;
     private final CheckText rules;

@@ -13,11 +13,13 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
 /** Entities as nouns in sentences: one hive, many hives. A noun between double quotes is exactly that name. */
 public final class Nouns {
 
+    private static final Pattern OWNED = Pattern.compile("(.+?)['’]s? (.+)");
     private static final Pattern BRACKET = Pattern.compile("[()\\[\\]{}]");
     private static final Pattern PLAIN = Pattern.compile("[\\p{L}\\p{N}_%#/'’°²³-]+(?: [\\p{L}\\p{N}_%#/'’°²³-]+)*");
     private static final Set<String> WORDS_OF_THE_GRAMMAR = Set.of("each", "has", "is", "and", "or", "share");
@@ -115,13 +117,23 @@ public final class Nouns {
      * The name of a new entity that a line speaks of. Brackets say something of a name and are no part of it: a {@link Misunderstanding}
      * points at a noun that has some outside of quotes.
      */
-    static String newName(String noun, String line) {
+    String newName(String noun, String line) {
         if (!Quoted.is(noun) && BRACKET.matcher(noun).find()) {
             int start = Math.max(0, line.indexOf(noun));
             throw new Misunderstanding(
                     start,
                     Math.min(line.length(), start + noun.length()),
                     "what stands between brackets is no part of a name; if it is meant so, the name stands between quotes: "
+                            + Quoted.of(asName(noun)));
+        }
+        Matcher owned = OWNED.matcher(noun);
+        if (!Quoted.is(noun) && owned.matches() && entity(owned.group(1)).isPresent()) {
+            int start = Math.max(0, line.indexOf(noun));
+            throw new Misunderstanding(
+                    start,
+                    Math.min(line.length(), start + noun.length()),
+                    "this speaks of what each " + owned.group(1) + " has: say The " + owned.group(2) + " of each "
+                            + owned.group(1) + " …, or put the name between quotes if it is one: "
                             + Quoted.of(asName(noun)));
         }
         return asName(noun);

@@ -34,6 +34,14 @@ public final class Phrasings {
     private static final Pattern FOR_EACH =
             Pattern.compile("(?i)(?:for|of|in) (?:each|every|any|an?|all) ([^,:]+?)[,:] (.+?)\\.?");
 
+    /** "Each sale's total is computed from …", in which a number is no quantity. */
+    private static final Pattern POSSESSIVE =
+            Pattern.compile("(?i).+['’]s .+ (?:is|are) (?:computed|calculated|derived|worked out) (?:from|as|by) .+");
+
+    /** "The isbn of a title must start with '978'." */
+    private static final Pattern OF_ITS_TEXT = Pattern.compile(
+            "(?i)the (.+?) of (?:an?|each|every|all|the) (.+?) ((?:(?:must|may|can|should|does|do)(?: ?not)? |cannot )(?:contain|start with|begin with|end with) .+?)\\.?");
+
     private final SaidNouns said;
     private final VolumePhrasings volumes;
     private final FactPhrasings facts;
@@ -60,7 +68,8 @@ public final class Phrasings {
                             + sentence.substring(between.start(2), between.end(2)) + ".");
         }
         String masked = Quoted.masked(sentence);
-        if (sentence.isEmpty() || isCanonical(masked)) {
+        if (sentence.isEmpty()
+                || isCanonical(masked) && !POSSESSIVE.matcher(masked).matches()) {
             return new Phrasing.AsItStands();
         }
         Optional<Phrasing> phrasing = rule(sentence)
@@ -80,6 +89,15 @@ public final class Phrasings {
                             + often(searched.group(2)) + " by its " + searched.group(3) + "."));
             if (index.isPresent()) {
                 return index;
+            }
+        }
+        Matcher text = OF_ITS_TEXT.matcher(sentence);
+        if (text.matches()) {
+            Optional<Phrasing> rule = said.entity(text.group(2))
+                    .map(entity -> Phrasing.ReadAs.of(
+                            "Of each " + said.nouns().one(entity) + ": " + text.group(1) + " " + text.group(3) + "."));
+            if (rule.isPresent()) {
+                return rule;
             }
         }
         Matcher found = FOR_EACH.matcher(sentence);

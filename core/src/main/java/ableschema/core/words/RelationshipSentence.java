@@ -273,7 +273,7 @@ final class RelationshipSentence {
     /** The entity that a noun means, or a new one by the first of these names. */
     private Entity entity(String noun, List<String> names) {
         return nouns.entity(noun).orElseGet(() -> {
-            Entity entity = Entity.named(ids.next(IdKind.ENTITY), Nouns.newName(names.get(0), line));
+            Entity entity = Entity.named(ids.next(IdKind.ENTITY), nouns.newName(names.get(0), line));
             edits.add(new AddEntity(entity, Optional.empty()));
             nouns = Nouns.of(withNew());
             return entity;

@@ -78,6 +78,20 @@ class ComputedTest {
         assertThat(read.problems()).singleElement().asString().contains(problem);
     }
 
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '#',
+            textBlock =
+                    """
+            The total of a sale is calculated as price times copies.   # The total of each sale is computed from price * copies.
+            A sale's total is computed from the price times the copies plus 1 # The total of each sale is computed from price * copies + 1.
+            Each sale's total is derived from price divided by 2 minus copies # The total of each sale is computed from price / 2 - copies.
+            The code of a sale must start with 'S-'.                   # Of each sale: code like 'S-%'.
+            """)
+    void other_ways_to_say_it_mean_the_same(String typed, String kept) {
+        assertThat(DesignText.of(read(typed).design()).text()).contains(kept);
+    }
+
     @Test
     void nothing_is_computed_from_what_is_computed() {
         var read = DesignReader.read(SALE + "\nThe total of each sale is computed from price * copies."

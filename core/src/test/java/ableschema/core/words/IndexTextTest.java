@@ -67,6 +67,9 @@ class IndexTextTest {
             delimiter = '|',
             textBlock =
                     """
+            No two crates have the same mark whatever its letter case    | Each crate is often searched by its lower(mark) (unique).
+            The mark of a crate must be unique regardless of case.       | Each crate is often searched by its lower(mark) (unique).
+            Each crate is searched by its weight times 2, length of mark | Each crate is often searched by its weight * 2, char_length(mark).
             Crates are often sorted by weight            | Each crate is often sorted by its weight.
             Crates are mostly looked up by their mark in any letter case | Each crate is often searched by its lower(mark).
             Each crate is sorted and searched by its weight descending   | Each crate is often searched and sorted by its weight falling.
