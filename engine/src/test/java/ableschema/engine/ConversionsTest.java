@@ -143,10 +143,12 @@ class ConversionsTest {
         return document.design().entities().stream().map(Entity::body).anyMatch(body -> Stream.of(
                         body.checks().stream()
                                 .flatMap(check -> check.expression().columns()),
+                        body.attributes().stream()
+                                .filter(each -> each.filling().isComputed())
+                                .flatMap(each -> each.filling().expression().columns()),
                         body.key().stream(),
                         body.uniques().stream().flatMap(unique -> unique.parts().stream()),
-                        body.indexes().stream()
-                                .flatMap(index -> index.parts().stream().map(Index.Part::column)))
+                        body.indexes().stream().flatMap(Index::columns))
                 .flatMap(each -> each)
                 .anyMatch(attribute.ref()::equals));
     }

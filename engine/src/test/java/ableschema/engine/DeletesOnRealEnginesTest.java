@@ -41,7 +41,7 @@ class DeletesOnRealEnginesTest {
         for (long seed = 1; seed <= designs; seed++) {
             Document document = RandomDesign.of(seed);
             Mapping mapping = document.mapping();
-            if (DesignScript.withRowsAsEntered(mapping, engine.dialect()).text().contains("left out")) {
+            if (RandomDesign.leavesOut(DesignScript.withRowsAsEntered(mapping, engine.dialect()))) {
                 continue;
             }
             try (Connection connection = engine.open()) {

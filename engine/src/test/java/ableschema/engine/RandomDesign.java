@@ -28,6 +28,7 @@ import ableschema.core.document.Document;
 import ableschema.core.edit.SubtypeEdits;
 import ableschema.core.expression.Expression;
 import ableschema.core.expression.Filling;
+import ableschema.core.sql.Script;
 import ableschema.core.types.DataType;
 import ableschema.core.types.DataTypes;
 import ableschema.core.types.ReferenceAction;
@@ -73,6 +74,11 @@ final class RandomDesign {
                         .withCheck(Expression.parse("{value} >= 0", Domain.Value::parse))
                         .withDefault(Expression.text("7")),
                 Domain.named(ids.next(IdKind.DOMAIN), "wording", DataTypes.parse("text 40")));
+    }
+
+    /** Whether a script leaves out a row, or a rule that rows are held to: an index that only speeds things up holds none. */
+    static boolean leavesOut(Script script) {
+        return script.text().replaceAll("_index\\w*: it is left out\\.", "").contains("left out");
     }
 
     static Document of(long seed) {
@@ -163,6 +169,16 @@ final class RandomDesign {
                 ruled = ruled.withChecks(Lists.plus(
                         ruled.checks(), new Check(ids.next(IdKind.CHECK), range.expression(each.type()), Pins.NONE)));
             }
+            boolean text = each.type() instanceof DataType.Text words && words.max() > 0;
+            if (text && random.nextInt(3) == 0) {
+                ruled = ruled.withIndexes(Lists.plus(ruled.indexes(), made(each, attributes)));
+            }
+            if (text && random.nextInt(3) == 0) {
+                var looks = Expression.parse(
+                        "{" + each.ref() + "} not like '%9%' or {" + each.ref() + "} like '_9_%'", ColumnRef::parse);
+                ruled = ruled.withChecks(
+                        Lists.plus(ruled.checks(), new Check(ids.next(IdKind.CHECK), looks, Pins.NONE)));
+            }
             boolean indexed = each.type() instanceof DataType.Whole || each.type() == DataType.Simple.DATE;
             if (indexed && random.nextInt(3) == 0) {
                 var parts = List.of(
@@ -173,6 +189,24 @@ final class RandomDesign {
             }
         }
         return ruled;
+    }
+
+    /** An index over what is made of a text, over some rows, or both; unique now and then. */
+    private Index made(Attribute text, List<Attribute> beside) {
+        Expression<ColumnRef> lower = Expression.parse("lower({" + text.ref() + "})", ColumnRef::parse);
+        Attribute other = beside.get(random.nextInt(beside.size()));
+        String empty = random.nextBoolean() ? "is null" : "is not null";
+        boolean some = random.nextBoolean();
+        return new Index(
+                ids.next(IdKind.INDEX),
+                List.of(
+                        random.nextBoolean()
+                                ? new Index.Part(lower, false)
+                                : new Index.Part(text.ref(), random.nextBoolean())),
+                random.nextBoolean(),
+                Index.Purpose.SEARCHED,
+                some ? Expression.parse("{" + other.ref() + "} " + empty, ColumnRef::parse) : Expression.none(),
+                Pins.NONE);
     }
 
     private DataType keyType() {

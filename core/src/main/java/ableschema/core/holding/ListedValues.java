@@ -83,10 +83,23 @@ public final class ListedValues {
             return Optional.empty();
         }
         Optional<Condition.OneOf> check = check(body.get(), attribute);
-        List<String> values = check.map(Condition.OneOf::values)
-                .orElseGet(() -> List.copyOf(new LinkedHashSet<>(Holdings.values(design, attribute))));
+        List<String> values = check.map(Condition.OneOf::values).orElseGet(() -> found(design, attribute));
         return Optional.of(new ListedValues(
                 design, attribute, body.get(), check.isPresent() ? Form.CHECK : Form.ANYTHING, values));
+    }
+
+    /** The different values of the rows, and what stands where none is given. */
+    private static List<String> found(Design design, Attribute attribute) {
+        var values = new LinkedHashSet<>(Holdings.values(design, attribute));
+        if (!values.isEmpty()) {
+            attribute
+                    .defaultValue()
+                    .literal()
+                    .or(() -> design.domain(attribute.type())
+                            .flatMap(domain -> domain.defaultValue().literal()))
+                    .ifPresent(values::add);
+        }
+        return List.copyOf(values);
     }
 
     static boolean isChecked(Design design, Attribute attribute) {

@@ -34,6 +34,7 @@ public final class Rules {
             new ActionFinder(),
             new UpdateFinder(),
             new DefaultFinder(),
+            new MisfitFinder(),
             new FormFinder(),
             new RowFinder(),
             new NameFinder(),

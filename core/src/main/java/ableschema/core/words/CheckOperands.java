@@ -91,13 +91,13 @@ final class CheckOperands {
     private void requireText(Value value) {
         boolean text = value.type() instanceof DataType.Text
                 || value.type() instanceof DataType.OneOf
-                || value.literal().isPresent();
+                || value.type() instanceof DataType.Undecided;
         if (!text) {
-            throw new Misunderstanding(
+            throw Misunderstanding.ofTypes(
                     value.start(),
                     value.start() + value.said().length(),
                     value.said() + " holds " + value.type()
-                            + ", which each database writes in its own way; texts can be joined");
+                            + ", which is no text; each database writes it in its own way");
         }
     }
 
@@ -127,7 +127,7 @@ final class CheckOperands {
     private void requireNumber(Value value) {
         boolean number = value.type().isNumeric() || value.type() instanceof DataType.Undecided;
         if (!number) {
-            throw new Misunderstanding(
+            throw Misunderstanding.ofTypes(
                     value.start(),
                     value.start() + value.said().length(),
                     value.said() + " holds " + value.type()
@@ -181,7 +181,7 @@ final class CheckOperands {
             while (reader.at() < text.length() && text.charAt(reader.at()) == ' ') {
                 reader.moveTo(reader.at() + 1);
             }
-            factor(Optional.empty());
+            requireText(factor(Optional.empty()));
             reader.write(")");
             return Optional.of(value(new DataType.Whole(0), start, Optional.empty()));
         }
@@ -211,7 +211,7 @@ final class CheckOperands {
         }
         reader.moveTo(function.get().end());
         reader.write(function.get().group());
-        sum(Optional.empty());
+        requireText(sum(Optional.empty()));
         if (!reader.accept(")")) {
             throw reader.expected("')'");
         }
@@ -221,7 +221,7 @@ final class CheckOperands {
 
     private void requireDay(Value value) {
         if (value.type() != DataType.Simple.DATE && value.type() != DataType.Simple.MOMENT) {
-            throw new Misunderstanding(
+            throw Misunderstanding.ofTypes(
                     value.start(),
                     value.start() + value.said().length(),
                     value.said() + " holds " + value.type() + ", of which there is no year");

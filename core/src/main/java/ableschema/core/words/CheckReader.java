@@ -395,7 +395,7 @@ final class CheckReader {
         }
         boolean text = left.type() instanceof DataType.Text || left.type() instanceof DataType.OneOf;
         if (!text) {
-            throw new Misunderstanding(
+            throw Misunderstanding.ofTypes(
                     left.start(),
                     left.start() + left.said().length(),
                     left.said() + " holds " + left.type() + ", and only a text has parts");
@@ -459,7 +459,7 @@ final class CheckReader {
             boolean outside =
                     left.type() instanceof DataType.OneOf; // such a rule holds for no row, and says nothing wrong
             if (!open && !value.fits() && !(isNumber(left.type()) && right.isNumber()) || outside && !value.fits()) {
-                throw new Misunderstanding(
+                throw Misunderstanding.ofTypes(
                         right.start(),
                         at,
                         left.said() + " holds " + left.type() + ": "
@@ -469,7 +469,7 @@ final class CheckReader {
         }
         boolean known = !(left.type() instanceof DataType.Undecided) && !(right.type() instanceof DataType.Undecided);
         if (known && sort(left.type()) != sort(right.type())) {
-            throw new Misunderstanding(
+            throw Misunderstanding.ofTypes(
                     right.start(),
                     at,
                     left.said() + " holds " + left.type() + ", and " + right.said() + " holds " + right.type()

@@ -113,6 +113,26 @@ public final class CheckText {
         }
     }
 
+    /** Why a rule, or what is made of columns, cannot be had with the types of its columns; empty where nothing is known against it. */
+    public Optional<String> misfit(Expression<ColumnRef> expression, boolean isRule) {
+        boolean nameable = expression.isStandard()
+                && expression.columns().allMatch(column -> names.said(column).isPresent());
+        if (!nameable) {
+            return Optional.empty();
+        }
+        String said = expression.written(column -> names.said(column).orElseThrow()); // each has one, as was asked
+        try {
+            if (isRule) {
+                read(said, 0, said.length());
+            } else {
+                readValue(said, 0, said.length());
+            }
+            return Optional.empty();
+        } catch (Misunderstanding e) {
+            return Optional.ofNullable(e.getMessage()).filter(problem -> e.isOfTypes());
+        }
+    }
+
     /** A rule in words that read back as the same rule; empty where there are none. */
     public Optional<String> said(Expression<ColumnRef> rule) {
         boolean nameable = rule.isStandard()

@@ -118,6 +118,29 @@ class RulesTest {
         assertThat(texts(said(sentences), rule)).isEmpty();
     }
 
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '#',
+            textBlock =
+                    """
+            Of each valve: maker contains 'x'.                       # a rule cannot be had, as maker holds whole, and only a text has parts
+            Of each valve: length of maker > 2 or no > 1.            # a rule cannot be had, as maker holds whole, which is no text
+            Each valve is often searched by its lower(maker).        # an index cannot be had, as maker holds whole, which is no text
+            Each valve is often searched by its no where maker like 'a%'. # an index cannot be had, as maker holds whole, and only a text has parts
+            The mark of each valve is computed from maker || '!'.    # the computation of mark cannot be had, as maker holds whole, which is no text
+            """)
+    void what_no_longer_fits_a_type_is_told_and_taken_away(String sentence, String problem) {
+        DesignFixture made = design("Each valve has no: whole (key), maker: text 9, [mark]: text 20.", sentence);
+        DesignFixture retyped = made.with(f -> new Edits(f.design(), f.ids())
+                .changeAttribute(f.attribute("Valve", "maker").withType(new DataType.Whole(0))));
+
+        assertThat(texts(made, "types-misfit")).isEmpty();
+        assertThat(texts(retyped, "types-misfit")).singleElement().asString().contains(problem);
+        Remedy remedy = found(retyped, "types-misfit").get(0).remedies().get(0);
+        assertThat(texts(retyped.with(f -> remedy.edit(f.design(), f.ids())), "types-misfit"))
+                .isEmpty();
+    }
+
     @Test
     void what_looks_like_a_key_is_told_with_its_evidence() {
         DesignFixture rows = design("Each valve has batch no: whole, maker: text 9.")

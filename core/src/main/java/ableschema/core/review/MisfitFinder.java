@@ -1,0 +1,137 @@
+package ableschema.core.review;
+
+import ableschema.core.design.Attribute;
+import ableschema.core.design.Body;
+import ableschema.core.design.Check;
+import ableschema.core.design.ColumnRef;
+import ableschema.core.design.Id;
+import ableschema.core.design.Index;
+import ableschema.core.design.KeyPart;
+import ableschema.core.document.Edit;
+import ableschema.core.edit.ChangeBody;
+import ableschema.core.expression.Expression;
+import ableschema.core.expression.Filling;
+import ableschema.core.finding.Finding;
+import ableschema.core.finding.Place;
+import ableschema.core.finding.Remedy;
+import ableschema.core.finding.Rule;
+import ableschema.core.finding.Step;
+import ableschema.core.words.CheckText;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Consumer;
+import java.util.function.UnaryOperator;
+
+/** Rules, indexes and computations that were left behind when their columns got other types. */
+final class MisfitFinder implements Finder.OfEach {
+
+    static final Rule MISFIT = Rule.mustMend(
+            Step.DRAW,
+            "types-misfit",
+            "Does not fit the types of its columns",
+            "{table}: {what} cannot be had, as {problem}.",
+            "The database refuses the definition, and with it the table or the index.");
+
+    @Override
+    public List<Rule> rules() {
+        return List.of(MISFIT);
+    }
+
+    @Override
+    public void find(Subject subject, Id owner, Consumer<Finding> found) {
+        Body body = subject.design().body(owner).orElse(Body.EMPTY);
+        boolean made = !body.checks().isEmpty()
+                || body.indexes().stream().anyMatch(index -> !index.isPlain())
+                || body.attributes().stream().anyMatch(each -> each.filling().isComputed());
+        if (made) {
+            new Search(subject, owner, body, found).search();
+        }
+    }
+
+    private record Search(Subject subject, Id owner, Body body, Consumer<Finding> found) {
+
+        void search() {
+            var text = new CheckText(subject.design(), owner);
+            for (Check check : body.checks()) {
+                text.misfit(check.expression(), true)
+                        .ifPresent(problem -> tell(
+                                check.expression(),
+                                "a rule",
+                                problem,
+                                "take the rule away",
+                                now -> without(now, check)));
+            }
+            for (Index index : body.indexes()) {
+                problem(text, index)
+                        .ifPresent(problem -> tell(
+                                index.isPlain() ? index.only() : made(index),
+                                "an index",
+                                problem,
+                                "take the index away",
+                                now -> without(now, index)));
+            }
+            for (Attribute attribute : body.attributes()) {
+                if (attribute.filling().isComputed()) {
+                    text.misfit(attribute.filling().expression(), false)
+                            .ifPresent(problem -> tell(
+                                    attribute.filling().expression(),
+                                    "the computation of " + attribute.name(),
+                                    problem,
+                                    "let nothing compute it",
+                                    now -> uncomputed(now, attribute)));
+                }
+            }
+        }
+
+        private static Optional<String> problem(CheckText text, Index index) {
+            return index.parts().stream()
+                    .filter(part -> part.column().isEmpty())
+                    .flatMap(part -> text.misfit(part.value(), false).stream())
+                    .findFirst()
+                    .or(() -> index.only().isPresent() ? text.misfit(index.only(), true) : Optional.empty());
+        }
+
+        private static Expression<ColumnRef> made(Index index) {
+            return index.parts().stream()
+                    .map(Index.Part::value)
+                    .filter(value -> value.asColumn().isEmpty())
+                    .findFirst()
+                    .orElse(index.only());
+        }
+
+        private void tell(
+                Expression<ColumnRef> about, String what, String problem, String remedy, UnaryOperator<Body> mending) {
+            List<KeyPart> parts =
+                    about.columns().distinct().map(KeyPart.class::cast).toList();
+            found.accept(Finding.of(MISFIT, new Place(owner, Optional.empty(), parts))
+                    .naming("table", subject.design().nameOf(owner))
+                    .stating("what", what)
+                    .stating("problem", problem)
+                    .mendedBy(Remedy.of(
+                            remedy,
+                            (design, ids, given) -> mended(design.body(owner).orElse(Body.EMPTY), mending, remedy))));
+        }
+
+        private Edit mended(Body now, UnaryOperator<Body> mending, String name) {
+            return new ChangeBody(owner, mending.apply(now), name);
+        }
+
+        private static Body without(Body body, Check check) {
+            return body.withChecks(body.checks().stream()
+                    .filter(each -> !each.id().equals(check.id()))
+                    .toList());
+        }
+
+        private static Body without(Body body, Index index) {
+            return body.withIndexes(body.indexes().stream()
+                    .filter(each -> !each.id().equals(index.id()))
+                    .toList());
+        }
+
+        private static Body uncomputed(Body body, Attribute attribute) {
+            return body.attribute(attribute.id())
+                    .map(now -> body.replacing(now.withFilling(Filling.nothing())))
+                    .orElse(body);
+        }
+    }
+}
