@@ -1,5 +1,7 @@
 package ableschema.core.review;
 
+import static java.util.stream.Collectors.groupingBy;
+
 import ableschema.core.design.Entity;
 import ableschema.core.design.Id;
 import ableschema.core.design.Relationship;
@@ -32,6 +34,7 @@ public final class Review {
     private final List<Finding> found;
     private final List<Finding> open;
     private final Map<Finding, SetAside> aside;
+    private final Map<Id, List<Finding>> byOwner;
 
     /**
      * What holds until something else is looked at.
@@ -65,6 +68,7 @@ public final class Review {
         this.found = found;
         this.open = open;
         this.aside = aside;
+        this.byOwner = open.stream().collect(groupingBy(each -> each.place().owner()));
     }
 
     public static Review of(Subject subject) {
@@ -215,6 +219,6 @@ public final class Review {
 
     /** Those about one entity or relationship, or a part of it, that are not set aside. */
     public List<Finding> about(Id owner) {
-        return open.stream().filter(each -> each.place().owner().equals(owner)).toList();
+        return byOwner.getOrDefault(owner, List.of());
     }
 }

@@ -124,7 +124,7 @@ final class SentencesList extends VBox {
 
         private Node row(Sentence said) {
             Optional<Judgement> judgement = notes().judgement(said.about(), said.text());
-            TextArea text = SentenceField.of(workspace, said, LINE_WIDTH, Integer.MAX_VALUE);
+            TextArea text = new SentenceField(workspace, said, LINE_WIDTH, Integer.MAX_VALUE);
             HBox.setHgrow(text, Priority.ALWAYS);
             text.setOnMousePressed(event -> workspace.selection().choose(said.about()));
             var row = new HBox(

@@ -24,6 +24,10 @@ final class Kept extends Region {
         getChildren().add(node);
     }
 
+    Node node() {
+        return node;
+    }
+
     @Override
     public void requestLayout() {
         // asked for before the constructor has run, too

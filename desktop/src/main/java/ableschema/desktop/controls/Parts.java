@@ -7,6 +7,7 @@ import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.function.Consumer;
 import java.util.function.Supplier;
 import javafx.scene.Node;
 import javafx.scene.layout.Pane;
@@ -41,6 +42,24 @@ public final class Parts {
         Part part = before != null && before.shows().equals(shows) ? before : new Part(shows, new Kept(made.get()));
         shown.put(name, part);
         next.add(part.node());
+    }
+
+    /**
+     * Adds the next part, which can be brought up to date and so stays where it is.
+     *
+     * @param update has the part show what it is to show now
+     */
+    public <N extends Node> void add(String name, Object shows, Supplier<N> made, Class<N> kind, Consumer<N> update) {
+        Part before = known.get(name);
+        if (before == null || !kind.isInstance(before.node().node())) {
+            add(name, shows, made);
+            return;
+        }
+        if (!before.shows().equals(shows)) {
+            update.accept(kind.cast(before.node().node()));
+        }
+        shown.put(name, new Part(shows, before.node()));
+        next.add(before.node());
     }
 
     /** Adds a part that depends on too much to be compared, and so is made anew each time. */

@@ -65,6 +65,7 @@ public final class GlossView extends VBox {
     private final SqlLines sql;
     private final Region sqlPane;
     private boolean allSentences;
+    private List<Finding> shownFindings = List.of();
     private final Refresh refresh;
 
     public GlossView(Workspace workspace) {
@@ -85,6 +86,7 @@ public final class GlossView extends VBox {
         getChildren().add(scroll);
         this.refresh = new Refresh(body, () -> true, this::build);
         workspace.onMeaning(refresh::later);
+        workspace.onReviewed(this::reviewed);
         workspace.stepProperty().addListener((o, before, now) -> refresh.later());
         workspace.selection().chosenProperty().addListener((o, before, now) -> {
             allSentences = false;
@@ -94,7 +96,23 @@ public final class GlossView extends VBox {
         refresh.now();
     }
 
+    /** The findings of a change have come when it is shown; where they are those that are shown, nothing is built. */
+    private void reviewed() {
+        if (!shownFindings.equals(findings())) {
+            refresh.later();
+        }
+    }
+
+    private List<Finding> findings() {
+        return workspace
+                .selection()
+                .chosenOwner()
+                .map(owner -> workspace.review().about(owner))
+                .orElse(List.of());
+    }
+
     private void build() {
+        shownFindings = findings();
         Design design = workspace.design();
         Optional<Entity> entity = workspace.selection().chosenEntity();
         Optional<Relationship> relationship =
@@ -276,7 +294,12 @@ public final class GlossView extends VBox {
                 .toList();
         for (int i = 0; i < own.size(); i++) {
             Sentence said = own.get(i);
-            parts.add("own sentence " + i, said, () -> SentenceField.of(workspace, said, LINE_WIDTH, MOST_LINES));
+            parts.add(
+                    "own sentence " + i,
+                    said,
+                    () -> new SentenceField(workspace, said, LINE_WIDTH, MOST_LINES),
+                    SentenceField.class,
+                    field -> field.say(said));
         }
     }
 

@@ -5,10 +5,10 @@ import ableschema.core.mapping.Mapping;
 import ableschema.core.mapping.Trace;
 import ableschema.core.sql.Line;
 import java.util.ArrayList;
-import java.util.HashMap;
+import java.util.Collection;
+import java.util.Collections;
 import java.util.HashSet;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Consumer;
@@ -17,6 +17,8 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import org.fxmisc.flowless.VirtualizedScrollPane;
 import org.fxmisc.richtext.StyleClassedTextArea;
+import org.fxmisc.richtext.model.ReadOnlyStyledDocumentBuilder;
+import org.fxmisc.richtext.model.StyledDocument;
 
 /** Lines of SQL that can be copied: those of the chosen thing are marked, and a click on a line chooses its thing. */
 public final class SqlLines extends StyleClassedTextArea {
@@ -24,7 +26,10 @@ public final class SqlLines extends StyleClassedTextArea {
     private static final String OF_CHOSEN = "of-chosen";
     private static final String CHANGED = "changed";
 
-    private final Map<Integer, List<String>> styled = new HashMap<>();
+    /** The styles of a line that was not given any yet. */
+    private static final List<String> UNKNOWN = List.of("unknown");
+
+    private List<List<String>> styles = new ArrayList<>();
     private List<Line> lines = List.of();
     private Trace trace = Mapping.NONE.trace();
 
@@ -67,32 +72,45 @@ public final class SqlLines extends StyleClassedTextArea {
      * @param before the texts that were there before the last edit; others are marked as changed
      */
     public void show(List<Line> shown, Trace traced, Optional<Id> chosen, Set<String> before) {
-        List.copyOf(styled.keySet()).forEach(line -> style(line, List.of()));
-        replaceChanged(
-                lines.stream().map(Line::text).toList(),
-                shown.stream().map(Line::text).toList());
+        List<String> texts = shown.stream().map(Line::text).toList();
+        List<String> known = lines.stream().map(Line::text).toList();
         lines = shown;
         trace = traced;
-        for (int i = 0; i < shown.size() && !before.isEmpty(); i++) {
-            if (!before.contains(bare(shown.get(i).text()))) {
-                style(i, List.of(CHANGED));
-            }
+        var wanted = new ArrayList<List<String>>();
+        for (int i = 0; i < shown.size(); i++) {
+            boolean changed = !before.isEmpty() && !before.contains(bare(texts.get(i)));
+            wanted.add(styles(changed, isOf(chosen, i)));
         }
-        mark(chosen);
+        if (!known.equals(texts)) {
+            replaceChanged(known, texts, wanted);
+        }
+        for (int i = 0; i < wanted.size(); i++) {
+            style(i, wanted.get(i));
+        }
     }
 
-    /** Gives a line other styles; which lines have any is known here, as asking each would take long. */
-    private void style(int line, List<String> styles) {
-        if (styles.isEmpty()) {
-            styled.remove(line);
-        } else {
-            styled.put(line, styles);
+    private boolean isOf(Optional<Id> chosen, int line) {
+        return chosen.filter(thing -> trace.leads(lines.get(line).parts(), thing))
+                .isPresent();
+    }
+
+    private static List<String> styles(boolean changed, boolean ofChosen) {
+        if (changed) {
+            return ofChosen ? List.of(CHANGED, OF_CHOSEN) : List.of(CHANGED);
         }
-        setParagraphStyle(line, styles);
+        return ofChosen ? List.of(OF_CHOSEN) : List.of();
+    }
+
+    /** Gives a line its styles where it has others; which it has is known here, as asking the text would take long. */
+    private void style(int line, List<String> wanted) {
+        if (!wanted.equals(styles.get(line))) {
+            styles.set(line, wanted);
+            setParagraphStyle(line, wanted);
+        }
     }
 
     /** Puts other texts in place; the lines before and behind those that differ stay, and so does what is in view. */
-    private void replaceChanged(List<String> before, List<String> texts) {
+    private void replaceChanged(List<String> before, List<String> texts, List<List<String>> wanted) {
         int known = before.size();
         int same = Math.min(known, texts.size());
         int first = 0;
@@ -106,37 +124,52 @@ public final class SqlLines extends StyleClassedTextArea {
         int last = known - behind - 1;
         int lastNow = texts.size() - behind - 1;
         if (first == 0) {
-            replaceText(String.join("\n", texts));
+            replace(0, getLength(), document(texts, wanted));
+            styles = new ArrayList<>(wanted);
             moveTo(0);
             requestFollowCaret();
         } else if (first <= last && first <= lastNow) {
-            replaceText(first, 0, last, getParagraphLength(last), String.join("\n", texts.subList(first, lastNow + 1)));
+            replace(
+                    getAbsolutePosition(first, 0),
+                    getAbsolutePosition(last, getParagraphLength(last)),
+                    document(texts.subList(first, lastNow + 1), wanted.subList(first, lastNow + 1)));
+            putStyles(first, behind, wanted.subList(first, lastNow + 1));
         } else if (first <= last) {
             deleteText(first - 1, getParagraphLength(first - 1), last, getParagraphLength(last));
+            putStyles(first, behind, List.of());
         } else if (first <= lastNow) {
             insertText(
                     first - 1,
                     getParagraphLength(first - 1),
                     "\n" + String.join("\n", texts.subList(first, lastNow + 1)));
+            putStyles(first, behind, Collections.nCopies(lastNow + 1 - first, UNKNOWN));
         }
+    }
+
+    /** Lines with their styles, which go in together: a change for each line would have each laid out. */
+    private StyledDocument<Collection<String>, String, Collection<String>> document(
+            List<String> texts, List<List<String>> wanted) {
+        var builder = new ReadOnlyStyledDocumentBuilder<Collection<String>, String, Collection<String>>(
+                getSegOps(), List.of());
+        for (int i = 0; i < texts.size(); i++) {
+            builder.addParagraph(texts.get(i), List.of(), wanted.get(i));
+        }
+        return texts.isEmpty() ? builder.addParagraph("", List.of(), List.of()).build() : builder.build();
+    }
+
+    private void putStyles(int first, int behind, List<List<String>> between) {
+        var now = new ArrayList<>(styles.subList(0, first));
+        now.addAll(between);
+        now.addAll(styles.subList(styles.size() - behind, styles.size()));
+        styles = now;
     }
 
     /** Marks the lines of another thing; returns the place of the first, or -1 where it has none. */
     public int mark(Optional<Id> chosen) {
         int first = -1;
         for (int i = 0; i < lines.size(); i++) {
-            Line line = lines.get(i);
-            boolean its =
-                    chosen.filter(thing -> trace.leads(line.parts(), thing)).isPresent();
-            List<String> styles = styled.getOrDefault(i, List.of());
-            if (its != styles.contains(OF_CHOSEN)) {
-                var changed = new ArrayList<>(styles);
-                changed.remove(OF_CHOSEN);
-                if (its) {
-                    changed.add(OF_CHOSEN);
-                }
-                style(i, changed);
-            }
+            boolean its = isOf(chosen, i);
+            style(i, styles(styles.get(i).contains(CHANGED), its));
             first = its && first < 0 ? i : first;
         }
         return first;

@@ -52,7 +52,14 @@ public final class RouteView extends VBox {
             label.getStyleClass().add("note");
             getChildren().add(label);
         }
-        workspace.onMeaning(this::count);
+        workspace.onMeaning(() -> {
+            if (workspace.isReviewed()) {
+                count();
+            } else {
+                nameFile(); // the counts come with the findings
+            }
+        });
+        workspace.onReviewed(this::count);
         workspace.documentProperty().addListener((o, before, now) -> nameFile());
         workspace.stepProperty().addListener((o, before, now) -> light());
         workspace.notices().noticeProperty().addListener((o, before, now) -> nameFile());

@@ -67,6 +67,7 @@ public final class RowsGrid extends VBox {
         judgement.setId("rows-judgement");
         getChildren().addAll(header(), table, judgement);
         workspace.onMeaning(this::show);
+        workspace.onReviewed(this::judged);
         workspace.selection().chosenProperty().addListener((o, before, now) -> show());
         title.selectedProperty().addListener((o, before, now) -> show());
         show();
@@ -176,13 +177,28 @@ public final class RowsGrid extends VBox {
         setVisible(owner.isPresent());
         setManaged(owner.isPresent());
         owner.ifPresent(id -> {
-            findings = workspace.review().about(id).stream()
-                    .filter(each -> each.step() == Step.ROWS && each.severity() == Severity.MUST_MEND)
-                    .toList();
-            title.setText((filling ? "" : open ? "▾  " : "▸  ") + "Rows of " + label(id) + "  " + rows(id).size()
-                    + (findings.isEmpty() ? "" : ", " + brokenRows() + " break a rule"));
+            judge(id, open);
             if (open) {
                 fill(id);
+            }
+        });
+    }
+
+    private void judge(Id owner, boolean open) {
+        findings = workspace.review().about(owner).stream()
+                .filter(each -> each.step() == Step.ROWS && each.severity() == Severity.MUST_MEND)
+                .toList();
+        title.setText((filling ? "" : open ? "▾  " : "▸  ") + "Rows of " + label(owner) + "  "
+                + rows(owner).size() + (findings.isEmpty() ? "" : ", " + brokenRows() + " break a rule"));
+    }
+
+    /** The findings have come; what is being typed stays. */
+    private void judged() {
+        owner().ifPresent(id -> {
+            judge(id, table.isVisible());
+            sayJudgement();
+            if (table.isVisible() && table.getEditingCell() == null) {
+                table.refresh();
             }
         });
     }

@@ -5,8 +5,10 @@ import ableschema.diagram.paint.Painting;
 import ableschema.diagram.paint.Raster;
 import ableschema.diagram.paint.Raster.Stand;
 import java.nio.IntBuffer;
+import java.util.ArrayList;
 import java.util.Collections;
 import java.util.IdentityHashMap;
+import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import javafx.animation.PauseTransition;
@@ -25,6 +27,8 @@ import javafx.util.Duration;
 final class SheetPaper extends ImageView {
 
     private static final Duration REST = Duration.millis(90);
+
+    private static final double MERGED = 1.2;
 
     private final PauseTransition rest = new PauseTransition(REST);
     private final Affine scaled = new Affine();
@@ -69,24 +73,39 @@ final class SheetPaper extends ImageView {
             repaint();
             return;
         }
-        difference(before, next).ifPresent(this::repaint);
+        difference(before, next).forEach(this::repaint);
     }
 
-    /** The area of all parts that are in one of the paintings only. */
-    private static Optional<Area> difference(Painting before, Painting next) {
+    /** Where there are parts that are in one of the paintings only. */
+    private static List<Area> difference(Painting before, Painting next) {
         Set<Painting.Part> kept = Collections.newSetFromMap(
                 new IdentityHashMap<>(2 * before.parts().size()));
         kept.addAll(before.parts());
-        Optional<Area> changed = Optional.empty();
+        var changed = new ArrayList<Area>();
         for (Painting.Part part : next.parts()) {
             if (!kept.remove(part)) {
-                changed = Optional.of(changed.map(part.bounds()::union).orElse(part.bounds()));
+                addTo(changed, part.bounds());
             }
         }
-        for (Painting.Part gone : kept) {
-            changed = Optional.of(changed.map(gone.bounds()::union).orElse(gone.bounds()));
-        }
+        kept.forEach(gone -> addTo(changed, gone.bounds()));
         return changed;
+    }
+
+    /** Areas are painted as one where that paints little more; far ones apart, as between them all stays as it is. */
+    private static void addTo(List<Area> areas, Area added) {
+        for (int i = 0; i < areas.size(); i++) {
+            Area both = areas.get(i).union(added);
+            if (size(both) <= MERGED * (size(areas.get(i)) + size(added))) {
+                areas.remove(i);
+                addTo(areas, both);
+                return;
+            }
+        }
+        areas.add(added);
+    }
+
+    private static double size(Area area) {
+        return area.width() * area.height();
     }
 
     private void repaint(Area area) {

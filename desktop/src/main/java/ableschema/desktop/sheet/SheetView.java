@@ -94,6 +94,7 @@ public final class SheetView extends Pane {
     private void follow() {
         workspace.documentProperty().addListener((o, before, now) -> draw());
         workspace.viewProperty().addListener((o, before, now) -> draw());
+        workspace.onReviewed(this::sign);
         workspace.onApplied(this::makeRoom);
         workspace.selection().chosenProperty().addListener((o, before, now) -> light());
         workspace.selection().groupProperty().addListener((o, before, now) -> light());
@@ -178,14 +179,18 @@ public final class SheetView extends Pane {
         cards.show(picture.cards(), detail);
         sayEmpty();
         light();
+        sign();
+        if (another && !picture.cards().isEmpty() && getWidth() > 200) {
+            fit();
+        }
+    }
+
+    private void sign() {
         signs.show(
                 workspace.design(),
                 workspace.review().open().stream()
                         .filter(each -> each.rule() == Rules.SENTENCE_WRONG)
                         .toList());
-        if (another && !picture.cards().isEmpty() && getWidth() > 200) {
-            fit();
-        }
     }
 
     /** Moves what a card that grew or is new would cover, in the same step of the history. */

@@ -1,6 +1,7 @@
 package ableschema.desktop.workspace;
 
 import java.util.List;
+import java.util.concurrent.Callable;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.function.BooleanSupplier;
@@ -20,6 +21,7 @@ public final class Jobs {
         daemon.setDaemon(true);
         return daemon;
     });
+    private int unseen;
     private final ObservableList<Job> running = FXCollections.observableArrayList();
     private final ObservableList<Job> runningUnchanged = FXCollections.unmodifiableObservableList(running);
 
@@ -92,6 +94,36 @@ public final class Jobs {
         running.add(job);
         threads.execute(task);
         return job;
+    }
+
+    /** Starts work that is done before anybody could stop it, and is not listed. */
+    public <T> void runUnseen(Callable<T> work, BooleanSupplier wanted, Consumer<T> done, Consumer<Throwable> failed) {
+        unseen++;
+        threads.execute(() -> {
+            Runnable report = carriedOut(work, done, failed);
+            Platform.runLater(() -> finishUnseen(wanted, report));
+        });
+    }
+
+    private static <T> Runnable carriedOut(Callable<T> work, Consumer<T> done, Consumer<Throwable> failed) {
+        try {
+            T result = work.call();
+            return () -> done.accept(result);
+        } catch (Exception e) { // whatever goes wrong is told to whoever asked
+            return () -> failed.accept(e);
+        }
+    }
+
+    private void finishUnseen(BooleanSupplier wanted, Runnable report) {
+        unseen--;
+        if (wanted.getAsBoolean()) {
+            report.run();
+        }
+    }
+
+    /** Whether nothing is under way, seen or unseen. */
+    public boolean isIdle() {
+        return running.isEmpty() && unseen == 0;
     }
 
     private void finish(Job job, BooleanSupplier wanted, Runnable report) {

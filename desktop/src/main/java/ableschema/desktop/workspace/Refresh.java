@@ -32,6 +32,7 @@ public final class Refresh {
     public static Refresh of(Workspace workspace, Step step, Parent bench, Runnable show) {
         var refresh = new Refresh(bench, () -> workspace.stepProperty().get() == step, show);
         workspace.onMeaning(refresh::later);
+        workspace.onReviewed(refresh::later);
         workspace.stepProperty().addListener((o, before, now) -> refresh.now());
         refresh.now();
         return refresh;

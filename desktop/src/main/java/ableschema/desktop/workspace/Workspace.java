@@ -1,7 +1,9 @@
 package ableschema.desktop.workspace;
 
 import ableschema.core.design.Design;
+import ableschema.core.design.Entity;
 import ableschema.core.design.IdSource;
+import ableschema.core.design.Relationship;
 import ableschema.core.document.Document;
 import ableschema.core.document.Edit;
 import ableschema.core.document.History;
@@ -24,6 +26,9 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.BooleanSupplier;
+import java.util.function.Consumer;
+import java.util.stream.Stream;
 import javafx.beans.property.BooleanProperty;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.ReadOnlyObjectProperty;
@@ -44,6 +49,7 @@ public final class Workspace {
     private final ReadOnlyObjectWrapper<Document> document;
     private Mapping mapping;
     private Review review;
+    private boolean isReviewed = true;
     private final BooleanProperty dark = new SimpleBooleanProperty();
     private final BooleanProperty listed = new SimpleBooleanProperty();
     private final ObjectProperty<Step> step = new SimpleObjectProperty<>(Step.DRAW);
@@ -54,6 +60,7 @@ public final class Workspace {
     private Optional<Path> file = Optional.empty();
     private Runnable applied = () -> {};
     private final List<Runnable> meaningChanges = new ArrayList<>();
+    private final List<Runnable> reviewed = new ArrayList<>();
     private final Measuring measuring = new Measuring();
     private Optional<Job> opening = Optional.empty();
 
@@ -86,25 +93,32 @@ public final class Workspace {
     /** More sample rows than these are not judged on the window's thread. */
     private static final int MANY_ROWS = 4_000;
 
-    /** Reviews what changed at once; a large design as a whole, and many rows, in a job. */
+    /** Reviews what changed at once; a large design while it is being shown, and as a whole, or with many rows, in a job. */
     private void look(Document next) {
         Subject subject = Subject.of(next, mapping);
-        boolean wholeAndLong = Opened.isLong(next) && !review.canFollow(subject);
-        if (!wholeAndLong && review.rowsToLookAt(subject) <= MANY_ROWS) {
+        boolean large = Opened.isLong(next);
+        boolean slow = large && !review.canFollow(subject)
+                || rows(next.design()) > MANY_ROWS && review.rowsToLookAt(subject) > MANY_ROWS;
+        isReviewed = !slow && !large;
+        if (isReviewed) {
             review = review.after(subject);
             return;
         }
         Review known = review;
-        jobs.run(
-                "reviewing the design",
-                progress -> known.after(subject),
-                () -> next.design() == design()
-                        && next.rules().equals(document().rules()),
-                found -> {
-                    review = found;
-                    meaningChanges.forEach(Runnable::run);
-                },
-                failure -> notices.complain("the design could not be reviewed: " + failure.getMessage()));
+        BooleanSupplier wanted = () ->
+                next.design() == design() && next.rules().equals(document().rules());
+        Consumer<Review> done = found -> {
+            review = found;
+            isReviewed = true;
+            reviewed.forEach(Runnable::run);
+        };
+        Consumer<Throwable> failed =
+                failure -> notices.complain("the design could not be reviewed: " + failure.getMessage());
+        if (slow) {
+            jobs.run("reviewing the design", progress -> known.after(subject), wanted, done, failed);
+        } else {
+            jobs.runUnseen(() -> known.after(subject), wanted, done, failed);
+        }
     }
 
     public IdSource ids() {
@@ -140,6 +154,19 @@ public final class Workspace {
     /** All that there is to say about the document. */
     public Review review() {
         return review;
+    }
+
+    /** Whether the findings are those of the design as it is now; else they are on their way. */
+    public boolean isReviewed() {
+        return isReviewed;
+    }
+
+    private static int rows(Design design) {
+        return Stream.concat(
+                        design.entities().stream().map(Entity::body),
+                        design.relationships().stream().map(Relationship::body))
+                .mapToInt(body -> body.rows().size())
+                .sum();
     }
 
     /** The tables before the last edit, to show what it changed. */
@@ -232,6 +259,11 @@ public final class Workspace {
         meaningChanges.add(action);
     }
 
+    /** Has something done where the findings of a change come when it is shown already. */
+    public void onReviewed(Runnable action) {
+        reviewed.add(action);
+    }
+
     /** Puts another document in place, with a history of its own; a large one when it is ready to be shown. */
     public void open(Document another, Optional<Path> from) {
         open(another, from, () -> {});
@@ -268,6 +300,7 @@ public final class Workspace {
         mapping = opened.mapping();
         before = mapping;
         review = opened.review();
+        isReviewed = true;
         document.set(opened.document());
         meaningChanges.forEach(Runnable::run);
         then.run();

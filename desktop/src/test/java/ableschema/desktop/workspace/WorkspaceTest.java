@@ -150,9 +150,15 @@ class WorkspaceTest {
         assertThat(workspace.review().of(Step.KEYS)).hasSize(80);
         WaitForAsyncUtils.asyncFx(() -> {
                     workspace.apply(workspace.edits().rename(entities.get(0), "Skep"));
-                    assertThat(workspace.review().of(Step.KEYS).get(0).text()).isEqualTo("Skep has no key.");
+                    assertThat(workspace.isReviewed())
+                            .as("shown before it is reviewed")
+                            .isFalse();
                 })
                 .get();
+        WaitForAsyncUtils.waitFor(30, TimeUnit.SECONDS, workspace.jobs()::isIdle);
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(workspace.isReviewed()).isTrue();
+        assertThat(workspace.review().of(Step.KEYS).get(0).text()).isEqualTo("Skep has no key.");
     }
 
     private void openAndWait(Document document) throws Exception {
@@ -193,6 +199,7 @@ class WorkspaceTest {
         var changes = new AtomicInteger();
         WaitForAsyncUtils.asyncFx(() -> {
                     workspace.onMeaning(changes::incrementAndGet);
+                    workspace.onReviewed(changes::incrementAndGet);
                     workspace.apply(
                             new ChangeRules(workspace.document().rules().withDialect("mysql"), "write for MySQL"));
                     assertThat(workspace.jobs().running())
