@@ -10,10 +10,10 @@ import ableschema.core.types.DataType;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Consumer;
+import java.util.stream.Collectors;
 
 /** Two attributes that go together, as a start and an end do, of which only one was changed. */
 final class LikenessFinder implements Finder.OfEach {
@@ -49,6 +49,9 @@ final class LikenessFinder implements Finder.OfEach {
             Set.of("arrival", "departure"),
             Set.of("home", "away"));
 
+    private static final Set<String> WORDS =
+            PAIRS.stream().flatMap(Set::stream).collect(Collectors.toUnmodifiableSet());
+
     @Override
     public List<Rule> rules() {
         return List.of(PAIR_UNLIKE);
@@ -56,17 +59,55 @@ final class LikenessFinder implements Finder.OfEach {
 
     @Override
     public void find(Subject subject, Entity entity, Consumer<Finding> found) {
-        List<Attribute> attributes = entity.body().attributes();
-        for (int i = 0; i < attributes.size(); i++) {
-            for (int j = i + 1; j < attributes.size(); j++) {
-                unlike(subject, entity, attributes.get(i), attributes.get(j)).ifPresent(found);
+        List<Named> named = entity.body().attributes().stream()
+                .filter(each -> !(each.type() instanceof DataType.Undecided))
+                .map(Named::of)
+                .filter(Named::isOfPair)
+                .toList();
+        for (int i = 0; i < named.size(); i++) {
+            for (int j = i + 1; j < named.size(); j++) {
+                if (named.get(i).isPairedWith(named.get(j))) {
+                    unlike(
+                                    subject,
+                                    entity,
+                                    named.get(i).attribute(),
+                                    named.get(j).attribute())
+                            .ifPresent(found);
+                }
             }
         }
     }
 
+    private record Named(Attribute attribute, List<String> words) {
+
+        static Named of(Attribute attribute) {
+            return new Named(
+                    attribute,
+                    Arrays.asList(attribute.name().toLowerCase(Locale.ROOT).split("[ _-]+")));
+        }
+
+        /** Nearly all attributes have no such word, and need not be compared. */
+        boolean isOfPair() {
+            return words.stream().anyMatch(WORDS::contains);
+        }
+
+        /** Whether both names are the same but for one word, and that word is one of a pair. */
+        boolean isPairedWith(Named other) {
+            Optional<Set<String>> different = Optional.empty();
+            for (int i = 0; i < words.size() && words.size() == other.words.size(); i++) {
+                if (!words.get(i).equals(other.words.get(i))) {
+                    if (different.isPresent()) {
+                        return false;
+                    }
+                    different = Optional.of(Set.of(words.get(i), other.words.get(i)));
+                }
+            }
+            return different.filter(PAIRS::contains).isPresent();
+        }
+    }
+
     private static Optional<Finding> unlike(Subject subject, Entity entity, Attribute one, Attribute other) {
-        boolean decided = !(one.type() instanceof DataType.Undecided) && !(other.type() instanceof DataType.Undecided);
-        if (!decided || one.type().equals(other.type()) || !isPair(one.name(), other.name())) {
+        if (one.type().equals(other.type())) {
             return Optional.empty();
         }
         return Optional.of(
@@ -78,30 +119,5 @@ final class LikenessFinder implements Finder.OfEach {
                         .stating("other", subject.design().inWords(other.type()))
                         .mendedBy(UndecidedFinder.retyped(other.id(), one.type()))
                         .mendedBy(UndecidedFinder.retyped(one.id(), other.type())));
-    }
-
-    /** Whether two names are the same but for one word, and that word is one of a pair. */
-    private static boolean isPair(String one, String other) {
-        List<String> words = words(one);
-        List<String> others = words(other);
-        if (words.size() != others.size()) {
-            return false;
-        }
-        Map.Entry<String, String> different = null;
-        for (int i = 0; i < words.size(); i++) {
-            if (!words.get(i).equals(others.get(i))) {
-                if (different != null) {
-                    return false;
-                }
-                different = Map.entry(words.get(i), others.get(i));
-            }
-        }
-        return different != null
-                && !different.getKey().equals(different.getValue())
-                && PAIRS.contains(Set.of(different.getKey(), different.getValue()));
-    }
-
-    private static List<String> words(String name) {
-        return Arrays.asList(name.toLowerCase(Locale.ROOT).split("[ _-]+"));
     }
 }

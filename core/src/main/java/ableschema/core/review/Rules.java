@@ -23,6 +23,7 @@ public final class Rules {
             new UndecidedFinder(),
             new RelationshipFinder(),
             new RelatednessFinder(),
+            new ShortcutFinder(),
             new ContentFinder(),
             new MeaningFinder(),
             new UndeclaredFinder(),

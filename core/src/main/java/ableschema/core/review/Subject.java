@@ -33,6 +33,7 @@ public final class Subject {
     private Optional<Nouns> nouns = Optional.empty();
     private Optional<Design> filled = Optional.empty();
     private Optional<RowValues> values = Optional.empty();
+    private Optional<UndeclaredFinder.Keyed> keyed = Optional.empty();
 
     private Subject(Document document, Mapping mapping) {
         this.document = document;
@@ -114,6 +115,14 @@ public final class Subject {
             filled = Optional.of(FilledRows.of(design));
         }
         return filled.get();
+    }
+
+    /** What columns that refer to the entities would be called. */
+    UndeclaredFinder.Keyed keyed() {
+        if (keyed.isEmpty()) {
+            keyed = Optional.of(UndeclaredFinder.Keyed.of(this));
+        }
+        return keyed.get();
     }
 
     /** The values in those rows. */

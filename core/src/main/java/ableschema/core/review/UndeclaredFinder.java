@@ -45,7 +45,7 @@ final class UndeclaredFinder implements Finder.OfWhole {
 
     @Override
     public void find(Subject subject, Consumer<Finding> found) {
-        Keyed keys = Keyed.of(subject);
+        Keyed keys = subject.keyed();
         for (Entity each : subject.design().entities()) {
             of(subject, each, keys, (attribute, declared) -> found.accept(finding(subject, each, attribute, declared)));
         }
@@ -53,7 +53,7 @@ final class UndeclaredFinder implements Finder.OfWhole {
 
     /** The entities that relate to others by what looks like a reference, and by no relationship perhaps. */
     static Set<Id> suspected(Subject subject) {
-        Keyed keys = Keyed.of(subject);
+        Keyed keys = subject.keyed();
         Set<Id> suspected = new HashSet<>();
         for (Entity each : subject.design().entities()) {
             of(subject, each, keys, (attribute, declared) -> {
@@ -69,7 +69,7 @@ final class UndeclaredFinder implements Finder.OfWhole {
      *
      * @param endings the last words of these names: nearly all attributes have another, and need not be looked at
      */
-    private record Keyed(Map<String, Entity> byName, Set<String> endings) {
+    record Keyed(Map<String, Entity> byName, Set<String> endings) {
 
         static Keyed of(Subject subject) {
             Map<String, Entity> keys = new HashMap<>();

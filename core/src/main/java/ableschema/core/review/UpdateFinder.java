@@ -46,6 +46,11 @@ final class UpdateFinder implements Finder.OfEach {
     @Override
     public void find(Subject subject, Relationship relationship, Consumer<Finding> found) {
         for (Side side : relationship.referencedSides()) {
+            boolean concerned = follows(relationship, side)
+                    || !subject.design().notes().answers().isEmpty();
+            if (!concerned) {
+                continue; // so it is for nearly all, and then no columns need to be found
+            }
             for (ColumnRef column : new Keys(subject.design()).referencedBy(relationship.ref(side))) {
                 if (column instanceof ColumnRef.Own own) {
                     subject.design()
@@ -57,11 +62,15 @@ final class UpdateFinder implements Finder.OfEach {
         }
     }
 
+    private static boolean follows(Relationship relationship, Side side) {
+        ReferenceAction onUpdate = relationship.end(side).reference().onUpdate();
+        return onUpdate != ReferenceAction.NO_ACTION && onUpdate != ReferenceAction.RESTRICT;
+    }
+
     private static Optional<Finding> judged(
             Subject subject, Relationship relationship, Side side, Attribute attribute) {
         Design design = subject.design();
-        ReferenceAction onUpdate = relationship.end(side).reference().onUpdate();
-        boolean follows = onUpdate != ReferenceAction.NO_ACTION && onUpdate != ReferenceAction.RESTRICT;
+        boolean follows = follows(relationship, side);
         boolean made = attribute.type() instanceof DataType.Counted;
         Optional<Boolean> changes = design.notes().answer(attribute.id(), KeyQuestion.CHANGES);
         if (follows && (made || changes.filter(yes -> !yes).isPresent())) {
