@@ -52,7 +52,7 @@ final class AttributeEditor extends GridPane {
                 Fields.text(
                         "attribute-default",
                         defaultText(),
-                        "the value where none is given, or = price * copies",
+                        "a value, or = price * copies",
                         typed -> set(Field.DEFAULT, typed)));
         line(
                 "column",
