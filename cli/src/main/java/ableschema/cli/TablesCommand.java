@@ -7,6 +7,7 @@ import ableschema.core.expression.Expression;
 import ableschema.core.mapping.Mapping;
 import ableschema.core.schema.Column;
 import ableschema.core.schema.ForeignKey;
+import ableschema.core.schema.Identity;
 import ableschema.core.schema.Schema;
 import ableschema.core.schema.Table;
 import ableschema.core.sql.dialect.Dialect;
@@ -103,22 +104,7 @@ final class TablesCommand implements Callable<Integer> {
                         table.checks(),
                         c -> Json.ordered(
                                 "name", c.name(), "expression", c.expression().written(name -> name))));
-        json.put(
-                "indexes",
-                list(
-                        table.indexes(),
-                        i -> Json.ordered(
-                                "name",
-                                i.name(),
-                                "columns",
-                                i.columns().stream()
-                                        .map(part ->
-                                                part.value().written(name -> name) + (part.descending() ? " desc" : ""))
-                                        .toList(),
-                                "unique",
-                                i.unique(),
-                                "only",
-                                i.only().written(name -> name))));
+        json.put("indexes", list(table.indexes(), TablesCommand::index));
         document.design()
                 .notes()
                 .volume(mapping.trace().owner(table))
@@ -142,9 +128,7 @@ final class TablesCommand implements Callable<Integer> {
                 "default",
                 defaultValue.isPresent() ? defaultValue.written(name -> name) : null,
                 "identity",
-                column.identity()
-                        .map(counted -> Json.ordered("start", counted.start(), "step", counted.step()))
-                        .orElse(null));
+                column.identity().map(TablesCommand::identity).orElse(null));
         attribute
                 .filter(each -> !each.marks().isEmpty())
                 .ifPresent(each -> json.put(
@@ -169,5 +153,24 @@ final class TablesCommand implements Callable<Integer> {
 
     private static String action(ReferenceAction action) {
         return action.sql().toLowerCase(Locale.ROOT);
+    }
+
+    private static Map<String, Object> identity(Identity counted) {
+        Map<String, Object> json = Json.ordered("start", counted.start(), "step", counted.step());
+        if (counted.alone()) {
+            json.put("alone", true);
+        }
+        return json;
+    }
+
+    private static Map<String, Object> index(Table.TableIndex index) {
+        List<String> columns = index.columns().stream()
+                .map(part -> part.value().written(name -> name) + (part.descending() ? " desc" : ""))
+                .toList();
+        Map<String, Object> json = Json.ordered("name", index.name(), "columns", columns, "unique", index.unique());
+        if (index.only().isPresent()) {
+            json.put("only", index.only().written(name -> name));
+        }
+        return json;
     }
 }

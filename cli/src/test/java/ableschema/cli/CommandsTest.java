@@ -65,8 +65,19 @@ class CommandsTest {
         assertThat(toFile.exit()).isZero();
         assertThat(toFile.out()).isEmpty();
         assertThat(Files.readString(out))
-                .startsWith(run.out().lines().findFirst().orElseThrow())
+                .startsWith("-- ")
+                .contains(run.out().lines().findFirst().orElseThrow())
                 .contains("INSERT INTO hive");
+    }
+
+    @Test
+    void personal_values_are_written_only_where_they_are_asked_for() throws Exception {
+        assertThat(able("sql", WORKED, "--rows").out())
+                .contains("stand-ins take the place of what is personal or secret: keeper.known_as, keeper.reached_at")
+                .doesNotContain("Linden", "@");
+        assertThat(able("sql", WORKED, "--rows", "--personal").out())
+                .contains("Linden")
+                .doesNotContain("stand-ins");
     }
 
     @Test

@@ -5,10 +5,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import ableschema.core.document.Document;
 import ableschema.core.rows.DesignScript;
 import ableschema.core.rows.RowJudge;
-import ableschema.core.sql.Statement;
 import ableschema.core.sql.dialect.Ability;
 import java.sql.Connection;
-import java.sql.SQLException;
 import java.util.List;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
@@ -55,7 +53,7 @@ class IndexesOnRealEnginesTest {
                 assertThat(run.refusal()).as(index).isEmpty();
                 for (int row = 1; row <= ROWS.size(); row++) {
                     boolean wanted = !held || !broken.contains(String.valueOf(row));
-                    assertThat(isTaken(connection, insert(made, row, engine)))
+                    assertThat(Said.isTaken(connection, insert(made, row, engine)))
                             .as("%s: %s with row %d", engine, index, row)
                             .isEqualTo(wanted);
                 }
@@ -65,21 +63,7 @@ class IndexesOnRealEnginesTest {
     }
 
     private static String insert(Document made, int row, RealEngine engine) {
-        Document one = Said.filled(made, "Crate", "no,mark,left on,weight,full\n" + ROWS.get(row - 1) + "\n");
-        return DesignScript.withRows(one.mapping(), engine.dialect()).statements().stream()
-                .filter(Statement::isExecutable)
-                .map(Statement::executable)
-                .filter(text -> text.startsWith("INSERT"))
-                .findFirst()
-                .orElseThrow();
-    }
-
-    private static boolean isTaken(Connection connection, String insert) {
-        try (var statement = connection.createStatement()) {
-            statement.execute(insert);
-            return true;
-        } catch (SQLException e) {
-            return false;
-        }
+        return Said.insert(
+                Said.filled(made, "Crate", "no,mark,left on,weight,full\n" + ROWS.get(row - 1) + "\n"), engine);
     }
 }

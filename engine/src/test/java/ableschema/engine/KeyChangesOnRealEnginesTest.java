@@ -9,7 +9,6 @@ import ableschema.core.mapping.Mapping;
 import ableschema.core.rows.DesignScript;
 import ableschema.core.rows.KeyChange;
 import java.sql.Connection;
-import java.sql.SQLException;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -60,7 +59,7 @@ class KeyChangesOnRealEnginesTest {
                 assertThat(ScriptRun.of(DesignScript.withRows(mapping, engine.dialect()), connection)
                                 .refusal())
                         .isEmpty();
-                boolean taken = isTaken(connection, "UPDATE pier SET code = 'Z' WHERE code = '" + code + "'");
+                boolean taken = Said.isTaken(connection, "UPDATE pier SET code = 'Z' WHERE code = '" + code + "'");
                 assertThat(taken).as("%s %s", engine, code).isEqualTo(!said.isRefused());
                 refused += taken ? 0 : 1;
                 if (taken) {
@@ -74,14 +73,5 @@ class KeyChangesOnRealEnginesTest {
             }
         }
         assertThat(refused).isEqualTo(1);
-    }
-
-    private static boolean isTaken(Connection connection, String sql) {
-        try {
-            Said.run(connection, sql);
-            return true;
-        } catch (SQLException e) {
-            return false;
-        }
     }
 }

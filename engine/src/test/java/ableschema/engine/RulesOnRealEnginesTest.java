@@ -5,9 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import ableschema.core.document.Document;
 import ableschema.core.rows.DesignScript;
 import ableschema.core.rows.RowJudge;
-import ableschema.core.sql.Statement;
 import java.sql.Connection;
-import java.sql.SQLException;
 import java.util.List;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
@@ -50,21 +48,7 @@ class RulesOnRealEnginesTest {
 
     /** How a row is written where no rule speaks against it. */
     private static String insert(String row, RealEngine engine) {
-        return DesignScript.withRows(with(Said.read(COLUMNS), row).mapping(), engine.dialect()).statements().stream()
-                .filter(Statement::isExecutable)
-                .map(Statement::executable)
-                .filter(text -> text.startsWith("INSERT"))
-                .findFirst()
-                .orElseThrow();
-    }
-
-    private static boolean isTaken(Connection connection, String insert) {
-        try (var statement = connection.createStatement()) {
-            statement.execute(insert);
-            return true;
-        } catch (SQLException e) {
-            return false;
-        }
+        return Said.insert(with(Said.read(COLUMNS), row), engine);
     }
 
     private static Document with(Document document, String row) {
@@ -88,7 +72,7 @@ class RulesOnRealEnginesTest {
                 for (String row : ROWS) {
                     boolean good = RowJudge.judge(with(ruled, row).design()).isEmpty();
                     refused += good ? 0 : 1;
-                    assertThat(isTaken(connection, insert(row, engine)))
+                    assertThat(Said.isTaken(connection, insert(row, engine)))
                             .as("%s: %s with %s", engine, rule, row)
                             .isEqualTo(good);
                 }

@@ -7,6 +7,7 @@ import ableschema.core.design.Entity;
 import ableschema.core.design.IdSource;
 import ableschema.core.document.Document;
 import ableschema.core.edit.ChangeBody;
+import ableschema.core.rows.DesignScript;
 import ableschema.core.rows.RowEntry;
 import ableschema.core.rows.RowTable;
 import ableschema.core.words.DesignReader;
@@ -61,5 +62,24 @@ final class Said {
 
     static long number(Connection connection, String sql) throws SQLException {
         return Long.parseLong(text(connection, sql));
+    }
+
+    /** Whether a statement is carried out, and not refused. */
+    static boolean isTaken(Connection connection, String sql) {
+        try {
+            run(connection, sql);
+            return true;
+        } catch (SQLException e) {
+            return false;
+        }
+    }
+
+    /** How the first row of a document is inserted. */
+    static String insert(Document document, RealEngine engine) {
+        return DesignScript.withRowsAsEntered(document.mapping(), engine.dialect()).statements().stream()
+                .filter(each -> each.isExecutable() && each.executable().startsWith("INSERT"))
+                .map(each -> each.executable())
+                .findFirst()
+                .orElseThrow();
     }
 }

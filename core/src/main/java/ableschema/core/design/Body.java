@@ -130,6 +130,16 @@ public record Body(
                 : new Body(attributes, key, uniques, checks, indexes, dependencies, refused, rows);
     }
 
+    public Body withoutCheck(Id check) {
+        return withChecks(
+                checks.stream().filter(each -> !each.id().equals(check)).toList());
+    }
+
+    public Body withoutIndex(Id index) {
+        return withIndexes(
+                indexes.stream().filter(each -> !each.id().equals(index)).toList());
+    }
+
     public Body withChecks(List<Check> checks) {
         return checks.equals(this.checks)
                 ? this

@@ -106,15 +106,21 @@ record MergeOneToOne(Id relationship, Side keeper, String name) implements Edit 
                     .filter(each -> !each.id().equals(relationship.id()))
                     .map(this::repointed)
                     .toList();
-            List<Entity> entities = design.entities().stream()
-                    .map(each -> each.withBody(
-                            each.id().equals(stays.id())
-                                    ? both()
-                                    : each.id().equals(goes.id()) ? Body.EMPTY : readdressed(each.body())))
-                    .toList();
+            List<Entity> entities = design.entities().stream().map(this::merged).toList();
             return design.withAll(entities, related)
                     .withoutRelationship(relationship.id())
                     .withoutEntity(goes.id());
+        }
+
+        private Entity merged(Entity each) {
+            if (each.id().equals(goes.id())) {
+                return each.withBody(Body.EMPTY);
+            }
+            if (!each.id().equals(stays.id())) {
+                return each.withBody(readdressed(each.body()));
+            }
+            String definition = (each.definition() + " " + goes.definition()).strip();
+            return each.withDefinition(definition).withBody(both());
         }
 
         private boolean isThrough(EndRef end) {

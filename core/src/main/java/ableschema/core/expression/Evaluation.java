@@ -68,27 +68,23 @@ public final class Evaluation<R> {
 
     /** The truth of a condition for these values; empty where it says more than is judged here. */
     public static <R> Optional<Truth> of(Expression<R> condition, Function<R, Operand> values) {
-        if (!condition.isStandard()) {
-            return Optional.empty();
-        }
-        var evaluation = new Evaluation<>(condition, values);
-        try {
-            Truth truth = evaluation.disjunction();
-            return evaluation.at == evaluation.tokens.size() ? Optional.of(truth) : Optional.empty();
-        } catch (NotKnown | ArithmeticException | NumberFormatException e) {
-            return Optional.empty();
-        }
+        return judged(condition, values, Evaluation::disjunction);
     }
 
     /** What an expression is for these values; empty where it says more than is judged here. */
     public static <R> Optional<Operand> valueOf(Expression<R> expression, Function<R, Operand> values) {
+        return judged(expression, values, Evaluation::value);
+    }
+
+    private static <R, T> Optional<T> judged(
+            Expression<R> expression, Function<R, Operand> values, Function<Evaluation<R>, T> production) {
         if (!expression.isStandard()) {
             return Optional.empty();
         }
         var evaluation = new Evaluation<>(expression, values);
         try {
-            Operand value = evaluation.value();
-            return evaluation.at == evaluation.tokens.size() ? Optional.of(value) : Optional.empty();
+            T found = production.apply(evaluation);
+            return evaluation.at == evaluation.tokens.size() ? Optional.of(found) : Optional.empty();
         } catch (NotKnown | ArithmeticException | NumberFormatException e) {
             return Optional.empty();
         }

@@ -13,6 +13,7 @@ import ableschema.core.design.Unique;
 import ableschema.core.mapping.Mapping.Made;
 import ableschema.core.schema.Table;
 import ableschema.core.schema.TableName;
+import ableschema.core.types.DataType;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -141,6 +142,7 @@ final class Derivation {
         found.add(design.entity(owner).<Object>map(entity -> entity).orElseGet(() -> relationship(owner)));
         reasons.of(owner, design).forEach(found::add);
         addDomains(owner, found);
+        addAnswers(owner, found);
         var seen = new HashSet<Id>();
         design.referencesOf(owner).forEach(end -> addReference(owner, end, seen, found));
         return found;
@@ -156,6 +158,18 @@ final class Derivation {
         }
         for (Attribute attribute : design.body(owner).orElse(Body.EMPTY).attributes()) {
             design.domain(attribute.type()).ifPresent(found::add);
+        }
+    }
+
+    /** What was said of numbers, by which the database alone gives them. */
+    private void addAnswers(Id owner, List<Object> found) {
+        if (design.notes().answers().isEmpty()) {
+            return;
+        }
+        for (Attribute attribute : design.body(owner).orElse(Body.EMPTY).attributes()) {
+            if (attribute.type() instanceof DataType.Counted && TableColumns.isNeverChanged(attribute, design)) {
+                found.add("alone " + attribute.id());
+            }
         }
     }
 

@@ -209,11 +209,6 @@ final class IndexFinder implements Finder.OfEach {
     }
 
     private static Edit without(Body body, Id owner, Index index) {
-        return new ChangeBody(
-                owner,
-                body.withIndexes(body.indexes().stream()
-                        .filter(each -> !each.id().equals(index.id()))
-                        .toList()),
-                "take an index away");
+        return new ChangeBody(owner, body.withoutIndex(index.id()), "take an index away");
     }
 }

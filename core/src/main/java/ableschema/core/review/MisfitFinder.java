@@ -59,7 +59,7 @@ final class MisfitFinder implements Finder.OfEach {
                                 "a rule",
                                 problem,
                                 "take the rule away",
-                                now -> without(now, check)));
+                                now -> now.withoutCheck(check.id())));
             }
             for (Index index : body.indexes()) {
                 problem(text, index)
@@ -68,7 +68,7 @@ final class MisfitFinder implements Finder.OfEach {
                                 "an index",
                                 problem,
                                 "take the index away",
-                                now -> without(now, index)));
+                                now -> now.withoutIndex(index.id())));
             }
             for (Attribute attribute : body.attributes()) {
                 if (attribute.filling().isComputed()) {
@@ -114,18 +114,6 @@ final class MisfitFinder implements Finder.OfEach {
 
         private Edit mended(Body now, UnaryOperator<Body> mending, String name) {
             return new ChangeBody(owner, mending.apply(now), name);
-        }
-
-        private static Body without(Body body, Check check) {
-            return body.withChecks(body.checks().stream()
-                    .filter(each -> !each.id().equals(check.id()))
-                    .toList());
-        }
-
-        private static Body without(Body body, Index index) {
-            return body.withIndexes(body.indexes().stream()
-                    .filter(each -> !each.id().equals(index.id()))
-                    .toList());
         }
 
         private static Body uncomputed(Body body, Attribute attribute) {

@@ -9,6 +9,7 @@ import ableschema.core.design.Id;
 import ableschema.core.design.IdKind;
 import ableschema.core.design.IdSource;
 import ableschema.core.design.KeyPart;
+import ableschema.core.design.KeyQuestion;
 import ableschema.core.design.Row;
 import ableschema.core.types.DataType;
 import ableschema.core.types.ReadableCode;
@@ -166,6 +167,18 @@ public final class RowEntry {
         return column instanceof ColumnRef.Own own
                 && design.attribute(own.id())
                         .filter(attribute -> attribute.filling().isComputed())
+                        .isPresent();
+    }
+
+    /** Whether the database alone gives the numbers of a column, so that a typed one would be refused. */
+    public boolean isNumberedAlone(KeyPart column) {
+        return column instanceof ColumnRef.Own own
+                && design.attribute(own.id())
+                        .filter(attribute -> attribute.type() instanceof DataType.Counted)
+                        .isPresent()
+                && design.notes()
+                        .answer(own.id(), KeyQuestion.CHANGES)
+                        .filter(changes -> !changes)
                         .isPresent();
     }
 

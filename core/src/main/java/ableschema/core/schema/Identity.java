@@ -3,8 +3,17 @@ package ableschema.core.schema;
 import java.math.BigInteger;
 import java.util.Optional;
 
-/** The numbers that the database hands out for a column: from {@code start} by {@code step}. */
-public record Identity(long start, long step) {
+/**
+ * The numbers that the database hands out for a column: from {@code start} by {@code step}.
+ *
+ * @param alone whether nobody else may give or change them
+ */
+public record Identity(long start, long step, boolean alone) {
+
+    /** Numbers of which one may be given, too. */
+    public Identity(long start, long step) {
+        this(start, step, false);
+    }
 
     /** The first number beyond the last in the steps from the start; empty where the start itself is beyond it. */
     public Optional<BigInteger> after(BigInteger last) {

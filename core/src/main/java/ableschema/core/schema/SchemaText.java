@@ -57,7 +57,8 @@ final class SchemaText {
         return column.type()
                 + (column.nullable() ? "" : " not null")
                 + column.identity()
-                        .map(identity -> " numbered from " + identity.start() + " by " + identity.step())
+                        .map(identity -> " numbered from " + identity.start() + " by " + identity.step()
+                                + (identity.alone() ? " alone" : ""))
                         .orElse("")
                 + (column.filling().isPresent()
                         ? " " + column.filling().kind().name().toLowerCase(Locale.ROOT) + " "

@@ -181,10 +181,17 @@ final class RowWriter {
                 .collect(joining(", "));
         statements.add(new SqlWriter(table.part(Part.Kind.ROW, row.id()))
                 .line("INSERT INTO " + writer(table).name() + " "
-                        + dialect.listed(columns.stream().map(Column::name).toList()))
+                        + dialect.listed(columns.stream().map(Column::name).toList())
+                        + (columns.stream().anyMatch(this::isGivenAlone) ? dialect.givingNumbers() : ""))
                 .line("  VALUES (" + literals + ")")
                 .closed(Statement.Kind.ROW));
         open.forEach(key -> closings.add(new Closing(table, row, key)));
+    }
+
+    /** Whether it takes a word of its own to give a number here. */
+    private boolean isGivenAlone(Column column) {
+        return dialect.can(Ability.NUMBERS_ALONE)
+                && column.identity().filter(Identity::alone).isPresent();
     }
 
     private static List<String> optionalColumns(Table table, ForeignKey key) {

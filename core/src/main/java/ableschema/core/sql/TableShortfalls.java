@@ -191,6 +191,9 @@ final class TableShortfalls {
                 || identity.start() < 1 && !dialect.can(Ability.NUMBERING_STEP)) {
             add(found, Ability.NUMBERING_START, part, "it begins at 1, not at " + identity.start());
         }
+        if (identity.alone() && !dialect.can(Ability.NUMBERS_ALONE)) {
+            add(found, Ability.NUMBERS_ALONE, part, "a number that somebody types is taken, and may be changed");
+        }
         if (identity.step() != 1 && !dialect.can(Ability.NUMBERING_STEP)) {
             add(found, Ability.NUMBERING_STEP, part, "it goes on by 1, not by " + identity.step());
         }

@@ -176,23 +176,13 @@ public final class StructureEdits {
     /** Takes a rule of the design away. */
     public Edit removeCheck(Id check) {
         Body body = document.design().body(owner).orElse(Body.EMPTY);
-        return new ChangeBody(
-                owner,
-                body.withChecks(body.checks().stream()
-                        .filter(each -> !each.id().equals(check))
-                        .toList()),
-                "take a rule away");
+        return new ChangeBody(owner, body.withoutCheck(check), "take a rule away");
     }
 
     /** Takes an index of the design away. */
     public Edit removeIndex(Id index) {
         Body body = document.design().body(owner).orElse(Body.EMPTY);
-        return new ChangeBody(
-                owner,
-                body.withIndexes(body.indexes().stream()
-                        .filter(each -> !each.id().equals(index))
-                        .toList()),
-                "take an index away");
+        return new ChangeBody(owner, body.withoutIndex(index), "take an index away");
     }
 
     /** What can be said of an attribute. */

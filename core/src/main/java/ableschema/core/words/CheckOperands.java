@@ -92,12 +92,15 @@ final class CheckOperands {
         boolean text = value.type() instanceof DataType.Text
                 || value.type() instanceof DataType.OneOf
                 || value.type() instanceof DataType.Undecided;
-        if (!text) {
+        require(text, value, ", which is no text; each database writes it in its own way");
+    }
+
+    private static void require(boolean fits, Value value, String problem) {
+        if (!fits) {
             throw Misunderstanding.ofTypes(
                     value.start(),
                     value.start() + value.said().length(),
-                    value.said() + " holds " + value.type()
-                            + ", which is no text; each database writes it in its own way");
+                    value.said() + " holds " + value.type() + problem);
         }
     }
 
@@ -126,13 +129,7 @@ final class CheckOperands {
 
     private void requireNumber(Value value) {
         boolean number = value.type().isNumeric() || value.type() instanceof DataType.Undecided;
-        if (!number) {
-            throw Misunderstanding.ofTypes(
-                    value.start(),
-                    value.start() + value.said().length(),
-                    value.said() + " holds " + value.type()
-                            + ", with which databases reckon each in its own way, or not at all");
-        }
+        require(number, value, ", with which databases reckon each in its own way, or not at all");
     }
 
     private Value factor(Optional<DataType> wanted) {
@@ -220,12 +217,8 @@ final class CheckOperands {
     }
 
     private void requireDay(Value value) {
-        if (value.type() != DataType.Simple.DATE && value.type() != DataType.Simple.MOMENT) {
-            throw Misunderstanding.ofTypes(
-                    value.start(),
-                    value.start() + value.said().length(),
-                    value.said() + " holds " + value.type() + ", of which there is no year");
-        }
+        boolean day = value.type() == DataType.Simple.DATE || value.type() == DataType.Simple.MOMENT;
+        require(day, value, ", of which there is no year");
     }
 
     private Value substring(Matcher begun, int start) {

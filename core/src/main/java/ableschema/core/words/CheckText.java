@@ -8,6 +8,7 @@ import ableschema.core.expression.Expression;
 import ableschema.core.types.DataType;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Supplier;
 
 /**
  * Reads what must hold within each row, over one or several columns, and says it again. What is kept is standard SQL:
@@ -97,35 +98,22 @@ public final class CheckText {
     /** A computation in words that read back as the same; empty where there are none. */
     public Optional<String> saidComputed(Attribute computed) {
         Expression<ColumnRef> value = computed.filling().expression();
-        boolean nameable = value.isStandard()
-                && value.columns().allMatch(column -> names.said(column).isPresent());
-        if (!nameable || !computed.filling().isComputed()) {
-            return Optional.empty();
-        }
-        String said = value.written(column -> names.said(column).orElseThrow()); // each has one, as was asked
-        try {
-            return said.indexOf('\n') < 0
-                            && readComputed(computed, said, 0, said.length()).equals(value)
-                    ? Optional.of(said)
-                    : Optional.empty();
-        } catch (Misunderstanding e) {
-            return Optional.empty(); // it says more than is read here, and so is not said
-        }
+        return computed.filling().isComputed()
+                ? written(value).filter(said -> readsAs(value, () -> readComputed(computed, said, 0, said.length())))
+                : Optional.empty();
     }
 
     /** Why a rule, or what is made of columns, cannot be had with the types of its columns; empty where nothing is known against it. */
     public Optional<String> misfit(Expression<ColumnRef> expression, boolean isRule) {
-        boolean nameable = expression.isStandard()
-                && expression.columns().allMatch(column -> names.said(column).isPresent());
-        if (!nameable) {
+        Optional<String> said = written(expression);
+        if (said.isEmpty()) {
             return Optional.empty();
         }
-        String said = expression.written(column -> names.said(column).orElseThrow()); // each has one, as was asked
         try {
             if (isRule) {
-                read(said, 0, said.length());
+                read(said.get(), 0, said.get().length());
             } else {
-                readValue(said, 0, said.length());
+                readValue(said.get(), 0, said.get().length());
             }
             return Optional.empty();
         } catch (Misunderstanding e) {
@@ -135,18 +123,25 @@ public final class CheckText {
 
     /** A rule in words that read back as the same rule; empty where there are none. */
     public Optional<String> said(Expression<ColumnRef> rule) {
-        boolean nameable = rule.isStandard()
-                && rule.columns().allMatch(column -> names.said(column).isPresent());
-        if (!nameable) {
-            return Optional.empty();
-        }
-        String said = rule.written(column -> names.said(column).orElseThrow()); // each has one, as was asked
+        return written(rule).filter(said -> readsAs(rule, () -> read(said, 0, said.length())));
+    }
+
+    /** Standard SQL with its columns by the names that they have in a rule; empty where one has none. */
+    Optional<String> written(Expression<ColumnRef> expression) {
+        boolean nameable = expression.isStandard()
+                && expression.columns().allMatch(column -> names.said(column).isPresent());
+        return nameable
+                ? Optional.of(expression.written(
+                                column -> names.said(column).orElseThrow())) // each has one, as was asked
+                        .filter(text -> text.indexOf('\n') < 0)
+                : Optional.empty();
+    }
+
+    private static boolean readsAs(Expression<ColumnRef> wanted, Supplier<Expression<ColumnRef>> reading) {
         try {
-            return said.indexOf('\n') < 0 && read(said, 0, said.length()).equals(rule)
-                    ? Optional.of(said)
-                    : Optional.empty();
+            return reading.get().equals(wanted);
         } catch (Misunderstanding e) {
-            return Optional.empty(); // it says more than is read here, and so is not said
+            return false; // it says more than is read here, and so is not said
         }
     }
 }

@@ -150,13 +150,13 @@ final class IndexText {
     Optional<String> said(Index index) {
         List<String> parts = new ArrayList<>();
         for (Index.Part part : index.parts()) {
-            Optional<String> value = said(part.value());
+            Optional<String> value = rules.written(part.value());
             if (value.isEmpty()) {
                 return Optional.empty();
             }
             parts.add(value.get() + (part.descending() ? " falling" : ""));
         }
-        Optional<String> only = index.only().isPresent() ? said(index.only()) : Optional.of("");
+        Optional<String> only = rules.written(index.only());
         if (only.isEmpty()) {
             return Optional.empty();
         }
@@ -169,13 +169,5 @@ final class IndexText {
         } catch (Misunderstanding e) {
             return Optional.empty(); // a name that reads as more than itself
         }
-    }
-
-    private Optional<String> said(Expression<ColumnRef> value) {
-        boolean nameable = value.isStandard()
-                && value.columns().allMatch(column -> names.said(column).isPresent());
-        return nameable
-                ? Optional.of(value.written(column -> names.said(column).orElseThrow())) // each has one, as was asked
-                : Optional.empty();
     }
 }

@@ -13,6 +13,7 @@ import ableschema.core.design.Relationship;
 import ableschema.core.document.Document;
 import ableschema.core.edit.Edits;
 import ableschema.core.expression.Expression;
+import ableschema.core.schema.Identity;
 import ableschema.core.schema.Table;
 import ableschema.core.types.DataTypes;
 import ableschema.core.words.AnyWords;
@@ -109,6 +110,27 @@ class DerivationTest {
         assertThat(keyed.schema().table("visit").orElseThrow().columns())
                 .extracting(each -> each.type().toString())
                 .containsExactly("text 8");
+    }
+
+    @Test
+    void an_answer_by_which_numbers_are_the_databases_alone_makes_its_table_anew_and_no_other() {
+        DesignFixture before = design(
+                "Each apiary has no: counted (key).",
+                "Each hive has no: counted (key).",
+                "Each hive stands in exactly one apiary; each apiary shelters any number of hives.",
+                "Each keeper has no: counted (key).");
+        Mapping mapping = Mapping.NONE.after(before.design(), RULES, false);
+        Mapping answered =
+                mapping.after(before.with("The no of each hive never changes.").design(), RULES, false);
+
+        assertThat(kept(mapping, answered)).containsExactly("apiary", "keeper");
+        assertThat(answered.schema()
+                        .table("hive")
+                        .orElseThrow()
+                        .columns()
+                        .get(0)
+                        .identity())
+                .contains(new Identity(1, 1, true));
     }
 
     private static List<String> kept(Mapping before, Mapping after) {

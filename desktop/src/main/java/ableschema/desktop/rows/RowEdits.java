@@ -6,6 +6,7 @@ import ableschema.core.design.Lists;
 import ableschema.core.design.Row;
 import ableschema.core.rows.RowEntry;
 import ableschema.core.rows.RowTable;
+import ableschema.core.sql.dialect.Ability;
 import ableschema.desktop.workspace.Workspace;
 import java.util.ArrayList;
 import java.util.List;
@@ -49,6 +50,13 @@ final class RowEdits {
             workspace
                     .notices()
                     .complain(entry.heading(part) + " is computed by the database, so that nothing is typed there");
+            return;
+        }
+        if (entry.isNumberedAlone(part) && workspace.dialect().can(Ability.NUMBERS_ALONE)) {
+            workspace
+                    .notices()
+                    .complain("only the database gives the numbers of " + entry.heading(part) + ", which never change: "
+                            + workspace.dialect().label() + " refuses one that is typed");
             return;
         }
         now(owner, shown)

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import ableschema.core.design.Row;
 import ableschema.core.edit.ChangeBody;
+import ableschema.core.edit.ChangeRules;
 import ableschema.core.rows.RowEntry;
 import ableschema.core.rows.RowTable;
 import java.nio.file.Files;
@@ -101,6 +102,26 @@ class RowsTest extends WindowFixture {
 
         hurry(robot, "⇥"); // the table is left, as any other control
         assertThat(rows("Vessel")).hasSize(3);
+    }
+
+    @Test
+    void what_the_database_gives_or_computes_is_not_typed(FxRobot robot) {
+        rule(robot, "Each crate has no: counted 500 by 1 (key), price: decimal 8,2, [double]: decimal 9,2.");
+        rule(robot, "The no of each crate never changes.");
+        rule(robot, "The double of each crate is computed from price * 2.");
+        openRows(robot, "Crate");
+        click(robot, "#add-row");
+        hurry(robot, "7⇥");
+        assertThat(text(robot, "#rule-answer")).contains("only the database gives the numbers of no");
+        hurry(robot, "10.50⇥9⏎⎋");
+
+        assertThat(rows("Crate")).first().asString().isEqualTo("500|10.50|21.00");
+        robot.interact(() ->
+                workspace.apply(new ChangeRules(workspace.document().rules().withDialect("mysql"), "write for MySQL")));
+        WaitForAsyncUtils.waitForFxEvents();
+        click(robot, "#add-row");
+        hurry(robot, "7⇥1⏎⎋");
+        assertThat(rows("Crate")).anyMatch(row -> row.startsWith("7|1"));
     }
 
     @Test

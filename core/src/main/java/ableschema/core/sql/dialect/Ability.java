@@ -14,6 +14,8 @@ public enum Ability {
     NUMBER_SEVERAL("more than one numbered column in a table"),
     /** Numbering can begin anywhere. */
     NUMBERING_START("numbering from a chosen start"),
+    /** The database alone gives and changes the numbers of a column. */
+    NUMBERS_ALONE("numbers that only the database gives"),
     /** Numbering can go by other steps than 1. */
     NUMBERING_STEP("numbering by a chosen step"),
     /** The numbering of a column can be set to go on from a number. */

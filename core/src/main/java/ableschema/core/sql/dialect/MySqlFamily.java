@@ -42,6 +42,7 @@ abstract class MySqlFamily extends Dialect {
             .without(
                     Ability.DOMAINS,
                     Ability.NUMBER_SEVERAL,
+                    Ability.NUMBERS_ALONE,
                     Ability.NUMBERING_STEP,
                     // it goes on behind the largest number by itself
                     Ability.RESTART_NUMBERING,

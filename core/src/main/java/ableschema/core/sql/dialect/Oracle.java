@@ -55,6 +55,7 @@ final class Oracle extends Dialect {
                     Ability.DOMAINS,
                     Ability.NAMESPACES,
                     Ability.NUMBER_SEVERAL,
+                    Ability.NUMBERS_ALONE,
                     Ability.TRANSACTIONAL_DEFINITIONS,
                     Ability.MATCH_FULL,
                     Ability.RESTRICT,

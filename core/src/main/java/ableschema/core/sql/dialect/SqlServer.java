@@ -173,6 +173,12 @@ final class SqlServer extends Dialect {
         return "DBCC CHECKIDENT (" + super.text(table) + ", RESEED, " + last + ")";
     }
 
+    /** It refuses a given number anyway, until the setting says otherwise. */
+    @Override
+    public String givingNumbers() {
+        return "";
+    }
+
     @Override
     public Optional<String> beforeGivenNumbers(String table) {
         return Optional.of("SET IDENTITY_INSERT " + table + " ON");

@@ -52,6 +52,7 @@ final class Sqlite extends Dialect {
                     Ability.NAMESPACES,
                     Ability.NUMBER_ANY_COLUMN,
                     Ability.NUMBER_SEVERAL,
+                    Ability.NUMBERS_ALONE,
                     Ability.NUMBERING_STEP,
                     Ability.RESTART_NUMBERING,
                     Ability.MATCH_FULL,
