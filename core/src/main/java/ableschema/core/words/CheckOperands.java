@@ -116,8 +116,17 @@ final class CheckOperands {
         int start = reader.at();
         Value value = part.value();
         while (operator(one) || operator(other)) {
+            boolean divides = reader.hasWritten("/");
             requireNumber(value);
-            requireNumber(part.value());
+            Value right = part.value();
+            requireNumber(right);
+            if (divides
+                    && right.literal()
+                            .filter(text -> text.matches("-?0+(\\.0+)?"))
+                            .isPresent()) {
+                throw new Misunderstanding(
+                        right.start(), right.start() + right.said().length(), "nothing is divided by 0");
+            }
             value = value(new DataType.Decimal(1000, 500), start, Optional.empty());
         }
         return value;

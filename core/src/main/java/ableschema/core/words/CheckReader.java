@@ -136,6 +136,13 @@ final class CheckReader {
         return found;
     }
 
+    /** Whether a sign was written last. */
+    boolean hasWritten(String sign) {
+        return !out.isEmpty()
+                && out.get(out.size() - 1) instanceof Expression.Text<ColumnRef> last
+                && last.text().endsWith(sign);
+    }
+
     private int behindSpace() {
         int from = at;
         while (from < text.length() && Character.isWhitespace(text.charAt(from))) {

@@ -38,7 +38,9 @@ final class ColumnNames {
     ColumnNames(Design design, Id owner) {
         this.keys = new Keys(design);
         for (Attribute each : design.body(owner).orElse(Body.EMPTY).attributes()) {
-            byName.putIfAbsent(each.name(), each.ref());
+            if (!each.name().isBlank()) {
+                byName.putIfAbsent(each.name(), each.ref());
+            }
         }
         for (EndRef end : design.referencesOf(owner)) {
             End at = design.relationship(end.relationship())

@@ -118,6 +118,17 @@ public final class Nouns {
      * points at a noun that has some outside of quotes.
      */
     String newName(String noun, String line) {
+        if (noun.isBlank()) {
+            throw new Misunderstanding(0, line.length(), "the name of an entity is missing");
+        }
+        if (!Quoted.is(noun) && small(noun).startsWith("of ")) {
+            int start = Math.max(0, line.indexOf(noun));
+            throw new Misunderstanding(
+                    start,
+                    Math.min(line.length(), start + noun.length()),
+                    "no name begins with 'of'; if it is meant so, it stands between quotes: "
+                            + Quoted.of(asName(noun)));
+        }
         if (!Quoted.is(noun) && BRACKET.matcher(noun).find()) {
             int start = Math.max(0, line.indexOf(noun));
             throw new Misunderstanding(

@@ -70,6 +70,8 @@ class ComputedTest {
             The called of each sale is computed from first || price. # price holds decimal 8,2
             The called of each sale is computed from substring(first from 0). # expected 'from' and the place of the first sign
             The in year of each sale is computed from year of first. # first holds text 20, of which there is no year
+            The total of each sale is computed from price / 0. # nothing is divided by 0
+            The  of each sale is computed from price * 2. # a rule begins with 'Each'
             The sum of each sale is computed from price * copies. # 'sum' is no attribute of Sale
             """)
     void nonsense_is_pointed_at(String typed, String problem) {
