@@ -79,6 +79,9 @@ final class Counts {
     /** The first that is said at or behind a place; of several at one place the longest. */
     static Optional<Found> find(String masked, int from) {
         Optional<Found> best = Optional.empty();
+        if (from > masked.length()) {
+            return best;
+        }
         for (Way way : WAYS) {
             Matcher matcher = way.words().matcher(masked);
             if (matcher.find(from)) {

@@ -16,6 +16,7 @@ import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
 
 /** Sentences as people say them are read as meant, asked about or refused, and not as something else. */
 class PhrasingsTest {
@@ -227,5 +228,13 @@ class PhrasingsTest {
                 : read instanceof Phrasing.Refused refused ? "refuse: " + refused.problem() : "ask";
 
         assertThat(came).isEqualTo(meant);
+    }
+
+    /** Found by random texts: what ends where more was to come is refused, and never a crash. */
+    @ParameterizedTest
+    @ValueSource(strings = {"A hive can ", "Hives must ", "The hive may"})
+    void what_ends_too_early_is_refused(String text) {
+        assertThat(DesignReader.read("Each hive has no: whole (key).\n" + text).problems())
+                .isNotEmpty();
     }
 }
