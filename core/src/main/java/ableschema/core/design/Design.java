@@ -277,12 +277,20 @@ public final class Design {
         return notes.equals(this.notes) ? this : changed(entities, relationships, domains, notes);
     }
 
+    /** What is known of each entity and relationship. */
+    public Stream<Body> bodies() {
+        return Stream.concat(
+                entities().stream().map(Entity::body), relationships().stream().map(Relationship::body));
+    }
+
+    /** How many sample rows there are in all. */
+    public int countRows() {
+        return bodies().mapToInt(body -> body.rows().size()).sum();
+    }
+
     /** Whether an attribute is of a domain. */
     public boolean isUsed(Domain domain) {
-        return Stream.concat(
-                        entities().stream().map(Entity::body),
-                        relationships().stream().map(Relationship::body))
-                .flatMap(body -> body.attributes().stream())
+        return bodies().flatMap(body -> body.attributes().stream())
                 .anyMatch(attribute -> attribute.type() instanceof DataType.InDomain named
                         && named.domain().equals(domain.id().toString()));
     }

@@ -94,6 +94,11 @@ public record Notes(
                 .findFirst();
     }
 
+    /** Whether it was said that values stay as they were given. */
+    public boolean isNeverChanged(Id about) {
+        return answer(about, KeyQuestion.CHANGES).filter(changes -> !changes).isPresent();
+    }
+
     /** Returns these notes with an answer in place of what was answered before; an empty one takes it back. */
     public Notes withAnswer(Id about, KeyQuestion question, Optional<Boolean> yes) {
         var changed = new ArrayList<>(answers);

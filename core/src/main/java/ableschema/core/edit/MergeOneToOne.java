@@ -36,53 +36,53 @@ import java.util.Set;
  * and rows of the other, which goes. What was the other's key stays unique, and who referred to it refers to that.
  *
  * @param relationship the one-to-one
- * @param keeper       the side that stays; each row of the other side has exactly one there
+ * @param staying       the side that stays; each row of the other side has exactly one there
  */
-record MergeOneToOne(Id relationship, Side keeper, String name) implements Edit {
+record MergeOneToOne(Id relationship, Side staying, String name) implements Edit {
 
     /**
      * Empty where a row of the side that goes may be without one of the side that stays, or sample rows are; and where the other has kinds
      * or is one.
      */
-    static Optional<MergeOneToOne> of(Design design, Relationship relationship, Side keeper) {
-        Id gone = relationship.end(keeper.other()).entity();
+    static Optional<MergeOneToOne> of(Design design, Relationship relationship, Side staying) {
+        Id gone = relationship.end(staying.other()).entity();
         boolean kinds = design.relationshipsOf(gone).anyMatch(Relationship::isSubtype);
         boolean owned = relationship.isOneToOne()
-                && relationship.end(keeper).cardinality().isMandatory()
+                && relationship.end(staying).cardinality().isMandatory()
                 && !relationship.isRecursive();
-        if (kinds || !owned || !new Merging(design, relationship, keeper).allRowsMeet()) {
+        if (kinds || !owned || !new Merging(design, relationship, staying).allRowsMeet()) {
             return Optional.empty();
         }
         String title = "put " + design.nameOf(gone) + " into "
-                + design.nameOf(relationship.end(keeper).entity());
-        return Optional.of(new MergeOneToOne(relationship.id(), keeper, title));
+                + design.nameOf(relationship.end(staying).entity());
+        return Optional.of(new MergeOneToOne(relationship.id(), staying, title));
     }
 
     @Override
     public Document applyTo(Document document) {
         return document.design()
                 .relationship(relationship)
-                .map(known -> document.with(new Merging(document.design(), known, keeper).merged()))
+                .map(known -> document.with(new Merging(document.design(), known, staying).merged()))
                 .orElse(document);
     }
 
     private static final class Merging {
         private final Design design;
         private final Relationship relationship;
-        private final Side keeper;
+        private final Side staying;
         private final Entity stays;
         private final Entity goes;
         /** By the row that goes, the row that it goes into. */
         private final Map<Id, Id> into = new LinkedHashMap<>();
 
-        Merging(Design design, Relationship relationship, Side keeper) {
+        Merging(Design design, Relationship relationship, Side staying) {
             this.design = design;
             this.relationship = relationship;
-            this.keeper = keeper;
-            this.stays = design.at(relationship.end(keeper));
-            this.goes = design.at(relationship.end(keeper.other()));
-            meet(goes, relationship.ref(keeper)).forEach(into::put);
-            meet(stays, relationship.ref(keeper.other())).forEach((one, other) -> into.put(other, one));
+            this.staying = staying;
+            this.stays = design.at(relationship.end(staying));
+            this.goes = design.at(relationship.end(staying.other()));
+            meet(goes, relationship.ref(staying)).forEach(into::put);
+            meet(stays, relationship.ref(staying.other())).forEach((one, other) -> into.put(other, one));
         }
 
         private static Map<Id, Id> meet(Entity from, EndRef to) {
@@ -185,7 +185,7 @@ record MergeOneToOne(Id relationship, Side keeper, String name) implements Edit 
         }
 
         private boolean always() {
-            return relationship.end(keeper.other()).cardinality().isMandatory();
+            return relationship.end(staying.other()).cardinality().isMandatory();
         }
 
         /** Who referred to the key of the one that goes refers to what is unique in its place. */

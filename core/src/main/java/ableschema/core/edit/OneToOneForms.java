@@ -50,8 +50,8 @@ final class OneToOneForms {
             ways.add(new Way(holder + " has the key of " + other, edit(referred, true), now && shares));
         }
         Stream.of(Side.values())
-                .flatMap(keeper -> MergeOneToOne.of(design, relationship, keeper).stream())
-                .forEach(merge -> ways.add(new Way("all in " + name(merge.keeper()), merge, false)));
+                .flatMap(staying -> MergeOneToOne.of(design, relationship, staying).stream())
+                .forEach(merge -> ways.add(new Way("all in " + name(merge.staying()), merge, false)));
         return ways;
     }
 

@@ -167,7 +167,7 @@ final class Derivation {
             return;
         }
         for (Attribute attribute : design.body(owner).orElse(Body.EMPTY).attributes()) {
-            if (attribute.type() instanceof DataType.Counted && TableColumns.isNeverChanged(attribute, design)) {
+            if (attribute.type() instanceof DataType.Counted && design.notes().isNeverChanged(attribute.id())) {
                 found.add("alone " + attribute.id());
             }
         }

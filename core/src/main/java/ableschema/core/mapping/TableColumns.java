@@ -7,7 +7,6 @@ import ableschema.core.design.Design;
 import ableschema.core.design.EndRef;
 import ableschema.core.design.ForeignColumn;
 import ableschema.core.design.Id;
-import ableschema.core.design.KeyQuestion;
 import ableschema.core.design.Pins;
 import ableschema.core.design.ReferenceColumn;
 import ableschema.core.design.Relationship;
@@ -181,18 +180,11 @@ final class TableColumns {
         columns.putAll(ordered);
     }
 
-    /** Whether it was said that numbers stay as the database gave them. */
-    static boolean isNeverChanged(Attribute attribute, Design design) {
-        return design.notes()
-                .answer(attribute.id(), KeyQuestion.CHANGES)
-                .filter(changes -> !changes)
-                .isPresent();
-    }
-
     private Column own(Attribute attribute, boolean nullable) {
         String name = names.pinnedOr(attribute.pins().name(), rules.style().of(attribute.name()));
         Optional<Identity> identity = attribute.type() instanceof DataType.Counted counted
-                ? Optional.of(new Identity(counted.start(), counted.step(), isNeverChanged(attribute, design)))
+                ? Optional.of(new Identity(
+                        counted.start(), counted.step(), design.notes().isNeverChanged(attribute.id())))
                 : Optional.empty();
         DataType type = identity.isPresent() ? attribute.type().asReferenced() : domains.inSchema(attribute.type());
         return new Column(

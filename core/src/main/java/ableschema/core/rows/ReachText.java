@@ -6,9 +6,7 @@ import static java.util.stream.Collectors.toList;
 
 import ableschema.core.design.Body;
 import ableschema.core.design.Design;
-import ableschema.core.design.Entity;
 import ableschema.core.design.Id;
-import ableschema.core.design.Relationship;
 import ableschema.core.design.Row;
 import ableschema.core.mapping.Mapping;
 import ableschema.core.types.ReferenceAction;
@@ -19,10 +17,10 @@ import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.function.BiFunction;
-import java.util.stream.Stream;
 
 /** Says what deleting a row of one table, or giving it another key, comes to: from the diagram alone, level by level, and on the sample rows. */
 public final class ReachText {
@@ -36,6 +34,7 @@ public final class ReachText {
     private final Design design;
     private final Mapping mapping;
     private final Nouns nouns;
+    private Optional<Referring> referring = Optional.empty();
 
     public ReachText(Design design, Mapping mapping) {
         this.design = design;
@@ -111,14 +110,22 @@ public final class ReachText {
         });
     }
 
+    /** Gathered once for both questions. */
+    private Referring referring() {
+        if (referring.isEmpty()) {
+            referring = Optional.of(new Referring(mapping));
+        }
+        return referring.get();
+    }
+
     private record Effect(Map<Id, Set<Id>> along, Map<Id, Set<Id>> refusing) {}
 
     private String onRows(Id owner, String could, BiFunction<Referring, Id, Effect> effect) {
         List<Row> rows = design.body(owner).map(Body::rows).orElse(List.of());
-        if (rows.isEmpty() || allRows() > MOST_ROWS) {
+        if (rows.isEmpty() || design.countRows() > MOST_ROWS) {
             return "";
         }
-        var referring = new Referring(mapping);
+        Referring referring = referring();
         int free = 0;
         Map<Id, Integer> along = new LinkedHashMap<>();
         Map<Id, Integer> holding = new LinkedHashMap<>();
@@ -139,14 +146,6 @@ public final class ReachText {
         return "of " + rows.size() + (rows.size() == 1 ? " sample row " : " sample rows ") + free + " could " + could
                 + (along.isEmpty() ? "" : ", and with " + (free == 1 ? "it " : "them ") + listed(along))
                 + (kept == 0 ? "" : "; " + kept + (kept == 1 ? " is" : " are") + " held back by " + held);
-    }
-
-    private int allRows() {
-        return Stream.concat(
-                        design.entities().stream().map(Entity::body),
-                        design.relationships().stream().map(Relationship::body))
-                .mapToInt(body -> body.rows().size())
-                .sum();
     }
 
     private static void count(Map<Id, Set<Id>> rows, Map<Id, Integer> into) {

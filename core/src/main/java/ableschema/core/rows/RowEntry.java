@@ -9,7 +9,6 @@ import ableschema.core.design.Id;
 import ableschema.core.design.IdKind;
 import ableschema.core.design.IdSource;
 import ableschema.core.design.KeyPart;
-import ableschema.core.design.KeyQuestion;
 import ableschema.core.design.Row;
 import ableschema.core.types.DataType;
 import ableschema.core.types.ReadableCode;
@@ -176,10 +175,7 @@ public final class RowEntry {
                 && design.attribute(own.id())
                         .filter(attribute -> attribute.type() instanceof DataType.Counted)
                         .isPresent()
-                && design.notes()
-                        .answer(own.id(), KeyQuestion.CHANGES)
-                        .filter(changes -> !changes)
-                        .isPresent();
+                && design.notes().isNeverChanged(own.id());
     }
 
     /** The row with what was typed into a cell; an empty text empties it, and what is computed stays. */

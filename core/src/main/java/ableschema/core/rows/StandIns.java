@@ -26,7 +26,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.IntStream;
-import java.util.stream.Stream;
 
 /**
  * Puts made-up values in the place of sample values that are personal or secret, so that rows can be given away. Values that were the
@@ -49,9 +48,7 @@ public final class StandIns {
 
     /** The attributes whose values are not to be given away. */
     public static List<Attribute> hidden(Design design) {
-        return Stream.concat(
-                        design.entities().stream().map(Entity::body),
-                        design.relationships().stream().map(Relationship::body))
+        return design.bodies()
                 .flatMap(body -> body.attributes().stream())
                 .filter(attribute -> attribute.is(Mark.PERSONAL) || attribute.is(Mark.SECRET))
                 .toList();

@@ -98,12 +98,12 @@ public final class GlossView extends VBox {
 
     /** The findings of a change have come when it is shown; where they are those that are shown, nothing is built. */
     private void reviewed() {
-        if (!shownFindings.equals(findings())) {
+        if (!shownFindings.equals(findingsOfChosen())) {
             refresh.later();
         }
     }
 
-    private List<Finding> findings() {
+    private List<Finding> findingsOfChosen() {
         return workspace
                 .selection()
                 .chosenOwner()
@@ -112,7 +112,7 @@ public final class GlossView extends VBox {
     }
 
     private void build() {
-        shownFindings = findings();
+        shownFindings = findingsOfChosen();
         Design design = workspace.design();
         Optional<Entity> entity = workspace.selection().chosenEntity();
         Optional<Relationship> relationship =

@@ -41,7 +41,8 @@ final class RelationshipEditor extends VBox {
         if (relationship.isManyToMany()) {
             getChildren().addAll(noun(), newAttribute());
         } else {
-            getChildren().addAll(identifying(), onDelete(), onUpdate());
+            var said = new ReachText(workspace.design(), workspace.mapping());
+            getChildren().addAll(identifying(), onDelete(said), onUpdate(said));
         }
         if (!relationship.isRecursive() && !relationship.isManyToMany()) {
             getChildren().add(kind());
@@ -140,7 +141,7 @@ final class RelationshipEditor extends VBox {
         return box;
     }
 
-    private Node onDelete() {
+    private Node onDelete(ReachText said) {
         Choice choice = Choice.of(
                 relationship.reference().onDelete(),
                 actions(),
@@ -148,14 +149,13 @@ final class RelationshipEditor extends VBox {
                 action -> change(relationship.withActions(
                         action, relationship.reference().onUpdate())));
         choice.setId("on-delete");
-        var said = new ReachText(workspace.design(), workspace.mapping());
         return action(
                 "When " + Sentences.article(referred()) + " goes,",
                 choice,
                 reach("delete-reach", said.deleting(referredId()), said.deletingRows(referredId())));
     }
 
-    private Node onUpdate() {
+    private Node onUpdate(ReachText said) {
         Choice choice = Choice.of(
                 relationship.reference().onUpdate(),
                 actions(),
@@ -163,7 +163,6 @@ final class RelationshipEditor extends VBox {
                 action ->
                         change(relationship.withActions(relationship.reference().onDelete(), action)));
         choice.setId("on-update");
-        var said = new ReachText(workspace.design(), workspace.mapping());
         return action(
                 "When the key of " + Sentences.article(referred()) + " changes,",
                 choice,

@@ -15,7 +15,6 @@ import ableschema.core.sql.dialect.Dialect;
 import ableschema.core.sql.dialect.Dialects;
 import ableschema.core.store.FileProblem;
 import ableschema.desktop.controls.Choice;
-import ableschema.desktop.controls.Controls;
 import ableschema.desktop.gloss.SqlLines;
 import ableschema.desktop.workspace.Refresh;
 import ableschema.desktop.workspace.Workspace;
@@ -29,6 +28,7 @@ import java.util.stream.Stream;
 import javafx.application.Platform;
 import javafx.collections.FXCollections;
 import javafx.geometry.Pos;
+import javafx.geometry.VPos;
 import javafx.scene.Node;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.ComboBox;
@@ -36,6 +36,7 @@ import javafx.scene.control.Label;
 import javafx.scene.control.Tooltip;
 import javafx.scene.input.Clipboard;
 import javafx.scene.input.ClipboardContent;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
@@ -85,20 +86,18 @@ public final class SqlBench extends VBox {
         personal.setId("with-personal");
         personal.setTooltip(new Tooltip("personal and secret values as they were entered; else stand-ins are written"));
         personal.setOnAction(event -> show());
-        var space = Controls.space();
-        var header = new HBox(
+        title.setMinWidth(USE_PREF_SIZE);
+        var options = new FlowPane(12, 6, title, dialects, choices, rows, personal);
+        options.setRowValignment(VPos.CENTER);
+        options.setMinWidth(0); // in a narrow window they stand below each other, rather than being cut
+        HBox.setHgrow(options, Priority.ALWAYS);
+        var buttons = new HBox(
                 12,
-                title,
-                dialects,
-                choices,
-                rows,
-                personal,
-                space,
                 button("try-script", "Try it", this::tryIt),
                 button("copy-script", "Copy", this::copy),
                 button("save-script", "Save as …", this::save));
-        header.setAlignment(Pos.CENTER_LEFT);
-        return header;
+        buttons.setMinWidth(USE_PREF_SIZE);
+        return new HBox(12, options, buttons);
     }
 
     private void chooseDialect(Dialect dialect) {

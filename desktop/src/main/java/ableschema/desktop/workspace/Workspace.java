@@ -1,9 +1,7 @@
 package ableschema.desktop.workspace;
 
 import ableschema.core.design.Design;
-import ableschema.core.design.Entity;
 import ableschema.core.design.IdSource;
-import ableschema.core.design.Relationship;
 import ableschema.core.document.Document;
 import ableschema.core.document.Edit;
 import ableschema.core.document.History;
@@ -28,7 +26,6 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.BooleanSupplier;
 import java.util.function.Consumer;
-import java.util.stream.Stream;
 import javafx.beans.property.BooleanProperty;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.ReadOnlyObjectProperty;
@@ -98,7 +95,7 @@ public final class Workspace {
         Subject subject = Subject.of(next, mapping);
         boolean large = Opened.isLong(next);
         boolean slow = large && !review.canFollow(subject)
-                || rows(next.design()) > MANY_ROWS && review.rowsToLookAt(subject) > MANY_ROWS;
+                || next.design().countRows() > MANY_ROWS && review.rowsToLookAt(subject) > MANY_ROWS;
         isReviewed = !slow && !large;
         if (isReviewed) {
             review = review.after(subject);
@@ -159,14 +156,6 @@ public final class Workspace {
     /** Whether the findings are those of the design as it is now; else they are on their way. */
     public boolean isReviewed() {
         return isReviewed;
-    }
-
-    private static int rows(Design design) {
-        return Stream.concat(
-                        design.entities().stream().map(Entity::body),
-                        design.relationships().stream().map(Relationship::body))
-                .mapToInt(body -> body.rows().size())
-                .sum();
     }
 
     /** The tables before the last edit, to show what it changed. */
