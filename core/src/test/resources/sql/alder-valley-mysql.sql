@@ -1,5 +1,5 @@
 -- Not in MySQL: definitions that are taken back when one fails. Where a statement is refused, those before it stay.
--- Not in MySQL: texts compared letter by letter. Texts that differ only in letter case or accents are the same to keys, unless the database compares otherwise.
+-- Not in MySQL: texts compared letter by letter. Texts that differ only in letter case or accents are the same to keys and rules, unless the database compares otherwise.
 -- In the rows, stand-ins take the place of what is personal or secret: keeper.known_as, keeper.reached_at.
 
 SET time_zone = '+00:00';

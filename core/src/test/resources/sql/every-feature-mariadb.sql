@@ -1,5 +1,5 @@
 -- Not in MariaDB: definitions that are taken back when one fails. Where a statement is refused, those before it stay.
--- Not in MariaDB: texts compared letter by letter. Texts that differ only in letter case or accents are the same to keys, unless the database compares otherwise.
+-- Not in MariaDB: texts compared letter by letter. Texts that differ only in letter case or accents are the same to keys and rules, unless the database compares otherwise.
 
 SET time_zone = '+00:00';
 

@@ -1,4 +1,4 @@
--- Not in SQL Server: texts compared letter by letter. Texts that differ only in letter case are the same to keys, unless the database compares otherwise.
+-- Not in SQL Server: texts compared letter by letter. Texts that differ only in letter case are the same to keys and rules, unless the database compares otherwise.
 
 SET XACT_ABORT ON;
 

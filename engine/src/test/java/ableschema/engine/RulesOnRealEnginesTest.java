@@ -60,24 +60,33 @@ class RulesOnRealEnginesTest {
     @EnumSource
     void a_row_is_taken_exactly_where_the_program_says_so(RealEngine engine) throws Exception {
         int refused = 0;
+        int byLetterCase = 0;
         for (String rule : RULES) {
-            boolean byCase = rule.startsWith("upper") || rule.equals("remark starts with 'a'");
-            if (byCase && engine == RealEngine.MARIADB) {
-                continue; // it holds texts equal that differ in letter case, which is a shortfall of its own
-            }
             Document ruled = Said.read(COLUMNS + "\nOf each stay: " + rule + ".");
             try (Connection connection = engine.open()) {
-                ScriptRun made = ScriptRun.of(DesignScript.definitions(ruled.mapping(), engine.dialect()), connection);
+                var script = DesignScript.definitions(ruled.mapping(), engine.dialect());
+                String text = script.text();
+                ScriptRun made = ScriptRun.of(script, connection);
                 assertThat(made.refusal()).as(rule).isEmpty();
                 for (String row : ROWS) {
                     boolean good = RowJudge.judge(with(ruled, row).design()).isEmpty();
                     refused += good ? 0 : 1;
-                    assertThat(Said.isTaken(connection, insert(row, engine)))
-                            .as("%s: %s with %s", engine, rule, row)
-                            .isEqualTo(good);
+                    boolean taken = Said.isTaken(connection, insert(row, engine));
+                    if (taken != good && engine == RealEngine.MARIADB) {
+                        assertThat(rule)
+                                .as("it holds texts the same that differ in letter case")
+                                .contains("remark");
+                        assertThat(text).contains("are the same to rules");
+                        byLetterCase++;
+                    } else {
+                        assertThat(taken)
+                                .as("%s: %s with %s", engine, rule, row)
+                                .isEqualTo(good);
+                    }
                 }
             }
         }
         assertThat(refused).as("rows that a rule refuses").isBetween(15, ROWS.size() * RULES.size() - 15);
+        assertThat(byLetterCase).isEqualTo(engine == RealEngine.MARIADB ? 5 : 0);
     }
 }

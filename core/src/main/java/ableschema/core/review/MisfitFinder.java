@@ -72,7 +72,7 @@ final class MisfitFinder implements Finder.OfEach {
             }
             for (Attribute attribute : body.attributes()) {
                 if (attribute.filling().isComputed()) {
-                    text.misfit(attribute.filling().expression(), false)
+                    text.misfitComputed(attribute)
                             .ifPresent(problem -> tell(
                                     attribute.filling().expression(),
                                     "the computation of " + attribute.name(),

@@ -2,15 +2,19 @@ package ableschema.core.rows;
 
 import ableschema.core.design.Attribute;
 import ableschema.core.design.Body;
+import ableschema.core.design.Check;
 import ableschema.core.design.ColumnRef;
-import ableschema.core.design.Condition;
 import ableschema.core.design.Design;
+import ableschema.core.design.Domain;
 import ableschema.core.design.EndRef;
 import ableschema.core.design.Entity;
 import ableschema.core.design.Id;
 import ableschema.core.design.Mark;
 import ableschema.core.design.Relationship;
 import ableschema.core.design.Row;
+import ableschema.core.expression.Evaluation;
+import ableschema.core.expression.Evaluation.Truth;
+import ableschema.core.expression.Expression;
 import ableschema.core.mapping.Keys;
 import ableschema.core.types.DataType;
 import ableschema.core.types.ReadableCode;
@@ -26,6 +30,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 
 /**
  * Puts made-up values in the place of sample values that are personal or secret, so that rows can be given away. Values that were the
@@ -116,15 +121,17 @@ public final class StandIns {
     /** The next value that no other was given and that fits the type and its rules; the last tried where none does. */
     private String made(Attribute attribute, Map<String, String> known) {
         DataType type = design.resolved(attribute.type());
-        List<Condition> rules = rules(attribute);
+        List<Expression<ColumnRef>> rules = rules(attribute);
         String value = "";
         for (int number :
                 IntStream.range(known.size() + 1, known.size() + MOST_TRIES).toArray()) {
             value = value(attribute, type, number);
             TypedValue typed = TypedValue.of(type, value);
+            var operand = new Evaluation.Operand(Optional.of(typed.canonical()), type);
             boolean good = typed.fits()
                     && !known.containsValue(value)
-                    && rules.stream().allMatch(rule -> rule.holdsFor(type, typed.canonical()));
+                    && rules.stream().noneMatch(rule -> Evaluation.of(rule, any -> operand)
+                            .equals(Optional.of(Truth.FALSE)));
             if (good) {
                 return value;
             }
@@ -132,12 +139,15 @@ public final class StandIns {
         return value;
     }
 
-    private List<Condition> rules(Attribute attribute) {
-        return design.ownerOf(attribute.id()).flatMap(design::body).stream()
+    /** The rules that speak of this attribute alone, and that of its named type. */
+    private List<Expression<ColumnRef>> rules(Attribute attribute) {
+        Stream<Expression<ColumnRef>> own = design.ownerOf(attribute.id()).flatMap(design::body).stream()
                 .flatMap(body -> body.checks().stream())
-                .flatMap(check -> Condition.read(check.expression()).stream())
-                .filter(rule -> rule.column().equals(attribute.ref()))
-                .toList();
+                .map(Check::expression)
+                .filter(rule -> rule.columns().allMatch(attribute.ref()::equals));
+        Stream<Expression<ColumnRef>> named = design.domain(attribute.type()).map(Domain::check).stream()
+                .map(check -> check.<ColumnRef>map(any -> attribute.ref()));
+        return Stream.concat(own, named).filter(Expression::isPresent).toList();
     }
 
     private static String value(Attribute attribute, DataType type, int number) {

@@ -1,5 +1,6 @@
 package ableschema.core.sql;
 
+import ableschema.core.expression.Token;
 import ableschema.core.schema.Column;
 import ableschema.core.schema.DomainType;
 import ableschema.core.schema.ForeignKey;
@@ -62,12 +63,16 @@ public final class Shortfalls {
                     Ability.HELD_TYPES, "as chosen, any value goes into any column, and longer texts too", dialect));
         }
         TextComparison comparison = dialect.traits().comparison();
-        if (comparison != TextComparison.EXACT && hasKeyedText(schema)) {
+        boolean keyed = hasKeyedText(schema);
+        boolean ruled = schema.tables().stream().anyMatch(table -> comparesText(schema, table));
+        if (comparison != TextComparison.EXACT && (keyed || ruled)) {
             found.add(whole(
                     Ability.EXACT_TEXT,
                     "texts that differ only in letter case"
                             + (comparison == TextComparison.NO_CASE ? "" : " or accents")
-                            + " are the same to keys, unless the database compares otherwise",
+                            + " are the same to "
+                            + (!ruled ? "keys" : keyed ? "keys and rules" : "rules")
+                            + ", unless the database compares otherwise",
                     dialect));
         }
         return found;
@@ -78,6 +83,20 @@ public final class Shortfalls {
                 .map(Column::type)
                 .filter(type -> schema.resolved(type) instanceof DataType.Text)
                 .isPresent()));
+    }
+
+    /** Whether a rule of a table holds a text against another; its length is the same however it is compared. */
+    private static boolean comparesText(Schema schema, Table table) {
+        return table.checks().stream().map(Table.CheckConstraint::expression).anyMatch(rule -> {
+            List<Token<String>> tokens = Token.of(rule);
+            boolean literal = tokens.stream().anyMatch(token -> token.kind() == Token.Kind.STRING);
+            long texts = rule.columns()
+                    .filter(name -> table.column(name)
+                            .filter(column -> schema.resolved(column.type()) instanceof DataType.Text)
+                            .isPresent())
+                    .count();
+            return texts > 1 || texts == 1 && literal;
+        });
     }
 
     private static Stream<String> keyed(Table table) {

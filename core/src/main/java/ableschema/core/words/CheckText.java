@@ -4,8 +4,10 @@ import ableschema.core.design.Attribute;
 import ableschema.core.design.ColumnRef;
 import ableschema.core.design.Design;
 import ableschema.core.design.Id;
+import ableschema.core.expression.Evaluation;
 import ableschema.core.expression.Expression;
 import ableschema.core.types.DataType;
+import ableschema.core.types.DataTypes;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Supplier;
@@ -119,6 +121,34 @@ public final class CheckText {
         } catch (Misunderstanding e) {
             return Optional.ofNullable(e.getMessage()).filter(problem -> e.isOfTypes());
         }
+    }
+
+    /**
+     * Why what an attribute is computed from cannot be had with its own type, or with those of the columns; empty where nothing is known
+     * against it.
+     */
+    public Optional<String> misfitComputed(Attribute computed) {
+        Expression<ColumnRef> value = computed.filling().expression();
+        return misfit(value, false).or(() -> misfit(computed, value));
+    }
+
+    private Optional<String> misfit(Attribute computed, Expression<ColumnRef> value) {
+        DataType own = design.resolved(computed.type());
+        boolean takesText = own instanceof DataType.Text || own instanceof DataType.OneOf;
+        if (takesText || own instanceof DataType.Undecided) {
+            return Optional.empty(); // numbers and days are written as texts where a text is wanted
+        }
+        DataType made = Evaluation.valueOf(
+                        value, column -> new Evaluation.Operand(Optional.empty(), design.resolved(names.type(column))))
+                .map(Evaluation.Operand::type)
+                .orElse(DataTypes.UNDECIDED);
+        boolean fits = made instanceof DataType.Undecided
+                || made.isNumeric() && own.isNumeric()
+                || made.getClass() == own.getClass() && (!(made instanceof DataType.Simple) || made.equals(own));
+        String what = made.isNumeric() ? "a number" : made instanceof DataType.Text ? "a text" : made.toString();
+        return fits
+                ? Optional.empty()
+                : Optional.of("what is computed is " + what + ", and " + computed.name() + " holds " + own);
     }
 
     /** A rule in words that read back as the same rule; empty where there are none. */

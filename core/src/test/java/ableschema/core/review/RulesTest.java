@@ -141,6 +141,27 @@ class RulesTest {
                 .isEmpty();
     }
 
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '#',
+            textBlock =
+                    """
+            [mark]: whole.     # maker || '!'    # what is computed is a text, and mark holds whole
+            [mark]: yes/no.    # no * 2          # what is computed is a number, and mark holds yes/no
+            [mark]: date.      # year of made on # what is computed is a number, and mark holds date
+            [mark]: text 9.    # no + 1          #
+            [mark]: decimal 9,2. # no / 3        #
+            [mark]: year.      # year of made on + 1 #
+            """)
+    void a_computation_of_another_kind_than_its_own_type_is_told(String mark, String value, String problem) {
+        DesignFixture made = design(
+                "Each valve has no: whole (key), maker: text 9, made on: date, " + mark,
+                "The mark of each valve is computed from " + value + ".");
+
+        assertThat(String.join("", texts(made, "types-misfit")))
+                .isEqualTo(problem == null ? "" : "Valve: the computation of mark cannot be had, as " + problem + ".");
+    }
+
     @Test
     void what_looks_like_a_key_is_told_with_its_evidence() {
         DesignFixture rows = design("Each valve has batch no: whole, maker: text 9.")

@@ -17,9 +17,10 @@ class StandInsTest {
     private static final IdSource IDS = IdSource.seeded(5);
 
     private static final DesignFixture CREW = DesignFixture.design(
+            "The domain depth holds whole 90 (at least 20).",
             "Each sailor has [email]: text 30 (key; personal), name: text 12 (personal), born on: date (personal; at least"
                     + " 1990-01-01), [pin]: text 2 (secret), rank: list (mate, cook) (personal), code: text 6 (pattern \"S-0000\";"
-                    + " personal), knots: whole 40 (at least 10; personal), boat: text 20.",
+                    + " personal), knots: whole 40 (at least 10; personal), dived: domain depth (personal), boat: text 20.",
             "Each watch has no: whole (key).",
             "Each watch is kept by exactly one sailor; each sailor keeps any number of watches.");
 
@@ -28,10 +29,10 @@ class StandInsTest {
         document = filled(
                 document,
                 "Sailor",
-                "email,name,born on,pin,rank,code,knots,boat\n"
-                        + "ann@sea.example,Ann,1999-04-03,77,mate,S-1234,31,Heron\n"
-                        + "bo@sea.example,Bo,1998-04-03,,cook,S-4321,32,Heron\n"
-                        + "cy@sea.example,Ann,1999-04-03,78,mate,S-5555,33,Tern\n");
+                "email,name,born on,pin,rank,code,knots,dived,boat\n"
+                        + "ann@sea.example,Ann,1999-04-03,77,mate,S-1234,31,41,Heron\n"
+                        + "bo@sea.example,Bo,1998-04-03,,cook,S-4321,32,42,Heron\n"
+                        + "cy@sea.example,Ann,1999-04-03,78,mate,S-5555,33,43,Tern\n");
         return filled(document, "Watch", "no,sailor\n1,bo@sea.example\n2,bo@sea.example\n3,dee@sea.example\n");
     }
 
@@ -61,6 +62,7 @@ class StandInsTest {
     void types_patterns_and_rules_are_kept() {
         assertThat(column(filled(), "code")).containsExactly("S-0001", "S-0002", "S-0003");
         assertThat(column(filled(), "knots")).containsExactly("10", "11", "12");
+        assertThat(column(filled(), "dived")).containsExactly("20", "21", "22");
         assertThat(column(filled(), "rank")).allMatch(List.of("mate", "cook")::contains);
         assertThat(column(filled(), "born on")).doesNotContain("1999-04-03", "1998-04-03");
         Document other = filled();
