@@ -34,6 +34,7 @@ import picocli.CommandLine.UnmatchedArgumentException;
             SqlCommand.class,
             TablesCommand.class,
             NormalizeCommand.class,
+            ReadCommand.class,
             ReviewCommand.class,
             WordsCommand.class,
             DrawCommand.class

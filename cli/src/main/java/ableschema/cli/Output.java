@@ -39,6 +39,11 @@ final class Output {
         put(source, text);
     }
 
+    /** Whether a file was named to write to. */
+    boolean isFile() {
+        return file != null && !file.equals(DocumentFile.STANDARD);
+    }
+
     private void put(Path source, String text) throws FileProblem {
         if (file != null && !file.equals(DocumentFile.STANDARD)) {
             SafeFile.writeFrom(source, file, text);

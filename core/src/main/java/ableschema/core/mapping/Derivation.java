@@ -35,6 +35,7 @@ final class Derivation {
     private final Keys keys;
     private final Domains domains;
     private final Map<String, Names> spaces = new HashMap<>();
+    private final Map<Id, Names> ruleSpaces = new HashMap<>();
     private final Map<Id, TableName> tableNames = new LinkedHashMap<>();
     private final Map<Id, List<Object>> parts = new LinkedHashMap<>();
     private final Map<Id, TableColumns> columns = new LinkedHashMap<>();
@@ -63,7 +64,7 @@ final class Derivation {
         var made = new LinkedHashMap<Id, Made>();
         for (Id owner : tableNames.keySet()) {
             Optional<Made> kept = kept(owner);
-            Names names = space(owner);
+            Names names = ruleSpace(owner);
             names.givenSince();
             if (kept.isPresent() && !names.giveAgain(kept.get().names())) {
                 return Optional.empty();
@@ -96,6 +97,11 @@ final class Derivation {
         return spaces.computeIfAbsent(pinsOf(owner).namespace(), namespace -> new Names());
     }
 
+    /** Where the names of a table's constraints and indexes must differ. */
+    private Names ruleSpace(Id owner) {
+        return rules.namesRepeat() ? ruleSpaces.computeIfAbsent(owner, each -> new Names(true)) : space(owner);
+    }
+
     private Pins pinsOf(Id owner) {
         return design.entity(owner).map(Entity::pins).orElseGet(() -> relationship(owner)
                 .pins());
@@ -109,7 +115,7 @@ final class Derivation {
                 .forEach(each -> wanted.put(each.id(), pairingName(each)));
         for (Id owner : wanted.keySet()) {
             space(owner).reserve(pinsOf(owner).name());
-            TableConstraints.reserve(owner, design, space(owner));
+            TableConstraints.reserve(owner, design, ruleSpace(owner));
         }
         wanted.forEach((owner, name) -> {
             Pins pins = pinsOf(owner);

@@ -69,7 +69,7 @@ public record NamePatterns(String key, String reference, String unique, String c
     }
 
     /** A pattern with what stands in its places. */
-    static String filled(String pattern, Map<String, String> places) {
+    public static String filled(String pattern, Map<String, String> places) {
         return PLACE.matcher(pattern)
                 .replaceAll(place -> Matcher.quoteReplacement(places.getOrDefault(place.group(1), "")));
     }

@@ -19,11 +19,21 @@ final class Names {
 
     private static final int LONGEST = 63;
 
+    private final boolean repeating;
     private final Set<String> taken = new HashSet<>();
     private final Set<String> reserved = new HashSet<>();
     private final List<Given> given = new ArrayList<>();
     private Optional<Iterator<Given>> earlier = Optional.empty();
     private boolean strayed;
+
+    Names() {
+        this(false);
+    }
+
+    /** @param repeating whether one name may be pinned more than once, since the things are of different kinds */
+    Names(boolean repeating) {
+        this.repeating = repeating;
+    }
 
     /** What was wanted, whether it was pinned, and the name that was given for it. */
     record Given(String wanted, boolean pinned, String name) {
@@ -82,7 +92,7 @@ final class Names {
             return again(wanted, true, earlier.get());
         }
         String name = wanted;
-        for (int number = 2; !taken.add(key(name)); number++) {
+        for (int number = 2; !taken.add(key(name)) && !repeating; number++) {
             name = wanted + "_" + number;
         }
         given.add(new Given(wanted, true, name));

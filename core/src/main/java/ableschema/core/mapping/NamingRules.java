@@ -10,10 +10,16 @@ import ableschema.core.design.Plural;
  * @param plural           whether tables are named in the plural
  * @param patterns         what constraints and indexes are called
  * @param indexForeignKeys whether a foreign key that no key serves gets an index
+ * @param namesRepeat      whether constraints and indexes of two tables may have one name, as in some databases they may
  * @param mostIndexes      more indexes of one table than these are spoken of; 0 for any number
  */
 public record NamingRules(
-        NameStyle style, boolean plural, boolean indexForeignKeys, NamePatterns patterns, int mostIndexes) {
+        NameStyle style,
+        boolean plural,
+        boolean indexForeignKeys,
+        NamePatterns patterns,
+        boolean namesRepeat,
+        int mostIndexes) {
 
     /** Each row that is written is written into all of them. */
     public static final int USUAL_INDEXES = 8;
@@ -27,27 +33,31 @@ public record NamingRules(
     }
 
     public NamingRules(NameStyle style, boolean plural, boolean indexForeignKeys) {
-        this(style, plural, indexForeignKeys, NamePatterns.USUAL, USUAL_INDEXES);
+        this(style, plural, indexForeignKeys, NamePatterns.USUAL, false, USUAL_INDEXES);
     }
 
     public NamingRules withStyle(NameStyle style) {
-        return new NamingRules(style, plural, indexForeignKeys, patterns, mostIndexes);
+        return new NamingRules(style, plural, indexForeignKeys, patterns, namesRepeat, mostIndexes);
     }
 
     public NamingRules withPlural(boolean plural) {
-        return new NamingRules(style, plural, indexForeignKeys, patterns, mostIndexes);
+        return new NamingRules(style, plural, indexForeignKeys, patterns, namesRepeat, mostIndexes);
     }
 
     public NamingRules withIndexForeignKeys(boolean indexForeignKeys) {
-        return new NamingRules(style, plural, indexForeignKeys, patterns, mostIndexes);
+        return new NamingRules(style, plural, indexForeignKeys, patterns, namesRepeat, mostIndexes);
     }
 
     public NamingRules with(NamePatterns patterns) {
-        return new NamingRules(style, plural, indexForeignKeys, patterns, mostIndexes);
+        return new NamingRules(style, plural, indexForeignKeys, patterns, namesRepeat, mostIndexes);
+    }
+
+    public NamingRules withNamesRepeat(boolean namesRepeat) {
+        return new NamingRules(style, plural, indexForeignKeys, patterns, namesRepeat, mostIndexes);
     }
 
     public NamingRules withMostIndexes(int mostIndexes) {
-        return new NamingRules(style, plural, indexForeignKeys, patterns, mostIndexes);
+        return new NamingRules(style, plural, indexForeignKeys, patterns, namesRepeat, mostIndexes);
     }
 
     String table(Entity entity, Plural plurals) {

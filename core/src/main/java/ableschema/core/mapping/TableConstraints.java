@@ -146,7 +146,12 @@ final class TableConstraints {
                 target.columns().names(keys.referencedBy(end)),
                 reference.onDelete(),
                 reference.onUpdate(),
-                mayBeEmpty > 1);
+                mayBeEmpty > 1 && !isEmptyInPart(reference));
+    }
+
+    /** Whether a row may leave some of the columns empty, as in the database that this was read from. */
+    private static boolean isEmptyInPart(Reference reference) {
+        return reference.pins().options().keySet().stream().anyMatch(option -> option.endsWith(".match"));
     }
 
     private static String verb(Relationship relationship, EndRef end) {

@@ -207,7 +207,7 @@ final class TableWriter {
 
     private String identity(Column column, DataType base) {
         TypeForm form = dialect.form(base);
-        return dialect.identity(column.identity().orElseThrow(), form); // only columns with one are numbered
+        return dialect.identity(column, column.identity().orElseThrow(), form); // only columns with one are numbered
     }
 
     private Optional<Element> primaryKey() {
@@ -265,14 +265,15 @@ final class TableWriter {
     }
 
     private String indexed(Table.IndexedColumn part) {
-        String value = part.value().asColumn().map(dialect::column).orElseGet(() -> "(" + written(part.value()) + ")");
+        String value =
+                part.value().asColumn().map(dialect::column).orElseGet(() -> dialect.indexed(written(part.value())));
         return part.descending() ? value + " DESC" : value;
     }
 
     private Statement index(Table.TableIndex index) {
         String columns = index.columns().stream().map(this::indexed).collect(joining(", "));
         return new SqlWriter(table.part(Kind.INDEX, index.name()))
-                .line("CREATE " + (index.unique() ? "UNIQUE " : "") + "INDEX "
+                .line("CREATE " + (index.unique() ? "UNIQUE " : "") + dialect.indexKind(index) + "INDEX "
                         + dialect.quoted(names.ofIndex(table, index.name())) + " ON " + name()
                         + dialect.indexMethod(index) + " (" + columns + ")"
                         + rowsOf(index)

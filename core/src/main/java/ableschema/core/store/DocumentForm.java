@@ -89,6 +89,7 @@ final class DocumentForm {
                                 .indexForeignKeys()),
                         rules.optional("constraintNames", patterns(), NamePatterns.USUAL, r -> r.naming()
                                 .patterns()),
+                        rules.flag("namesRepeat", r -> r.naming().namesRepeat()),
                         rules.optional("mostIndexes", Form.NUMBER, NamingRules.USUAL_INDEXES, r -> r.naming()
                                 .mostIndexes())),
                 rules.always("dialect", Forms.DIALECT, HouseRules.USUAL.dialect(), HouseRules::dialect),

@@ -125,6 +125,10 @@ public sealed interface DataType {
 
     /** Whole numbers up to {@code largest} either way; 0 where the largest has not been said. */
     record Whole(long largest) implements DataType {
+
+        /** The largest that can be said: all the digits that eight bytes have room for. */
+        public static final long LARGEST = 999_999_999_999_999_999L;
+
         @Override
         public <R> R accept(Visitor<R> visitor) {
             return visitor.whole(this);
@@ -177,7 +181,7 @@ public sealed interface DataType {
         /** The largest number that its column must have room for: 0 where the usual width has it. */
         public long largest() {
             long furthest = Math.max(Math.abs(start), Math.abs(step));
-            return Math.max(furthest, Math.abs(last)) > Integer.MAX_VALUE ? Long.MAX_VALUE : 0;
+            return Math.max(furthest, Math.abs(last)) > Integer.MAX_VALUE ? Whole.LARGEST : 0;
         }
 
         @Override

@@ -17,6 +17,7 @@ import java.math.BigInteger;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
@@ -292,6 +293,11 @@ public abstract class Dialect {
                 + (options.isEmpty() ? "" : " (" + String.join(" ", options) + ")");
     }
 
+    /** The same for a column that may say more of it. */
+    public String identity(Column column, Identity identity, TypeForm form) {
+        return identity(identity, form);
+    }
+
     /** What an INSERT says behind its columns where it gives a number that only the database gives; empty where a setting says it. */
     public String givingNumbers() {
         return " OVERRIDING SYSTEM VALUE";
@@ -348,15 +354,27 @@ public abstract class Dialect {
                 : traits.options().stream()
                         .filter(option -> option.of() == of
                                 && !option.name().equals(DialectOption.TYPE)
+                                && !option.form().isEmpty()
                                 && own.containsKey(option.name()))
                         .sorted((a, b) -> a.name().compareTo(b.name()))
                         .map(option -> " " + option.clause(own.getOrDefault(option.name(), "")))
                         .collect(joining());
     }
 
+    /** What is made of columns, as it stands among the parts of an index. */
+    public String indexed(String expression) {
+        return "(" + expression + ")";
+    }
+
     /** Whether an index can be over the rows for which a condition holds. */
     public boolean takesIndexOver(Expression<String> condition) {
         return can(Ability.PARTIAL_INDEXES) && understands(condition);
+    }
+
+    /** What stands before INDEX, as in {@code FULLTEXT }; empty for nothing. */
+    public String indexKind(Table.TableIndex index) {
+        String kind = own(index.options()).get(DialectOption.KIND);
+        return kind == null ? "" : kind.toUpperCase(Locale.ROOT) + " ";
     }
 
     /** What stands between ON and the columns of an index, as in {@code USING gin}. */

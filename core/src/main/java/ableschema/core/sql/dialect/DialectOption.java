@@ -17,6 +17,12 @@ public record DialectOption(Part.Kind of, String name, String form, Pattern valu
     /** The name of the option that gives the type of a column as it was found. */
     public static final String TYPE = "type";
 
+    /** The name of the option that says what an index is for, where that has a word of its own, such as fulltext. */
+    public static final String KIND = "kind";
+
+    /** The name of the option that leaves a foreign key of several columns as it was found: it may be empty in part. */
+    public static final String MATCH = "match";
+
     private static final Pattern RAW_TYPE = Pattern.compile(
             "[\\p{L}_][\\p{L}\\p{N}_.\" -]*(?:\\((?:[^();'\"]|'(?:[^']|'')*')*\\))?[\\p{L}\\p{N}_ \\[\\]]*");
 
@@ -35,6 +41,17 @@ public record DialectOption(Part.Kind of, String name, String form, Pattern valu
     /** An option that is only on or off. */
     static DialectOption flag(Part.Kind of, String name, String form) {
         return new DialectOption(of, name, form, Pattern.compile("yes"));
+    }
+
+    /** A foreign key of which some columns may be empty and others not, where it says nothing of it. */
+    static DialectOption partialMatch() {
+        return new DialectOption(Part.Kind.FOREIGN_KEY, MATCH, "", Pattern.compile("simple"));
+    }
+
+    /** A word before INDEX. */
+    static DialectOption indexKind(String... words) {
+        return new DialectOption(
+                Part.Kind.INDEX, KIND, "", Pattern.compile(String.join("|", words), Pattern.CASE_INSENSITIVE));
     }
 
     /** The type of a column as it was found, in place of the one that the design would give. */

@@ -9,12 +9,15 @@ import ableschema.core.types.DataType.Simple;
 import ableschema.core.types.TypedValue;
 import java.util.List;
 import java.util.Optional;
+import java.util.regex.Pattern;
 
 /** What MySQL and MariaDB have in common, as both come from one line of databases. */
 abstract class MySqlFamily extends Dialect {
 
     /** The longest text that a key takes: 3,072 bytes of four-byte characters. */
     private static final int KEYED_TEXT = 768;
+
+    private static final Pattern BEGINNING = Pattern.compile("(?:\\w+|`(?:[^`]|``)+`)\\([0-9]+\\)");
 
     static final Traits TRAITS = Traits.STANDARD
             .quoting('`', '`')
@@ -61,6 +64,8 @@ abstract class MySqlFamily extends Dialect {
                     DialectOption.ofTable("collation", "COLLATE={}"),
                     DialectOption.ofTable("row_format", "ROW_FORMAT={}"),
                     DialectOption.ofColumn("collation", "COLLATE {}"),
+                    DialectOption.ofColumn("on_update", "ON UPDATE {}"),
+                    DialectOption.indexKind("fulltext", "spatial"),
                     DialectOption.ofIndex("method", "USING {}"));
 
     MySqlFamily(Traits traits) {
@@ -70,6 +75,12 @@ abstract class MySqlFamily extends Dialect {
     @Override
     public boolean indexesForeignKeys() {
         return true;
+    }
+
+    /** The beginning of a text, as in {@code name(10)}, is no expression. */
+    @Override
+    public String indexed(String expression) {
+        return BEGINNING.matcher(expression).matches() ? expression : super.indexed(expression);
     }
 
     @Override

@@ -67,6 +67,7 @@ final class Oracle extends Dialect {
             .withOptions(
                     DialectOption.rawType(),
                     DialectOption.ofTable("tablespace", "TABLESPACE {}"),
+                    DialectOption.indexKind("bitmap"),
                     DialectOption.ofIndex("tablespace", "TABLESPACE {}"));
 
     Oracle() {

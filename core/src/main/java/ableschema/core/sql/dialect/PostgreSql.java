@@ -1,5 +1,9 @@
 package ableschema.core.sql.dialect;
 
+import static java.util.stream.Collectors.joining;
+
+import ableschema.core.schema.DomainType;
+import ableschema.core.schema.Part;
 import ableschema.core.schema.Table;
 import ableschema.core.sql.dialect.TypeForm.Kind;
 import ableschema.core.types.DataType;
@@ -34,7 +38,8 @@ final class PostgreSql extends Dialect {
                     DialectOption.rawType(),
                     DialectOption.ofTable("tablespace", "TABLESPACE {}"),
                     DialectOption.ofColumn("collation", "COLLATE \"{}\""),
-                    DialectOption.ofIndex("method", "USING {}"));
+                    DialectOption.ofIndex("method", "USING {}"),
+                    DialectOption.flag(Part.Kind.DOMAIN, "enum", ""));
 
     PostgreSql() {
         super(TRAITS);
@@ -48,6 +53,16 @@ final class PostgreSql extends Dialect {
     @Override
     public String namespace(String name) {
         return "CREATE SCHEMA IF NOT EXISTS " + quoted(name);
+    }
+
+    /** A list may be kept as a type of its own kind. */
+    @Override
+    public String domain(DomainType domain, String name) {
+        return domain.base() instanceof DataType.OneOf list
+                        && own(domain.options()).containsKey("enum")
+                ? "CREATE TYPE " + name + " AS ENUM ("
+                        + list.values().stream().map(this::text).collect(joining(", ")) + ")"
+                : super.domain(domain, name);
     }
 
     @Override

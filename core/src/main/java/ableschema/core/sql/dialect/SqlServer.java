@@ -67,6 +67,7 @@ final class SqlServer extends Dialect {
             .withOptions(
                     DialectOption.rawType(),
                     DialectOption.ofTable("filegroup", "ON [{}]"),
+                    DialectOption.indexKind("clustered"),
                     DialectOption.ofColumn("collation", "COLLATE {}"));
 
     /** What the condition of an index may not hold here. */

@@ -60,6 +60,7 @@ final class Sqlite extends Dialect {
             .withOptions(
                     DialectOption.rawType(),
                     DialectOption.ofColumn("collation", "COLLATE {}"),
+                    DialectOption.flag(Part.Kind.COLUMN, "rowid", ""),
                     DialectOption.flag(Part.Kind.TABLE, "strict", "STRICT"),
                     DialectOption.flag(Part.Kind.TABLE, "without_rowid", "WITHOUT ROWID"));
 
@@ -159,6 +160,12 @@ final class Sqlite extends Dialect {
     @Override
     public String identity(Identity identity, TypeForm form) {
         return "PRIMARY KEY AUTOINCREMENT";
+    }
+
+    /** The number of the row itself may be given again once it is free. */
+    @Override
+    public String identity(Column column, Identity identity, TypeForm form) {
+        return own(column.options()).containsKey("rowid") ? "PRIMARY KEY" : identity(identity, form);
     }
 
     @Override

@@ -9,6 +9,8 @@ import java.util.EnumSet;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /**
  * What is special about a database, as data: how names are written, which types there are, what it can do, and how it
@@ -94,7 +96,7 @@ public final class Traits {
     private Empties empties = Empties.MANY;
     private TextComparison comparison = TextComparison.EXACT;
     private Map<StandardFunction, String> functions = Map.of();
-    private Set<DialectOption> options = Set.of();
+    private Set<DialectOption> options = Set.of(DialectOption.partialMatch());
 
     private Traits() {}
 
@@ -245,7 +247,8 @@ public final class Traits {
 
     Traits withOptions(DialectOption... options) {
         Traits traits = copy();
-        traits.options = Set.of(options);
+        traits.options = Stream.concat(Stream.of(options), Stream.of(DialectOption.partialMatch()))
+                .collect(Collectors.toUnmodifiableSet());
         return traits;
     }
 
@@ -313,7 +316,8 @@ public final class Traits {
         return comparison;
     }
 
-    String template(StandardFunction function) {
+    /** How a function is called here; {@code {0}} is its first argument. */
+    public String template(StandardFunction function) {
         return functions.getOrDefault(function, function.standard());
     }
 

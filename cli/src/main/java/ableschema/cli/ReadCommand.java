@@ -1,0 +1,138 @@
+package ableschema.cli;
+
+import ableschema.core.ddl.Skipped;
+import ableschema.core.ddl.SqlRead;
+import ableschema.core.ddl.SqlReader;
+import ableschema.core.reverse.Reverse;
+import ableschema.core.reverse.Reversed;
+import ableschema.core.sql.dialect.Dialect;
+import ableschema.core.store.DocumentFile;
+import ableschema.core.store.FileProblem;
+import ableschema.core.store.SqlFile;
+import java.io.PrintWriter;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Map;
+import java.util.concurrent.Callable;
+import org.jspecify.annotations.Nullable;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Mixin;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.Parameters;
+import picocli.CommandLine.Spec;
+
+/** {@code able read}: existing SQL as a design. */
+@Command(name = "read", description = "Makes a design of existing SQL definitions.", mixinStandardHelpOptions = true)
+final class ReadCommand implements Callable<Integer> {
+
+    @Parameters(paramLabel = "SQLFILE", description = "The SQL to read, such as a dump; - for standard input.")
+    private Path file = Path.of("");
+
+    @Option(
+            names = "--dialect",
+            paramLabel = "D",
+            converter = DialectName.class,
+            description = "one of ${COMPLETION-CANDIDATES}; without it, it is told by the text",
+            completionCandidates = DialectName.Names.class)
+    private @Nullable Dialect dialect;
+
+    @Option(names = "--json", description = "Prints what was read as counts, and all that was not, as JSON.")
+    private boolean json;
+
+    @Option(names = "--replace", description = "Writes over a design that is there.")
+    private boolean replace;
+
+    @Mixin
+    private Output output = new Output();
+
+    @Spec
+    private CommandSpec spec = CommandSpec.create();
+
+    @Override
+    public Integer call() throws FileProblem {
+        String text = SqlFile.read(file);
+        SqlRead read = dialect == null ? SqlReader.read(text) : SqlReader.read(text, dialect);
+        read.cut().ifPresent(cut -> {
+            throw refusal("it ends in the middle of " + cut.what() + ", begun in line " + cut.line()
+                    + "; take the whole file, or name its dialect with --dialect");
+        });
+        if (read.schema().tables().isEmpty()) {
+            throw refusal("it makes no table, read as " + read.dialect().label() + lost(read.skipped())
+                    + "; name a file with CREATE TABLE statements, or another --dialect");
+        }
+        Reversed reversed = Reverse.of(read.schema(), title(), read.dialect().name());
+        boolean toFile = output.isFile();
+        if (toFile || !json) {
+            output.writeDesign(file, DocumentFile.print(reversed.document()), replace);
+        }
+        if (json) {
+            spec.commandLine().getOut().println(Json.line(counts(read)));
+        }
+        tell(read, reversed);
+        return Exit.DONE;
+    }
+
+    private Refusal refusal(String reason) {
+        return new Refusal(Exit.WRONG_USE, "cannot read " + file + ": " + reason);
+    }
+
+    private static String lost(List<Skipped> skipped) {
+        return skipped.isEmpty()
+                ? ""
+                : " (line " + skipped.get(0).line() + ": " + skipped.get(0).reason() + ")";
+    }
+
+    private String title() {
+        String name = file.equals(DocumentFile.STANDARD) || file.getFileName() == null
+                ? "read"
+                : file.getFileName().toString();
+        int point = name.indexOf('.');
+        return point > 0 ? name.substring(0, point) : name;
+    }
+
+    private static Map<String, @Nullable Object> counts(SqlRead read) {
+        SqlRead.Counts counts = read.counts();
+        return Json.ordered(
+                "tables",
+                counts.tables(),
+                "columns",
+                counts.columns(),
+                "primaryKeys",
+                counts.primaryKeys(),
+                "foreignKeys",
+                counts.foreignKeys(),
+                "uniques",
+                counts.uniques(),
+                "checks",
+                counts.checks(),
+                "indexes",
+                counts.indexes(),
+                "skipped",
+                read.skipped().stream()
+                        .map(each -> Json.ordered(
+                                "line", each.line(), "statement", each.statement(), "reason", each.reason()))
+                        .toList());
+    }
+
+    /** What was read and what was not, to people. */
+    private void tell(SqlRead read, Reversed reversed) {
+        PrintWriter messages = spec.commandLine().getErr();
+        if (!json) {
+            read.skipped()
+                    .forEach(each -> messages.println(
+                            "line " + each.line() + ": left out, as " + each.reason() + ": " + each.statement()));
+        }
+        reversed.differences().forEach(each -> messages.println("otherwise in the design: " + each.inWords()));
+        SqlRead.Counts counts = read.counts();
+        messages.println("read as " + read.dialect().label() + ": " + of(counts.tables(), "table") + ", "
+                + of(counts.columns(), "column") + ", " + of(counts.foreignKeys(), "foreign key") + "; "
+                + (read.skipped().isEmpty()
+                        ? "nothing was left out"
+                        : of(read.skipped().size(), "part") + " left out"));
+    }
+
+    private static String of(int count, String what) {
+        return count + " " + what + (count == 1 ? "" : "s");
+    }
+}

@@ -1,0 +1,328 @@
+package ableschema.core.ddl;
+
+import ableschema.core.ddl.Tokens.Kind;
+import ableschema.core.expression.Expression;
+import ableschema.core.expression.Filling;
+import ableschema.core.schema.Column;
+import ableschema.core.schema.TableName;
+import ableschema.core.types.DataTypes;
+import java.util.List;
+import java.util.Optional;
+
+/** Reads ALTER TABLE, action by action; one that is not understood is listed, and the others are carried out. */
+final class AlterReader {
+
+    private final Context context;
+
+    AlterReader(Context context) {
+        this.context = context;
+    }
+
+    /** Reads the statement behind ALTER. */
+    void read(Cursor at) {
+        at.expect("table");
+        at.skipCondition();
+        at.accept("only");
+        DraftTable table = context.table(at.qualified());
+        at.accept('*');
+        List<Cursor> actions = at.parts();
+        boolean adding = false;
+        for (Cursor action : actions) {
+            int start = action.at();
+            try {
+                if (adding && !startsAction(action)) { // ADD a int, b int
+                    add(table, action);
+                } else {
+                    adding = action.is("add");
+                    action(table, action);
+                }
+            } catch (Unread e) {
+                action.skipTo(start);
+                context.draft.skip(action.tokens().line(start), action.text(), e.reason());
+            }
+        }
+    }
+
+    private static boolean startsAction(Cursor at) {
+        return at.isKind(Kind.WORD)
+                && at.isAny(
+                        "add",
+                        "drop",
+                        "alter",
+                        "modify",
+                        "change",
+                        "rename",
+                        "engine",
+                        "comment",
+                        "convert",
+                        "owner",
+                        "set",
+                        "order",
+                        "auto_increment",
+                        "default",
+                        "with",
+                        "enable",
+                        "disable");
+    }
+
+    private void action(DraftTable table, Cursor at) {
+        if (at.accept("with", "check") || at.accept("with", "nocheck")) {
+            at.is("add"); // whether what is there is checked as well
+        }
+        if (at.accept("add")) {
+            add(table, at);
+        } else if (at.accept("drop")) {
+            drop(table, at);
+        } else if (at.accept("alter")) {
+            at.accept("column");
+            alter(table, at);
+        } else if (at.accept("modify")) {
+            at.accept("column");
+            modify(table, at);
+        } else if (at.accept("change")) {
+            at.accept("column");
+            String before = at.name();
+            int start = at.at();
+            context.draft.rename(table, before, at.name());
+            at.skipTo(start);
+            define(table, at, true);
+        } else if (at.accept("rename")) {
+            rename(table, at);
+        } else if (at.accept("set", "schema")) {
+            context.draft.rename(table, new TableName(context.names.namespace(at.name()), table.name.name()));
+        } else if (at.accept("comment")) {
+            at.accept('=');
+            table.comment = at.string();
+        } else if (at.accept("auto_increment")) {
+            at.accept('=');
+            long next = at.number();
+            table.columns.replaceAll(
+                    column -> column.identity().isPresent() ? OtherReader.starting(column, next) : column);
+        } else if (!isWithoutMeaning(at)) {
+            throw new Unread("nothing is known of this change" + at.here());
+        }
+    }
+
+    /** What says nothing of the tables themselves: owners, whether checks are on, how rows are kept. */
+    private static boolean isWithoutMeaning(Cursor at) {
+        return at.isAny(
+                "owner",
+                "check",
+                "nocheck",
+                "enable",
+                "disable",
+                "engine",
+                "validate",
+                "cluster",
+                "replica",
+                "set",
+                "order",
+                "convert",
+                "default",
+                "logging",
+                "nologging",
+                "force",
+                "row",
+                "tablespace",
+                "inherit");
+    }
+
+    private void add(DraftTable table, Cursor at) {
+        if (at.is("constraint") && at.tokens().is(at.at() + 2, "default") && at.end() - at.at() > 5) {
+            at.skip(); // a default is no constraint of its own elsewhere
+            at.skip();
+        }
+        if (ConstraintReader.begins(at)) {
+            new ConstraintReader(context, table).read(at);
+            return;
+        }
+        if (at.is("default") && at.tokens().is(at.end() - 2, "for")) {
+            String column = at.tokens().unquoted(at.end() - 1);
+            at.skip();
+            setDefault(table, column, at.upTo(at.end() - 2));
+            return;
+        }
+        if (at.accept("generated") || at.is("partition")) {
+            throw new Unread("this is not read");
+        }
+        at.accept("column");
+        at.skipCondition();
+        if (at.is('(')) {
+            at.inside().parts().forEach(each -> {
+                if (ConstraintReader.begins(each)) {
+                    new ConstraintReader(context, table).read(each);
+                } else {
+                    define(table, each, false);
+                }
+            });
+            return;
+        }
+        define(table, at, false);
+    }
+
+    /** Reads a column that is new, or that is defined anew. */
+    private void define(DraftTable table, Cursor at, boolean again) {
+        int start = at.at();
+        String name = at.name();
+        boolean there = table.column(name).isPresent();
+        if (there && !again) {
+            throw new Unread("there is a column " + name + " already");
+        }
+        if (!there) {
+            table.columns.add(Column.of(name, DataTypes.UNDECIDED));
+        }
+        at.skipTo(start);
+        Column read;
+        try {
+            read = new ColumnReader(context, table, at).read();
+        } catch (Unread e) {
+            if (!there) {
+                table.drop(name);
+            }
+            throw e;
+        }
+        boolean keyed = table.primaryKey != null && table.primaryKey.columns().contains(read.name());
+        table.change(read.name(), any -> keyed ? read.withNullable(false) : read);
+    }
+
+    private void drop(DraftTable table, Cursor at) {
+        if (at.accept("primary", "key")) {
+            table.primaryKey = null;
+        } else if (at.acceptAny("constraint", "index", "key", "check") || at.accept("foreign", "key")) {
+            at.skipCondition();
+            String name = at.name();
+            if (!table.dropNamed(name)) {
+                throw new Unread("there is no constraint or index " + name + " in " + table.name);
+            }
+        } else if (at.accept("default")) {
+            throw new Unread("the column is missing");
+        } else {
+            at.accept("column");
+            at.skipCondition();
+            if (at.is('(')) {
+                at.inside().parts().forEach(each -> table.drop(each.name()));
+            } else {
+                table.drop(at.name());
+            }
+        }
+    }
+
+    private void alter(DraftTable table, Cursor at) {
+        if (at.accept("index") || at.accept("constraint")) {
+            return; // whether it is seen, or when it is checked
+        }
+        String name = table.requireColumn(at.name());
+        if (at.accept("set", "default")) {
+            setDefault(table, name, at.upTo(at.end()));
+        } else if (at.accept("drop", "default")) {
+            table.change(name, column -> column.withFilling(Filling.nothing()));
+        } else if (at.accept("set", "not")) {
+            table.change(name, column -> column.withNullable(false));
+        } else if (at.accept("drop", "not") || at.accept("set", "null")) {
+            table.change(name, column -> column.withNullable(true));
+        } else if (at.accept("type") || at.accept("set", "data")) {
+            at.accept("type");
+            SqlType type = TypeReader.read(at, context.types.isFree());
+            table.change(name, column -> context.typed(table, column, type));
+        } else if (at.accept("add", "generated")) {
+            boolean alone = at.is("always");
+            while (!at.atEnd() && !at.is('(')) {
+                at.skip();
+            }
+            Sequence numbers = Sequence.read(at.is('(') ? at.inside() : at);
+            table.change(name, column -> OtherReader.numbered(column, numbers.start(), numbers.step(), alone));
+        } else if (at.accept("rename", "to")) {
+            context.draft.rename(table, name, at.name());
+        } else if (at.is("restart")) {
+            at.skip(); // where the numbers have come to with the rows; the first one stays
+        } else if (at.isAny("set", "reset", "add", "drop", "comment")) {
+            throw new Unread("nothing is known of this change" + at.here());
+        } else {
+            retype(table, name, at);
+        }
+    }
+
+    /** A type anew, and whether it may be empty; what else is known of the column stays. */
+    private void retype(DraftTable table, String name, Cursor at) {
+        SqlType type = TypeReader.read(at, context.types.isFree());
+        boolean never = at.accept("not", "null");
+        table.change(name, column -> context.typed(table, column, type).withNullable(!never));
+    }
+
+    private void setDefault(DraftTable table, String name, Cursor value) {
+        String column = table.requireColumn(name);
+        Tokens tokens = value.tokens();
+        for (int i = value.at(); i < value.end(); i++) {
+            if (tokens.is(i, "nextval") && tokens.is(i + 1, '(')) {
+                var numbers = context.draft.sequences.get(
+                        Sequence.key(tokens.kind(i + 2) == Kind.STRING ? tokens.string(i + 2) : ""));
+                long start = numbers == null ? 1 : numbers.start();
+                long step = numbers == null ? 1 : numbers.step();
+                table.change(column, each -> OtherReader.numbered(each, start, step, false));
+                return;
+            }
+        }
+        Expression<String> found = context.expressions.read(value, any -> Optional.empty());
+        table.change(
+                column,
+                each -> each.withFilling(Filling.byDefault(context.defaultValue(found, context.base(each.type())))));
+    }
+
+    private void modify(DraftTable table, Cursor at) {
+        if (at.is('(')) {
+            at.inside().parts().forEach(each -> modify(table, each));
+            return;
+        }
+        if (context.isMySql()) {
+            define(table, at, true);
+            return;
+        }
+        String name = table.requireColumn(at.name());
+        if (at.accept("not", "null")) {
+            table.change(name, column -> column.withNullable(false));
+        } else if (at.accept("null")) {
+            table.change(name, column -> column.withNullable(true));
+        } else if (at.accept("default")) {
+            setDefault(table, name, at.upTo(at.end()));
+        } else if (at.accept("generated")) {
+            while (!at.atEnd() && !at.is('(')) {
+                at.skip();
+            }
+            Sequence numbers = Sequence.read(at.is('(') ? at.inside() : at);
+            table.change(
+                    name,
+                    column -> column.identity().isPresent()
+                            ? column // it goes on from where the rows have come to
+                            : OtherReader.numbered(column, numbers.start(), numbers.step(), false));
+        } else {
+            SqlType type = TypeReader.read(at, false);
+            table.change(name, column -> context.typed(table, column, type));
+            if (!at.atEnd()) {
+                if (at.accept("not", "null")) {
+                    table.change(name, column -> column.withNullable(false));
+                } else if (at.accept("default")) {
+                    setDefault(table, name, at.upTo(at.end()));
+                }
+            }
+        }
+    }
+
+    private void rename(DraftTable table, Cursor at) {
+        if (at.accept("to") || at.accept("as")) {
+            TableName to = at.qualified();
+            context.draft.rename(
+                    table, to.namespace().isEmpty() ? new TableName(table.name.namespace(), to.name()) : to);
+        } else if (at.acceptAny("constraint", "index", "key")) {
+            String before = at.name();
+            at.expect("to");
+            if (!table.renameNamed(before, at.name())) {
+                throw new Unread("there is no constraint or index " + before + " in " + table.name);
+            }
+        } else {
+            at.accept("column");
+            String before = at.name();
+            at.expect("to");
+            context.draft.rename(table, before, at.name());
+        }
+    }
+}

@@ -1,0 +1,388 @@
+package ableschema.core.ddl;
+
+import ableschema.core.ddl.Tokens.Kind;
+import ableschema.core.expression.Expression;
+import ableschema.core.expression.Filling;
+import ableschema.core.schema.Column;
+import ableschema.core.schema.Identity;
+import ableschema.core.schema.Part;
+import ableschema.core.types.DataType;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/**
+ * Reads the definition of a column:
+ *
+ * <pre>
+ * column = NAME type { [CONSTRAINT NAME] clause }
+ * clause = [NOT] NULL | DEFAULT value | PRIMARY KEY | UNIQUE | CHECK "(" condition ")" | REFERENCES … | GENERATED … | AS "(" value ")"
+ *        | IDENTITY | AUTO_INCREMENT | COLLATE NAME | COMMENT 'text' | ON UPDATE value | …
+ * </pre>
+ */
+final class ColumnReader {
+
+    private final Context context;
+    private final DraftTable table;
+    private final ConstraintReader constraints;
+    private final Cursor at;
+
+    private String name = "";
+    private SqlType type = SqlType.of("", List.of(), false, "", "");
+    private DataType held = new DataType.Undecided();
+    private boolean nullable = true;
+    private Filling<String> filling = Filling.nothing();
+    private Optional<Identity> identity = Optional.empty();
+    private String comment = "";
+    private final Map<String, String> options = new HashMap<>();
+
+    ColumnReader(Context context, DraftTable table, Cursor at) {
+        this.context = context;
+        this.table = table;
+        this.constraints = new ConstraintReader(context, table);
+        this.at = at;
+    }
+
+    /** Reads a definition; the table has a column of that name already, whose place it takes. */
+    Column read() {
+        String called = at.name();
+        name = table.column(called).orElse(called);
+        if (at.isAny("generated", "as")) {
+            type = SqlType.of("", List.of(), false, "", ""); // computed, of the type of its expression
+        } else if (!at.atEnd() || !context.types.isFree()) {
+            type = TypeReader.read(at, context.types.isFree());
+        }
+        held = type.name().isEmpty() && !context.types.isFree() ? new DataType.Undecided() : context.meaning(type);
+        if (held instanceof DataType.Counted counted) {
+            number(counted.start(), counted.step(), false);
+            nullable = false;
+        }
+        table.types.put(name, type);
+        while (!at.atEnd()) {
+            String constraint = at.accept("constraint") && !startsClause() ? at.name() : "";
+            clause(constraint);
+        }
+        return column();
+    }
+
+    /** What is known of the column where its definition goes on in a way that is not understood. */
+    Column soFar(String called) {
+        name = name.isEmpty() ? called : name;
+        return column();
+    }
+
+    private boolean startsClause() {
+        return at.isAny("not", "null", "default", "primary", "unique", "check", "references");
+    }
+
+    private Column column() {
+        DataType kept = identity.isPresent() ? numbered() : held;
+        return new Column(name, kept, nullable, filling, identity, comment, options);
+    }
+
+    /** A number that the database gives is a whole one of the width that was found. */
+    private DataType numbered() {
+        boolean big = type.canonical().contains("bigint")
+                || type.name().equals("bigserial")
+                || held instanceof DataType.Whole whole && whole.largest() > Integer.MAX_VALUE
+                || held instanceof DataType.Counted given && given.last() > Integer.MAX_VALUE;
+        return new DataType.Whole(big ? DataType.Whole.LARGEST : 0);
+    }
+
+    private void number(long start, long step, boolean alone) {
+        identity = Optional.of(new Identity(start, step == 0 ? 1 : step, alone));
+    }
+
+    private void clause(String constraint) {
+        if (at.accept("not", "null")) {
+            nullable = false;
+            skipStates();
+        } else if (at.accept("null")) {
+            skipStates();
+        } else if (at.accept("default")) {
+            defaultValue();
+        } else if (at.accept("primary", "key")) {
+            primaryKey(constraint);
+        } else if (at.accept("unique")) {
+            at.accept("key");
+            constraints.unique(constraint, List.of(name));
+            skipStates();
+        } else if (at.is("check")) {
+            constraints.check(constraint, at);
+            skipStates();
+        } else if (at.is("references") || at.accept("foreign", "key")) {
+            constraints.reference(constraint, List.of(name), at);
+        } else if (at.accept("generated")) {
+            generated();
+        } else if (at.accept("as")) {
+            at.accept("identity");
+            computed();
+        } else if (at.accept("identity")) {
+            identity();
+        } else if (at.acceptAny("auto_increment", "autoincrement")) {
+            number(1, 1, false);
+            nullable = false;
+        } else {
+            rest();
+        }
+    }
+
+    private void primaryKey(String constraint) {
+        at.acceptAny("asc", "desc");
+        nullable = context.is("sqlite") && nullable && !type.name().equals("integer");
+        constraints.primaryKey(constraint, List.of(name));
+        skipStates();
+        if (at.acceptAny("autoincrement", "auto_increment")) {
+            number(1, 1, false);
+        }
+    }
+
+    private void identity() {
+        long start = 1;
+        long step = 1;
+        if (at.is('(')) {
+            Cursor inside = at.inside();
+            start = inside.number();
+            step = inside.accept(',') ? inside.number() : 1;
+        }
+        number(start, step, false);
+        nullable = false;
+        if (at.accept("not", "for")) {
+            at.expect("replication");
+        }
+    }
+
+    private void generated() {
+        boolean alone = at.accept("always");
+        if (!alone) {
+            at.accept("by");
+            at.accept("default");
+            if (at.accept("on")) {
+                at.expect("null");
+            }
+        }
+        at.expect("as");
+        if (at.accept("identity")) {
+            Sequence sequence = Sequence.read(at.is('(') ? at.inside() : at.upTo(optionsEnd()));
+            number(sequence.start(), sequence.step(), alone);
+            nullable = false;
+        } else {
+            computed();
+        }
+    }
+
+    /** Where the options of an identity end that stand in no brackets. */
+    private int optionsEnd() {
+        int end = at.at();
+        while (end < at.end()
+                && !(at.tokens().is(end, "not")
+                        || at.tokens().is(end, "null")
+                        || at.tokens().is(end, "primary")
+                        || at.tokens().is(end, "unique")
+                        || at.tokens().is(end, "enable")
+                        || at.tokens().is(end, "constraint"))) {
+            end++;
+        }
+        return end;
+    }
+
+    private void computed() {
+        Expression<String> value = context.expressions.read(at.inside(), table::column);
+        filling = Filling.computed(value);
+        if (type.name().isEmpty()) {
+            held = ofSources(value);
+        }
+        at.acceptAny("persisted", "stored", "virtual", "persistent");
+    }
+
+    /** What is computed without a type is taken to hold what it is computed from: a text where one is among it. */
+    private DataType ofSources(Expression<String> value) {
+        List<DataType> types = value.columns()
+                .flatMap(source ->
+                        table.columns.stream().filter(each -> each.name().equals(source)))
+                .map(Column::type)
+                .filter(each -> !(each instanceof DataType.Undecided))
+                .toList();
+        return types.stream()
+                .filter(each -> each instanceof DataType.Text)
+                .findFirst()
+                .or(() -> types.stream().findFirst())
+                .map(each -> each instanceof DataType.Text ? new DataType.Text(0) : each)
+                .orElse(new DataType.Text(0));
+    }
+
+    private void defaultValue() {
+        at.accept("on", "null");
+        int start = at.at();
+        int end = valueEnd();
+        Cursor value = at.upTo(end);
+        Optional<Identity> sequence = sequence(start, end);
+        if (sequence.isPresent()) {
+            number(sequence.get().start(), sequence.get().step(), false);
+            return;
+        }
+        Expression<String> found = context.expressions.read(value, any -> Optional.empty());
+        filling = Filling.byDefault(context.defaultValue(found, context.base(held)));
+    }
+
+    /** The numbers of a sequence that a default draws from. */
+    private Optional<Identity> sequence(int start, int end) {
+        Tokens tokens = at.tokens();
+        for (int i = start; i < end; i++) {
+            boolean draws = tokens.is(i, "nextval") || tokens.is(i, "next") && tokens.is(i + 1, "value");
+            if (draws) {
+                String called = tokens.is(i, "nextval")
+                        ? i + 2 < end && tokens.kind(i + 2) == Kind.STRING ? tokens.string(i + 2) : beforeDot(i)
+                        : tokens.unquoted(end - 1);
+                return Optional.of(context.draft.sequences.getOrDefault(Sequence.key(called), new Identity(1, 1)));
+            }
+            if (tokens.is(i, '.') && tokens.is(i + 1, "nextval")) {
+                return Optional.of(
+                        context.draft.sequences.getOrDefault(Sequence.key(tokens.unquoted(i - 1)), new Identity(1, 1)));
+            }
+        }
+        return Optional.empty();
+    }
+
+    private String beforeDot(int token) {
+        return token >= 2 ? at.tokens().unquoted(token - 2) : "";
+    }
+
+    /** Where a default ends: before what begins another clause, outside brackets. */
+    private int valueEnd() {
+        int depth = 0;
+        Tokens tokens = at.tokens();
+        for (int i = at.at(); i < at.end(); i++) {
+            depth += tokens.is(i, '(') ? 1 : tokens.is(i, ')') ? -1 : 0;
+            if (depth == 0 && i > at.at() && endsValue(tokens, i)) {
+                return i;
+            }
+        }
+        return at.end();
+    }
+
+    private static boolean endsValue(Tokens tokens, int i) {
+        if (tokens.kind(i) != Kind.WORD
+                || tokens.is(i - 1, "is")
+                || tokens.is(i - 1, "not") && !tokens.is(i, "default")) {
+            return false;
+        }
+        return tokens.is(i, "not") && tokens.is(i + 1, "null")
+                || tokens.is(i, "null")
+                || tokens.is(i, "constraint")
+                || tokens.is(i, "primary")
+                || tokens.is(i, "unique")
+                || tokens.is(i, "check")
+                || tokens.is(i, "references")
+                || tokens.is(i, "comment")
+                || tokens.is(i, "collate")
+                || tokens.is(i, "generated")
+                || tokens.is(i, "on") && (tokens.is(i + 1, "update") || tokens.is(i + 1, "conflict"))
+                || tokens.is(i, "auto_increment")
+                || tokens.is(i, "autoincrement")
+                || tokens.is(i, "enable")
+                || tokens.is(i, "disable")
+                || tokens.is(i, "with") && tokens.is(i + 1, "values")
+                || tokens.is(i, "invisible")
+                || tokens.is(i, "visible")
+                || tokens.is(i, "after")
+                || tokens.is(i, "first")
+                || tokens.is(i, "for")
+                || tokens.is(i, "key");
+    }
+
+    /** How a constraint is kept, which says nothing of what holds. */
+    private void skipStates() {
+        while (true) {
+            if (at.accept("on", "conflict")) {
+                at.skip();
+            } else if (at.acceptAny(
+                    "enable",
+                    "disable",
+                    "clustered",
+                    "nonclustered",
+                    "validate",
+                    "novalidate",
+                    "rely",
+                    "deferrable",
+                    "enforced")) {
+                continue;
+            } else if (at.accept("not", "deferrable") || at.accept("not", "enforced")) {
+                continue;
+            } else if (at.accept("initially")) {
+                at.skip();
+            } else if (at.accept("using", "index")) {
+                skipIndexOptions();
+            } else if (at.is("with") && !at.is("with", "values")) {
+                at.skip();
+                at.inside();
+            } else {
+                return;
+            }
+        }
+    }
+
+    private void skipIndexOptions() {
+        if (at.accept("tablespace")) {
+            at.name();
+        } else if (at.is('(')) {
+            at.inside();
+        }
+    }
+
+    private void rest() {
+        if (at.accept("collate")) {
+            at.accept('=');
+            context.option(options, Part.Kind.COLUMN, "collation", at.lastName());
+        } else if (at.accept("comment")) {
+            at.accept('=');
+            comment = at.string();
+        } else if (at.accept("character", "set") || at.accept("charset")) {
+            at.accept('=');
+            type = type.with("character set " + at.name());
+            table.types.put(name, type);
+        } else if (at.accept("on", "update")) {
+            onUpdate();
+        } else if (at.accept("key")) {
+            constraints.primaryKey("", List.of(name));
+            nullable = false;
+        } else if (at.acceptAny(
+                "binary",
+                "ascii",
+                "unicode",
+                "invisible",
+                "visible",
+                "hidden",
+                "sparse",
+                "rowguidcol",
+                "virtual",
+                "stored",
+                "persisted",
+                "enable",
+                "disable",
+                "first",
+                "deferrable",
+                "enforced")) {
+            return; // how it is kept, and not what
+        } else if (at.acceptAny("after", "storage", "compression", "encode", "column_format", "filestream")) {
+            at.skip();
+        } else if (at.accept("with", "values") || at.accept("not", "deferrable") || at.accept("not", "enforced")) {
+            return;
+        } else if (at.accept("initially")) {
+            at.skip();
+        } else {
+            throw new Unread("nothing is known of what stands" + at.here());
+        }
+    }
+
+    private void onUpdate() {
+        int start = at.at();
+        at.skip();
+        if (at.is('(')) {
+            at.inside();
+        }
+        String value = TypeReader.text(at.tokens(), start, at.at()).replaceAll("\\(.*", "");
+        context.option(options, Part.Kind.COLUMN, "on_update", value);
+    }
+}

@@ -1,0 +1,88 @@
+package ableschema.core.ddl;
+
+import ableschema.core.schema.ForeignKey;
+import ableschema.core.schema.Schema;
+import ableschema.core.schema.Table;
+import ableschema.core.schema.TableName;
+import ableschema.core.sql.dialect.Ability;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+
+/** Makes a schema of what was read, once all statements were: now it is known what each foreign key refers to. */
+final class Completion {
+
+    private final Context context;
+    private final Draft draft;
+
+    Completion(Context context) {
+        this.context = context;
+        this.draft = context.draft;
+    }
+
+    SqlRead read(Optional<SqlRead.Cut> cut) {
+        dropUsualNamespace();
+        draft.tables().forEach(this::complete);
+        SqlRead.Counts counts =
+                SqlRead.Counts.of(draft.tables().stream().map(DraftTable::table).toList());
+        var found = new FoundTypes(context);
+        draft.tables().forEach(found::settle);
+        draft.tables().forEach(each -> found.align(each, draft));
+        var tables = draft.tables().stream().map(DraftTable::table).toList();
+        var skipped = new ArrayList<>(draft.skipped);
+        skipped.sort(Comparator.comparingInt(Skipped::line));
+        return new SqlRead(
+                context.dialect, new Schema(List.copyOf(draft.domains.values()), tables), counts, cut, skipped);
+    }
+
+    /** Where there are no schemas within a database, the owner that stands before each name says nothing. */
+    private void dropUsualNamespace() {
+        long owners = draft.tables().stream()
+                .map(each -> each.name.namespace())
+                .distinct()
+                .count();
+        if (owners == 1 && !context.dialect.can(Ability.NAMESPACES)) {
+            List.copyOf(draft.tables()).forEach(each -> draft.rename(each, TableName.of(each.name.name())));
+        }
+    }
+
+    private void complete(DraftTable table) {
+        var keys = new ArrayList<ForeignKey>();
+        for (ForeignKey key : table.foreignKeys) {
+            try {
+                keys.add(completed(key));
+            } catch (Unread e) {
+                draft.skip(
+                        table.line,
+                        "foreign key " + (key.name().isEmpty() ? "" : key.name() + " ") + "of " + table.name,
+                        e.reason());
+            }
+        }
+        table.foreignKeys.clear();
+        table.foreignKeys.addAll(keys);
+    }
+
+    private ForeignKey completed(ForeignKey key) {
+        Optional<DraftTable> found = draft.table(key.target());
+        if (found.isEmpty()) {
+            throw new Unread("it refers to " + key.target() + ", which is not among the tables");
+        }
+        DraftTable target = found.get();
+        List<String> columns;
+        if (key.targetColumns().isEmpty()) {
+            Table.PrimaryKey primary = target.primaryKey;
+            if (primary == null) {
+                throw new Unread("it refers to " + target.name + ", which has no primary key");
+            }
+            columns = primary.columns();
+        } else {
+            columns = target.requireColumns(key.targetColumns());
+        }
+        if (columns.size() != key.columns().size()) {
+            throw new Unread("it has " + key.columns().size() + " columns and refers to " + columns.size());
+        }
+        return new ForeignKey(
+                key.name(), key.columns(), target.name, columns, key.onDelete(), key.onUpdate(), key.wholeOrEmpty());
+    }
+}

@@ -1,0 +1,275 @@
+package ableschema.core.ddl;
+
+import ableschema.core.ddl.Tokens.Kind;
+import ableschema.core.expression.Expression;
+import ableschema.core.schema.ForeignKey;
+import ableschema.core.schema.Part;
+import ableschema.core.schema.Table;
+import ableschema.core.schema.TableName;
+import ableschema.core.sql.dialect.DialectOption;
+import ableschema.core.types.ReferenceAction;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+
+/**
+ * Reads the constraints and indexes of a table:
+ *
+ * <pre>
+ * constraint = [CONSTRAINT NAME] ( PRIMARY KEY columns | UNIQUE columns | FOREIGN KEY columns reference | CHECK "(" condition ")" )
+ * reference  = REFERENCES NAME [columns] { ON DELETE action | ON UPDATE action | MATCH word | … }
+ * </pre>
+ */
+final class ConstraintReader {
+
+    private final Context context;
+    private final DraftTable table;
+
+    ConstraintReader(Context context, DraftTable table) {
+        this.context = context;
+        this.table = table;
+    }
+
+    /** Whether a constraint or index begins here, and no column. */
+    static boolean begins(Cursor at) {
+        if (at.isKind(Kind.NAME)) {
+            return false;
+        }
+        return at.is("constraint")
+                || at.is("primary", "key")
+                || at.is("foreign", "key")
+                || at.is("check") && followedBy(at, 1, '(')
+                || at.is("unique")
+                        && (followedBy(at, 1, '(')
+                                || at.is("unique", "key")
+                                || at.is("unique", "index")
+                                || at.is("unique", "clustered")
+                                || at.is("unique", "nonclustered")
+                                || followedBy(at, 2, '('))
+                || at.is("exclude")
+                || at.isAny("key", "index")
+                        && (followedBy(at, 1, '(') || followedBy(at, 2, '(') || followedBy(at, 4, '('))
+                || at.isAny("fulltext", "spatial") && at.at() + 1 < at.end()
+                || at.is("period", "for");
+    }
+
+    private static boolean followedBy(Cursor at, int behind, char symbol) {
+        return at.at() + behind < at.end() && at.tokens().is(at.at() + behind, symbol);
+    }
+
+    /** Reads one constraint, or an index among the constraints. */
+    void read(Cursor at) {
+        String name = "";
+        if (at.accept("constraint") && !at.isAny("primary", "foreign", "check", "unique")) {
+            at.skipCondition();
+            name = at.lastName();
+        }
+        if (at.accept("primary", "key")) {
+            at.acceptAny("clustered", "nonclustered");
+            String given = at.is('(') || at.is("using") ? name : at.name();
+            skipMethod(at);
+            boolean counted = context.is("sqlite") && isCounted(at);
+            List<String> columns = columns(at);
+            primaryKey(name.isEmpty() ? given : name, columns);
+            if (counted) {
+                table.change(columns.get(0), column -> OtherReader.numbered(column, 1, 1, false));
+            }
+        } else if (at.accept("foreign", "key")) {
+            String given = at.is('(') ? "" : at.name();
+            List<String> columns = columns(at);
+            reference(name.isEmpty() ? given : name, columns, at);
+        } else if (at.is("check")) {
+            check(name, at);
+        } else if (at.accept("unique")) {
+            at.acceptAny("key", "index");
+            at.acceptAny("clustered", "nonclustered");
+            String given = at.is('(') || at.is("using") || at.is("nulls") ? "" : at.name();
+            if (at.accept("nulls") && !at.accept("distinct")) {
+                throw new Unread("empty values that count as equal are not read");
+            }
+            skipMethod(at);
+            uniqueOrIndex(name.isEmpty() ? given : name, at);
+        } else if (at.isAny("fulltext", "spatial")) {
+            String kind = at.is("fulltext") ? "fulltext" : "spatial";
+            at.skip();
+            at.acceptAny("key", "index");
+            index(at, kind);
+        } else if (at.acceptAny("key", "index")) {
+            index(at, "");
+        } else {
+            throw new Unread("this is no constraint that is read");
+        }
+    }
+
+    /** Whether the one column of a key is numbered there, as in {@code PRIMARY KEY (id AUTOINCREMENT)}. */
+    private static boolean isCounted(Cursor at) {
+        int closing = at.is('(') ? at.closing(at.at()) : at.at();
+        return closing < at.end() && at.tokens().is(closing - 1, "autoincrement");
+    }
+
+    private static void skipMethod(Cursor at) {
+        if (at.accept("using")) {
+            at.name();
+        }
+    }
+
+    /** The columns in brackets; a length, a direction or an operator class behind one is passed over. */
+    private static List<String> columns(Cursor at) {
+        var columns = new ArrayList<String>();
+        for (Cursor part : at.inside().parts()) {
+            columns.add(part.name());
+        }
+        if (columns.isEmpty()) {
+            throw new Unread("a list of columns was expected");
+        }
+        return columns;
+    }
+
+    void primaryKey(String name, List<String> columns) {
+        List<String> known = table.requireColumns(columns);
+        if (table.primaryKey != null) {
+            throw new Unread("the table has a primary key already");
+        }
+        known.forEach(each -> table.change(each, column -> column.withNullable(false)));
+        table.primaryKey = new Table.PrimaryKey(context.defaults.primaryKey(table, name), known);
+    }
+
+    void unique(String name, List<String> columns) {
+        List<String> known = table.requireColumns(columns);
+        table.uniques.add(new Table.UniqueConstraint(context.defaults.unique(table, known, name), known));
+    }
+
+    /** A unique key whose parts are cut or made is an index. */
+    private void uniqueOrIndex(String name, Cursor at) {
+        Cursor inside = at.inside();
+        var reader = new IndexReader(context, table);
+        List<Table.IndexedColumn> parts = reader.parts(inside);
+        boolean plain = parts.stream().allMatch(part -> part.value().asColumn().isPresent());
+        if (plain) {
+            unique(name, parts.stream().flatMap(part -> part.value().columns()).toList());
+        } else {
+            reader.add(name, parts, true, Expression.none(), Map.of());
+        }
+    }
+
+    /** @param kind what the index is for, such as fulltext; empty for nothing special */
+    private void index(Cursor at, String kind) {
+        at.skipCondition();
+        String name = at.is('(') || at.is("using") ? "" : at.name();
+        skipMethod(at);
+        var reader = new IndexReader(context, table);
+        List<Table.IndexedColumn> parts = reader.parts(at.inside());
+        Map<String, String> options = options(at);
+        if (!kind.isEmpty()) {
+            context.option(options, Part.Kind.INDEX, DialectOption.KIND, kind);
+        }
+        reader.add(name, parts, false, Expression.none(), options);
+    }
+
+    private Map<String, String> options(Cursor at) {
+        var options = new HashMap<String, String>();
+        if (at.accept("using")) {
+            String method = at.name();
+            if (!method.equalsIgnoreCase("btree")) {
+                context.option(options, Part.Kind.INDEX, "method", method);
+            }
+        }
+        return options;
+    }
+
+    /** Reads a check that begins with its word. */
+    void check(String name, Cursor at) {
+        at.expect("check");
+        at.accept("not", "for");
+        at.accept("replication");
+        Expression<String> condition = context.expressions.read(at.inside(), table::column);
+        if (!condition.isPresent()) {
+            throw new Unread("the condition is missing");
+        }
+        List<String> columns = condition.columns().distinct().toList();
+        var check = new Table.CheckConstraint(context.defaults.check(table, columns, name), condition);
+        table.checks.add(check);
+        if (name.isEmpty()) {
+            table.unnamedChecks.add(check);
+        }
+    }
+
+    /** Reads what columns refer to. */
+    void reference(String name, List<String> columns, Cursor at) {
+        List<String> known = table.requireColumns(columns);
+        at.expect("references");
+        TableName target = at.qualified();
+        List<String> targets = at.is('(') ? columns(at) : keyOf(target);
+        ReferenceAction onDelete = ReferenceAction.NO_ACTION;
+        ReferenceAction onUpdate = ReferenceAction.NO_ACTION;
+        boolean whole = false;
+        while (!at.atEnd()) {
+            if (at.accept("on", "delete")) {
+                onDelete = action(at);
+            } else if (at.accept("on", "update")) {
+                onUpdate = action(at);
+            } else if (at.accept("match")) {
+                whole = at.is("full");
+                at.skip();
+            } else if (at.accept("not", "for")) {
+                at.skip();
+            } else if (at.accept("initially")) {
+                at.skip();
+            } else if (at.accept("not", "deferrable") || at.accept("not", "valid") || at.accept("not", "enforced")) {
+                continue;
+            } else if (!at.acceptAny(
+                    "deferrable", "enable", "disable", "validate", "novalidate", "rely", "norely", "enforced")) {
+                break; // the next clause of a column
+            }
+        }
+        table.foreignKeys.add(new ForeignKey(
+                context.defaults.foreignKey(table, known, name),
+                known,
+                found(target),
+                targets,
+                onDelete,
+                onUpdate,
+                whole));
+    }
+
+    /** The key of a table that is there already; nothing where it is made later. */
+    private List<String> keyOf(TableName target) {
+        return context.draft
+                .table(found(target))
+                .filter(made -> made.primaryKey != null)
+                .map(made -> made.primaryKey.columns())
+                .orElse(List.of());
+    }
+
+    /** The name of the table as it was made, if it was made before; else as it is said here. */
+    private TableName found(TableName said) {
+        TableName near = said.namespace().isEmpty() && !table.name.namespace().isEmpty()
+                ? new TableName(table.name.namespace(), said.name())
+                : said;
+        return context.draft
+                .table(near)
+                .or(() -> context.draft.table(said))
+                .map(made -> made.name)
+                .orElseGet(() -> context.draft.placed(said));
+    }
+
+    private static ReferenceAction action(Cursor at) {
+        if (at.accept("cascade")) {
+            return ReferenceAction.CASCADE;
+        }
+        if (at.accept("restrict")) {
+            return ReferenceAction.RESTRICT;
+        }
+        if (at.accept("set", "null") || at.accept("set", "default")) {
+            boolean empty = at.tokens().is(at.at() - 1, "null");
+            if (at.is('(')) {
+                at.inside(); // which of several columns
+            }
+            return empty ? ReferenceAction.SET_NULL : ReferenceAction.SET_DEFAULT;
+        }
+        at.expect("no");
+        at.expect("action");
+        return ReferenceAction.NO_ACTION;
+    }
+}

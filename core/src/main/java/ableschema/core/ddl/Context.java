@@ -1,0 +1,175 @@
+package ableschema.core.ddl;
+
+import ableschema.core.expression.Expression;
+import ableschema.core.schema.Column;
+import ableschema.core.schema.DomainType;
+import ableschema.core.schema.Part;
+import ableschema.core.schema.TableName;
+import ableschema.core.sql.dialect.Dialect;
+import ableschema.core.sql.dialect.DialectOption;
+import ableschema.core.sql.dialect.StandardFunction;
+import ableschema.core.types.DataType;
+import ableschema.core.types.DataTypes;
+import ableschema.core.types.TypedValue;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.Function;
+
+/** What all readers of one script have in common: its dialect, and what was made so far. */
+final class Context {
+
+    /** Other names for what the dialect calls the present moment. */
+    private static final Map<String, Set<String>> NOW = Map.of(
+            "postgresql", Set.of("current_timestamp", "now()", "transaction_timestamp()", "localtimestamp"),
+            "mysql", Set.of("current_timestamp", "current_timestamp()", "now()", "localtime", "localtimestamp"),
+            "mariadb", Set.of("current_timestamp", "current_timestamp()", "now()", "localtime", "localtimestamp"),
+            "h2", Set.of("current_timestamp", "now()", "localtimestamp", "current_timestamp()"));
+
+    final Dialect dialect;
+    final Names names;
+    final Draft draft;
+    final TypeMeaning types;
+    final ExpressionReader expressions;
+    final DefaultNames defaults;
+    private final Map<StandardFunction, Expression<String>> functions = new EnumMap<>(StandardFunction.class);
+
+    Context(Dialect dialect) {
+        this.dialect = dialect;
+        this.names = new Names(dialect);
+        this.draft = new Draft(names);
+        this.types = new TypeMeaning(dialect);
+        this.expressions = new ExpressionReader(dialect);
+        this.defaults = new DefaultNames(dialect, names);
+        for (StandardFunction each : StandardFunction.values()) {
+            functions.put(each, expression(dialect.traits().template(each), any -> Optional.empty()));
+        }
+    }
+
+    boolean is(String dialect) {
+        return this.dialect.name().equals(dialect);
+    }
+
+    boolean isMySql() {
+        return is("mysql") || is("mariadb");
+    }
+
+    /** What a type holds: a named type, if the script has made one of that name. */
+    DataType meaning(SqlType type) {
+        DomainType domain = draft.domains.get(names.key(type.name()));
+        return domain == null || !type.array().isEmpty()
+                ? types.of(type)
+                : new DataType.InDomain(domain.name().toString());
+    }
+
+    /** What a type holds in the end. */
+    DataType base(DataType type) {
+        return type instanceof DataType.InDomain in
+                ? draft.domains.values().stream()
+                        .filter(each -> each.name().toString().equals(in.domain()))
+                        .map(DomainType::base)
+                        .findFirst()
+                        .orElse(DataTypes.UNDECIDED)
+                : type;
+    }
+
+    /** A default in the one form that it has for a type; no expression where it is empty. */
+    Expression<String> defaultValue(Expression<String> found, DataType base) {
+        if (!found.isPresent()) {
+            return found;
+        }
+        String text = found.written(name -> name).toLowerCase(Locale.ROOT);
+        if (text.equals("null")) {
+            return Expression.none();
+        }
+        if (is("postgresql") && text.equals("'now'")) {
+            return Expression.text(
+                    standard(base == DataType.Simple.DATE ? StandardFunction.TODAY : StandardFunction.NOW));
+        }
+        Optional<StandardFunction> function = function(text, base);
+        if (function.isPresent()) {
+            return Expression.text(standard(function.get()));
+        }
+        Optional<String> value = found.in("").literal().or(() -> bit(text));
+        boolean fits = value.filter(given -> TypedValue.of(base, given).fits()).isPresent();
+        if (fits && !(base instanceof DataType.Bytes)) {
+            String canonical = TypedValue.of(base, value.orElse("")).canonical();
+            return Expression.text(Expression.literal(base, canonical));
+        }
+        boolean unfit = value.isPresent() && !(base instanceof DataType.Bytes || base instanceof DataType.Undecided);
+        return unfit ? found.in(dialect.name()) : found;
+    }
+
+    private static Optional<String> bit(String text) {
+        return text.matches("b'[01]'") ? Optional.of(text.substring(2, 3)) : Optional.empty();
+    }
+
+    private static String standard(StandardFunction function) {
+        return switch (function) {
+            case NOW, NOW_ANYWHERE -> "current_timestamp";
+            case TODAY, YEAR_NOW -> "current_date";
+            case TIME_NOW -> "current_time";
+            default -> "new_uuid()";
+        };
+    }
+
+    /** The function that is written so for a column of a type, whatever its spaces. */
+    private Optional<StandardFunction> function(String text, DataType base) {
+        for (StandardFunction each : List.of(
+                StandardFunction.NOW,
+                StandardFunction.NOW_ANYWHERE,
+                StandardFunction.TODAY,
+                StandardFunction.TIME_NOW,
+                StandardFunction.NEW_UUID,
+                StandardFunction.YEAR_NOW)) {
+            boolean fitting = each.fitting(base).filter(each::equals).isPresent();
+            boolean same = functions
+                    .getOrDefault(each, Expression.none())
+                    .written(name -> name)
+                    .equalsIgnoreCase(text);
+            boolean now = (each == StandardFunction.NOW || each == StandardFunction.NOW_ANYWHERE)
+                    && NOW.getOrDefault(dialect.name(), Set.of()).contains(text.replace(" ", ""));
+            if (fitting && (same || now)) {
+                return Optional.of(each);
+            }
+        }
+        return Optional.empty();
+    }
+
+    /** Notes an option of a part where the dialect has it; false where it does not, or takes no such value. */
+    boolean option(Map<String, String> options, Part.Kind of, String name, String value) {
+        Optional<DialectOption> found = dialect.traits().options().stream()
+                .filter(each -> each.of() == of && each.name().equals(name) && each.takes(value))
+                .findFirst();
+        found.ifPresent(each -> options.put(dialect.name() + "." + name, value));
+        return found.isPresent();
+    }
+
+    /** Reads an expression out of a text that holds nothing else. */
+    Expression<String> expression(String sql, Function<String, Optional<String>> column) {
+        Lexis lexis = Lexis.of(dialect);
+        var tokens = new Tokens(sql, lexis);
+        new Lexer(sql, lexis).next(tokens);
+        return expressions.read(new Cursor(tokens, names, 0, tokens.count()), column);
+    }
+
+    DraftTable table(TableName name) {
+        return draft.requireTable(name);
+    }
+
+    /** A column with another type, as it was found. */
+    Column typed(DraftTable table, Column column, SqlType type) {
+        table.types.put(column.name(), type);
+        return new Column(
+                column.name(),
+                meaning(type),
+                column.nullable(),
+                column.filling(),
+                column.identity(),
+                column.comment(),
+                column.options());
+    }
+}

@@ -1,0 +1,133 @@
+package ableschema.core.ddl;
+
+import ableschema.core.schema.DomainType;
+import ableschema.core.schema.ForeignKey;
+import ableschema.core.schema.Identity;
+import ableschema.core.schema.TableName;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/** What a script has made up to the statement that is being read. */
+final class Draft {
+
+    private final Names names;
+    private final Map<String, DraftTable> tables = new LinkedHashMap<>();
+    private final Map<String, List<DraftTable>> byName = new HashMap<>();
+    final Map<String, DomainType> domains = new LinkedHashMap<>();
+
+    /** Sequences, by their names without a schema. */
+    final Map<String, Identity> sequences = new HashMap<>();
+
+    final List<Skipped> skipped = new ArrayList<>();
+
+    /** The schema that unqualified names are in. */
+    String namespace = "";
+
+    Draft(Names names) {
+        this.names = names;
+    }
+
+    Names names() {
+        return names;
+    }
+
+    Collection<DraftTable> tables() {
+        return tables.values();
+    }
+
+    private String key(TableName name) {
+        return names.key(name.namespace()) + "\u0000" + names.key(name.name());
+    }
+
+    /** The full name of a table that is made. */
+    TableName placed(TableName name) {
+        return name.namespace().isEmpty() && !namespace.isEmpty() ? new TableName(namespace, name.name()) : name;
+    }
+
+    /** Adds a table; false where there is one of that name. */
+    boolean add(DraftTable table) {
+        if (tables.putIfAbsent(key(table.name), table) != null) {
+            return false;
+        }
+        byName.computeIfAbsent(names.key(table.name.name()), name -> new ArrayList<>(1))
+                .add(table);
+        return true;
+    }
+
+    /** The table that a name means: in its own schema, in the present one, or the only one that is called so. */
+    Optional<DraftTable> table(TableName name) {
+        DraftTable found = tables.get(key(placed(name)));
+        if (found == null) {
+            found = tables.get(key(name));
+        }
+        if (found == null) {
+            List<DraftTable> alike = byName.getOrDefault(names.key(name.name()), List.of());
+            found = alike.size() == 1
+                            && (name.namespace().isEmpty()
+                                    || alike.get(0).name.namespace().isEmpty())
+                    ? alike.get(0)
+                    : null;
+        }
+        return Optional.ofNullable(found);
+    }
+
+    DraftTable requireTable(TableName name) {
+        return table(name).orElseThrow(() -> new Unread("there is no table " + name));
+    }
+
+    void drop(DraftTable table) {
+        tables.remove(key(table.name));
+        byName.getOrDefault(names.key(table.name.name()), new ArrayList<>()).remove(table);
+    }
+
+    /** Gives a table another name, which those that refer to it follow. */
+    void rename(DraftTable table, TableName to) {
+        TableName before = table.name;
+        var order = new ArrayList<>(tables.values());
+        tables.clear();
+        byName.clear();
+        table.name = to;
+        order.forEach(this::add);
+        for (DraftTable each : order) {
+            each.foreignKeys.replaceAll(key -> key.target().equals(before)
+                    ? new ForeignKey(
+                            key.name(),
+                            key.columns(),
+                            to,
+                            key.targetColumns(),
+                            key.onDelete(),
+                            key.onUpdate(),
+                            key.wholeOrEmpty())
+                    : key);
+        }
+    }
+
+    /** Gives a column another name, which foreign keys that lead to it follow. */
+    void rename(DraftTable table, String column, String to) {
+        String before = table.requireColumn(column);
+        table.rename(before, to);
+        for (DraftTable each : tables.values()) {
+            each.foreignKeys.replaceAll(key -> key.target().equals(table.name)
+                    ? new ForeignKey(
+                            key.name(),
+                            key.columns(),
+                            key.target(),
+                            key.targetColumns().stream()
+                                    .map(name -> names.same(name, before) ? to : name)
+                                    .toList(),
+                            key.onDelete(),
+                            key.onUpdate(),
+                            key.wholeOrEmpty())
+                    : key);
+        }
+    }
+
+    void skip(int line, String statement, String reason) {
+        skipped.add(new Skipped(line, statement, reason));
+    }
+}

@@ -1,0 +1,181 @@
+package ableschema.core.ddl;
+
+import ableschema.core.schema.Column;
+import ableschema.core.schema.ForeignKey;
+import ableschema.core.schema.Table;
+import ableschema.core.schema.TableName;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.UnaryOperator;
+import org.jspecify.annotations.Nullable;
+
+/** A table while it is read: what one statement makes, another may change. */
+final class DraftTable {
+
+    private final Names names;
+    TableName name;
+
+    /** Where it is made. */
+    int line;
+
+    String comment = "";
+    final List<Column> columns = new ArrayList<>();
+
+    /** The types as they were found, by the names of the columns. */
+    final Map<String, SqlType> types = new HashMap<>();
+
+    Table.@Nullable PrimaryKey primaryKey;
+    final List<ForeignKey> foreignKeys = new ArrayList<>();
+    final List<Table.UniqueConstraint> uniques = new ArrayList<>();
+    final List<Table.CheckConstraint> checks = new ArrayList<>();
+
+    /** Those of the checks that were given no name. */
+    final Set<Table.CheckConstraint> unnamedChecks = new HashSet<>();
+
+    final List<Table.TableIndex> indexes = new ArrayList<>();
+    final Map<String, String> options = new HashMap<>();
+
+    DraftTable(TableName name, Names names) {
+        this.name = name;
+        this.names = names;
+    }
+
+    /** The column of that name, as it is spelled; empty where there is none. */
+    Optional<String> column(String called) {
+        for (Column column : columns) {
+            if (names.same(column.name(), called)) {
+                return Optional.of(column.name());
+            }
+        }
+        for (Column column : columns) { // quotes are forgotten more often than two names differ only so
+            if (column.name().equalsIgnoreCase(called)) {
+                return Optional.of(column.name());
+            }
+        }
+        return Optional.empty();
+    }
+
+    /** The column of that name; an {@link Unread} says that there is none. */
+    String requireColumn(String called) {
+        return column(called).orElseThrow(() -> new Unread("there is no column " + called + " in " + name));
+    }
+
+    List<String> requireColumns(List<String> called) {
+        return called.stream().map(this::requireColumn).toList();
+    }
+
+    void change(String column, UnaryOperator<Column> change) {
+        String found = requireColumn(column);
+        columns.replaceAll(each -> each.name().equals(found) ? change.apply(each) : each);
+    }
+
+    void drop(String column) {
+        String found = requireColumn(column);
+        columns.removeIf(each -> each.name().equals(found));
+        if (primaryKey != null && primaryKey.columns().contains(found)) {
+            primaryKey = null;
+        }
+        foreignKeys.removeIf(key -> key.columns().contains(found));
+        uniques.removeIf(unique -> unique.columns().contains(found));
+        checks.removeIf(check -> check.expression().columns().anyMatch(found::equals));
+        indexes.removeIf(index -> index.mentioned().anyMatch(found::equals));
+    }
+
+    void rename(String column, String to) {
+        String found = requireColumn(column);
+        UnaryOperator<String> renamed = each -> each.equals(found) ? to : each;
+        SqlType type = types.remove(found);
+        if (type != null) {
+            types.put(to, type);
+        }
+        columns.replaceAll(each -> new Column(
+                renamed.apply(each.name()),
+                each.type(),
+                each.nullable(),
+                each.filling().map(renamed),
+                each.identity(),
+                each.comment(),
+                each.options()));
+        if (primaryKey != null) {
+            primaryKey = new Table.PrimaryKey(
+                    primaryKey.name(),
+                    primaryKey.columns().stream().map(renamed).toList());
+        }
+        foreignKeys.replaceAll(key -> new ForeignKey(
+                key.name(),
+                key.columns().stream().map(renamed).toList(),
+                key.target(),
+                key.targetColumns(),
+                key.onDelete(),
+                key.onUpdate(),
+                key.wholeOrEmpty()));
+        uniques.replaceAll(each -> new Table.UniqueConstraint(
+                each.name(), each.columns().stream().map(renamed).toList()));
+        checks.replaceAll(
+                each -> new Table.CheckConstraint(each.name(), each.expression().map(renamed)));
+        indexes.replaceAll(each -> new Table.TableIndex(
+                each.name(),
+                each.columns().stream()
+                        .map(part -> new Table.IndexedColumn(part.value().<String>map(renamed), part.descending()))
+                        .toList(),
+                each.unique(),
+                each.only().map(renamed),
+                each.options()));
+    }
+
+    /** Takes away the constraint or index of that name; false where there is none. */
+    boolean dropNamed(String called) {
+        boolean found = foreignKeys.removeIf(key -> names.same(key.name(), called))
+                | uniques.removeIf(unique -> names.same(unique.name(), called))
+                | checks.removeIf(check -> names.same(check.name(), called))
+                | indexes.removeIf(index -> names.same(index.name(), called));
+        if (primaryKey != null && names.same(primaryKey.name(), called)) {
+            primaryKey = null;
+            return true;
+        }
+        return found;
+    }
+
+    boolean renameNamed(String called, String to) {
+        boolean[] found = {false};
+        UnaryOperator<String> renamed = each -> {
+            boolean same = names.same(each, called);
+            found[0] |= same;
+            return same ? to : each;
+        };
+        if (primaryKey != null) {
+            primaryKey = new Table.PrimaryKey(renamed.apply(primaryKey.name()), primaryKey.columns());
+        }
+        foreignKeys.replaceAll(key -> new ForeignKey(
+                renamed.apply(key.name()),
+                key.columns(),
+                key.target(),
+                key.targetColumns(),
+                key.onDelete(),
+                key.onUpdate(),
+                key.wholeOrEmpty()));
+        uniques.replaceAll(each -> new Table.UniqueConstraint(renamed.apply(each.name()), each.columns()));
+        checks.replaceAll(each -> new Table.CheckConstraint(renamed.apply(each.name()), each.expression()));
+        indexes.replaceAll(each -> new Table.TableIndex(
+                renamed.apply(each.name()), each.columns(), each.unique(), each.only(), each.options()));
+        return found[0];
+    }
+
+    Table table() {
+        return new Table(
+                name,
+                comment,
+                columns,
+                Optional.ofNullable(primaryKey),
+                foreignKeys,
+                uniques,
+                checks,
+                indexes,
+                options);
+    }
+}

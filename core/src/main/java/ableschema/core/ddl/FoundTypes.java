@@ -1,0 +1,231 @@
+package ableschema.core.ddl;
+
+import ableschema.core.expression.Expression;
+import ableschema.core.expression.Filling;
+import ableschema.core.expression.Token;
+import ableschema.core.schema.Column;
+import ableschema.core.schema.ForeignKey;
+import ableschema.core.schema.Part;
+import ableschema.core.schema.Table;
+import ableschema.core.sql.dialect.Ability;
+import ableschema.core.sql.dialect.DialectOption;
+import ableschema.core.types.DataType;
+import ableschema.core.types.DataType.Simple;
+import ableschema.core.types.DataTypes;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Collectors;
+
+/**
+ * Settles what the columns of a table hold. Where a dialect holds values to a type by conditions, these tell the type; a type
+ * that the dialect would write otherwise is kept as it was found.
+ */
+final class FoundTypes {
+
+    private final Context context;
+
+    FoundTypes(Context context) {
+        this.context = context;
+    }
+
+    void settle(DraftTable draft) {
+        numberRows(draft);
+        for (int i = 0; i < draft.columns.size(); i++) {
+            Column column = draft.columns.get(i);
+            SqlType found = draft.types.get(column.name());
+            boolean named = column.type() instanceof DataType.InDomain;
+            if (found != null && !named && !found.canonical().isEmpty()) {
+                draft.columns.set(i, settled(draft, column, found));
+            }
+        }
+        if (!context.dialect.can(Ability.MANY_EMPTIES_IN_UNIQUE)) {
+            draft.indexes.removeIf(index -> isUnique(draft, index));
+        }
+    }
+
+    /** A key of the one type integer is the number of its row in SQLite, and given by it. */
+    private void numberRows(DraftTable draft) {
+        if (!context.is("sqlite")
+                || draft.primaryKey == null
+                || draft.primaryKey.columns().size() != 1
+                || draft.options.containsKey("sqlite.without_rowid")) {
+            return;
+        }
+        String name = draft.primaryKey.columns().get(0);
+        SqlType type = draft.types.get(name);
+        if (type != null && type.text().equalsIgnoreCase("integer")) {
+            draft.change(name, column -> {
+                if (column.identity().isPresent()) {
+                    return column;
+                }
+                Column numbered = OtherReader.numbered(column, 1, 1, false);
+                var options = new HashMap<>(numbered.options());
+                context.option(options, Part.Kind.COLUMN, "rowid", "yes");
+                return new Column(
+                        numbered.name(),
+                        numbered.type(),
+                        numbered.nullable(),
+                        numbered.filling(),
+                        numbered.identity(),
+                        numbered.comment(),
+                        options);
+            });
+        }
+    }
+
+    /** Where a unique constraint takes one empty value only, an index over the rows that hold values stands for it. */
+    private static boolean isUnique(DraftTable draft, Table.TableIndex index) {
+        List<String> columns = index.columnNames();
+        String wanted = draft.columns.stream()
+                .filter(column -> column.nullable() && columns.contains(column.name()))
+                .map(column -> "{" + column.name() + "} is not null")
+                .collect(Collectors.joining(" and "));
+        boolean constraint = index.unique()
+                && columns.size() == index.columns().size()
+                && !wanted.isEmpty()
+                && index.only().toString().equals(wanted);
+        if (constraint) {
+            draft.uniques.add(new Table.UniqueConstraint(index.name(), columns));
+        }
+        return constraint;
+    }
+
+    /** A column that refers is of the type that it refers to; another type is kept as it was found. */
+    void align(DraftTable draft, Draft all) {
+        for (ForeignKey key : draft.foreignKeys) {
+            for (int i = 0; i < key.columns().size(); i++) {
+                String name = key.columns().get(i);
+                String target = key.targetColumns().get(i);
+                all.table(key.target())
+                        .flatMap(table -> table.columns.stream()
+                                .filter(each -> each.name().equals(target))
+                                .findFirst())
+                        .ifPresent(column -> align(draft, name, column.type()));
+            }
+        }
+    }
+
+    private void align(DraftTable draft, String name, DataType type) {
+        SqlType found = draft.types.get(name);
+        Table table = draft.table();
+        draft.change(name, column -> {
+            if (column.type().equals(type) || type instanceof DataType.InDomain || found == null) {
+                return column;
+            }
+            Column changed = with(column, type);
+            return isUsual(table, changed, found) ? changed : kept(changed, found);
+        });
+    }
+
+    private Column settled(DraftTable draft, Column column, SqlType found) {
+        Table table = draft.table();
+        boolean numbered = column.identity().isPresent();
+        if (!numbered && !column.filling().isComputed()) {
+            List<Table.CheckConstraint> unnamed = draft.checks.stream()
+                    .filter(draft.unnamedChecks::contains)
+                    .filter(check -> check.expression().columns().allMatch(column.name()::equals))
+                    .toList();
+            if (!unnamed.isEmpty()) {
+                for (DataType candidate : candidates(column, unnamed)) {
+                    List<Table.CheckConstraint> holding = holding(draft, column, candidate, unnamed);
+                    if (!holding.isEmpty() && isUsual(table, with(column, candidate), found)) {
+                        draft.checks.removeAll(holding);
+                        return with(column, candidate);
+                    }
+                }
+            }
+        }
+        boolean held = !numbered
+                && !column.filling().isComputed()
+                && !context.dialect
+                        .holding(column.type(), context.dialect.column(column.name()), column.nullable())
+                        .isEmpty();
+        return !held && isUsual(table, column, found) ? column : kept(column, found);
+    }
+
+    private boolean isUsual(Table table, Column column, SqlType found) {
+        boolean serial = found.name().endsWith("serial"); // a whole number and its numbering
+        return serial || context.types.isUsual(found, context.dialect.columnType(table, column, column.type()));
+    }
+
+    private Column kept(Column column, SqlType found) {
+        var options = new HashMap<>(column.options());
+        context.option(options, Part.Kind.COLUMN, DialectOption.TYPE, found.text());
+        return new Column(
+                column.name(),
+                column.type(),
+                column.nullable(),
+                column.filling(),
+                column.identity(),
+                column.comment(),
+                options);
+    }
+
+    private Column with(Column column, DataType type) {
+        return new Column(
+                column.name(),
+                type,
+                column.nullable(),
+                column.filling().isPresent() && !column.filling().isComputed()
+                        ? Filling.byDefault(
+                                context.defaultValue(column.filling().expression(), type))
+                        : column.filling(),
+                column.identity(),
+                column.comment(),
+                column.options());
+    }
+
+    /** The conditions that hold a column to a type, all of which must be there; none where they are not. */
+    private List<Table.CheckConstraint> holding(
+            DraftTable draft, Column column, DataType type, List<Table.CheckConstraint> unnamed) {
+        var holding = new ArrayList<Table.CheckConstraint>();
+        for (String condition :
+                context.dialect.holding(type, context.dialect.column(column.name()), column.nullable())) {
+            Expression<String> wanted = context.expression(condition, draft::column);
+            Optional<Table.CheckConstraint> there = unnamed.stream()
+                    .filter(check -> check.expression().equals(wanted))
+                    .findFirst();
+            if (there.isEmpty()) {
+                return List.of();
+            }
+            holding.add(there.get());
+        }
+        return holding;
+    }
+
+    private static List<DataType> candidates(Column column, List<Table.CheckConstraint> checks) {
+        var candidates = new LinkedHashSet<DataType>();
+        candidates.add(column.type());
+        candidates.addAll(List.of(Simple.values()));
+        for (Table.CheckConstraint check : checks) {
+            list(check.expression()).ifPresent(candidates::add);
+            number(check.expression()).ifPresent(most -> candidates.add(new DataType.Bytes(most)));
+        }
+        candidates.remove(DataTypes.UNDECIDED);
+        return List.copyOf(candidates);
+    }
+
+    /** The values of {@code column in ('a', 'b')}. */
+    private static Optional<DataType> list(Expression<String> condition) {
+        var values = new LinkedHashSet<String>();
+        boolean in = false;
+        for (Token<String> token : Token.of(condition)) {
+            in |= token.is("in");
+            if (token.kind() == Token.Kind.STRING && !token.value().isEmpty()) {
+                values.add(token.value());
+            }
+        }
+        return in && !values.isEmpty() ? Optional.of(new DataType.OneOf(List.copyOf(values))) : Optional.empty();
+    }
+
+    private static Optional<Long> number(Expression<String> condition) {
+        List<Token<String>> tokens = Token.of(condition);
+        Token<String> last = tokens.get(tokens.size() - 1);
+        return last.kind() == Token.Kind.NUMBER && last.text().matches("[0-9]{1,9}")
+                ? Optional.of(Long.parseLong(last.text()))
+                : Optional.empty();
+    }
+}

@@ -1,0 +1,57 @@
+package ableschema.core.ddl;
+
+import java.util.Locale;
+
+/** The texts that stand between quotes in SQL, in whatever way. */
+final class Literal {
+
+    private Literal() {}
+
+    /** The value of a text as it stands in SQL: {@code 'it''s'}, {@code N'it''s'}, {@code q'[it's]'}, {@code $$it's$$}. */
+    static String of(String sql) {
+        if (sql.startsWith("$")) {
+            int tag = sql.indexOf('$', 1) + 1;
+            return sql.substring(tag, Math.max(tag, sql.length() - tag));
+        }
+        int quote = sql.indexOf('\'');
+        if (quote < 0) {
+            quote = sql.indexOf('"');
+        }
+        String prefix = sql.substring(0, Math.max(quote, 0)).toLowerCase(Locale.ROOT);
+        if (prefix.endsWith("q")) {
+            return sql.substring(Math.min(quote + 2, sql.length()), Math.max(quote + 2, sql.length() - 2));
+        }
+        boolean closed = sql.length() > quote + 1 && sql.charAt(sql.length() - 1) == sql.charAt(Math.max(quote, 0));
+        String inside = sql.substring(Math.min(quote + 1, sql.length()), closed ? sql.length() - 1 : sql.length());
+        String sign = quote < 0 ? "'" : String.valueOf(sql.charAt(quote));
+        return inside.replace(sign + sign, sign);
+    }
+
+    /** The same, where a backslash escapes the character behind it. */
+    static String escaped(String sql) {
+        String inside = of(sql);
+        if (inside.indexOf('\\') < 0) {
+            return inside;
+        }
+        var text = new StringBuilder();
+        for (int i = 0; i < inside.length(); i++) {
+            char c = inside.charAt(i);
+            if (c == '\\' && i + 1 < inside.length()) {
+                text.append(meant(inside.charAt(++i)));
+            } else {
+                text.append(c);
+            }
+        }
+        return text.toString();
+    }
+
+    private static char meant(char escaped) {
+        return switch (escaped) {
+            case 'n' -> '\n';
+            case 't' -> '\t';
+            case 'r' -> '\r';
+            case '0' -> '\0';
+            default -> escaped;
+        };
+    }
+}

@@ -1,0 +1,372 @@
+package ableschema.core.ddl;
+
+import ableschema.core.ddl.Tokens.Kind;
+import ableschema.core.expression.Expression;
+import ableschema.core.expression.Filling;
+import ableschema.core.schema.Column;
+import ableschema.core.schema.DomainType;
+import ableschema.core.schema.Identity;
+import ableschema.core.schema.Part;
+import ableschema.core.schema.TableName;
+import ableschema.core.types.DataType;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+
+/** Reads the statements that say more of tables that are there: descriptions, named types, sequences, names, and what is dropped. */
+final class OtherReader {
+
+    private final Context context;
+
+    OtherReader(Context context) {
+        this.context = context;
+    }
+
+    /** The same column, numbered by the database. */
+    static Column numbered(Column column, long start, long step, boolean alone) {
+        return new Column(
+                column.name(),
+                new DataType.Counted(start, step, widest(column.type())).asReferenced(),
+                false,
+                Filling.nothing(),
+                Optional.of(new Identity(start, step, alone)),
+                column.comment(),
+                column.options());
+    }
+
+    private static long widest(DataType found) {
+        return found instanceof DataType.Whole whole && whole.largest() > Integer.MAX_VALUE ? whole.largest() : 0;
+    }
+
+    /** The same numbered column, from another number on. */
+    static Column starting(Column column, long start) {
+        return column.identity()
+                .map(numbers -> numbered(column, start, numbers.step(), numbers.alone()))
+                .orElse(column);
+    }
+
+    /** Reads what stands behind COMMENT ON. */
+    void comment(Cursor at) {
+        if (at.accept("table")) {
+            DraftTable table = context.table(at.qualified());
+            at.expect("is");
+            table.comment = text(at);
+        } else if (at.accept("column")) {
+            List<String> parts = new ArrayList<>();
+            parts.add(at.name());
+            while (at.accept('.')) {
+                parts.add(at.name());
+            }
+            if (parts.size() < 2) {
+                throw new Unread("the table of the column is missing");
+            }
+            int last = parts.size() - 1;
+            String namespace = last > 1 ? context.names.namespace(parts.get(last - 2)) : "";
+            DraftTable table = context.table(new TableName(namespace, parts.get(last - 1)));
+            at.expect("is");
+            String text = text(at);
+            table.change(parts.get(last), column -> column.withComment(text));
+        } else if (at.isAny("domain", "type") && domain(at)) {
+            return;
+        } else {
+            throw new Unread("only tables, columns and named types are described");
+        }
+    }
+
+    private boolean domain(Cursor at) {
+        at.skip();
+        String key = context.names.key(at.lastName());
+        DomainType domain = context.draft.domains.get(key);
+        if (domain == null) {
+            return false;
+        }
+        at.expect("is");
+        context.draft.domains.put(
+                key,
+                new DomainType(
+                        domain.name(),
+                        domain.base(),
+                        domain.check(),
+                        domain.defaultValue(),
+                        text(at),
+                        domain.options()));
+        return true;
+    }
+
+    private static String text(Cursor at) {
+        return at.accept("null") ? "" : at.string();
+    }
+
+    /** Reads what stands behind CREATE TYPE or CREATE DOMAIN. */
+    void type(Cursor at) {
+        boolean isDomain = at.accept("domain");
+        if (!isDomain) {
+            at.expect("type");
+        }
+        at.skipCondition();
+        TableName name = context.draft.placed(at.qualified());
+        at.accept("as");
+        if (!isDomain && !at.is("enum") && !at.accept("from")) {
+            throw new Unread("only lists of values are read as named types");
+        }
+        DomainType made = at.accept("enum") ? enumeration(name, at) : domain(name, at);
+        context.draft.domains.put(context.names.key(name.name()), made);
+    }
+
+    private DomainType enumeration(TableName name, Cursor at) {
+        var values = new LinkedHashSet<String>();
+        for (Cursor value : at.inside().parts()) {
+            values.add(value.string());
+        }
+        values.remove("");
+        if (values.isEmpty()) {
+            throw new Unread("a list without values holds nothing");
+        }
+        var options = new HashMap<String, String>();
+        context.option(options, Part.Kind.DOMAIN, "enum", "yes");
+        return new DomainType(
+                name, new DataType.OneOf(List.copyOf(values)), Expression.none(), Expression.none(), "", options);
+    }
+
+    private DomainType domain(TableName name, Cursor at) {
+        DataType base = context.base(context.meaning(TypeReader.read(at, false)));
+        Expression<String> check = Expression.none();
+        Expression<String> filled = Expression.none();
+        while (!at.atEnd()) {
+            if (at.accept("check")) {
+                Expression<String> condition = context.expressions.read(
+                        at.inside(),
+                        word -> word.equalsIgnoreCase("value") ? Optional.of(DomainType.VALUE) : Optional.empty());
+                check = check.isPresent() ? both(check, condition) : condition;
+            } else if (at.accept("default")) {
+                int start = at.at();
+                at.skip();
+                if (at.is('(')) {
+                    at.inside();
+                }
+                while (!at.atEnd() && !at.isAny("check", "constraint", "not", "null", "collate")) {
+                    at.skip();
+                }
+                int end = at.at();
+                at.skipTo(start);
+                filled = context.defaultValue(context.expressions.read(at.upTo(end), any -> Optional.empty()), base);
+            } else {
+                at.skip(); // names of constraints, and how texts compare
+            }
+        }
+        return new DomainType(name, base, check, filled, "", Map.of());
+    }
+
+    private static Expression<String> both(Expression<String> one, Expression<String> other) {
+        var pieces = new ArrayList<Expression.Piece<String>>(one.pieces());
+        pieces.add(new Expression.Text<>(" and "));
+        pieces.addAll(other.pieces());
+        return new Expression<>(pieces, one.isStandard() ? other.dialect() : one.dialect());
+    }
+
+    /** Reads what stands behind CREATE SEQUENCE. */
+    void sequence(Cursor at) {
+        at.expect("sequence");
+        at.skipCondition();
+        String name = at.lastName();
+        context.draft.sequences.put(Sequence.key(name), Sequence.read(at).identity());
+    }
+
+    /** Reads what stands behind DROP. */
+    void drop(Cursor at) {
+        at.accept("temporary");
+        if (at.accept("table")) {
+            at.skipCondition();
+            for (Cursor each : at.parts()) {
+                context.draft.table(each.qualified()).ifPresent(context.draft::drop);
+            }
+        } else if (at.accept("index")) {
+            at.accept("concurrently");
+            at.skipCondition();
+            String name = at.lastName();
+            boolean found = at.accept("on") ? context.table(at.qualified()).dropNamed(name) : dropIndex(name);
+            if (!found) {
+                throw new Unread("there is no index " + name);
+            }
+        } else if (at.acceptAny("domain", "type")) {
+            at.skipCondition();
+            context.draft.domains.remove(context.names.key(at.lastName()));
+        }
+    }
+
+    private boolean dropIndex(String name) {
+        boolean found = false;
+        for (DraftTable table : context.draft.tables()) {
+            found |= table.indexes.removeIf(index -> context.names.same(index.name(), name));
+        }
+        return found;
+    }
+
+    /** Reads what stands behind ALTER where that is no table. */
+    void alter(Cursor at) {
+        if (at.accept("index")) {
+            at.skipCondition();
+            String before = at.lastName();
+            if (at.accept("rename", "to")) {
+                String to = at.name();
+                boolean found = false;
+                for (DraftTable table : context.draft.tables()) {
+                    found |= table.renameNamed(before, to);
+                }
+                if (!found) {
+                    throw new Unread("there is no index " + before);
+                }
+            }
+        } else if (at.accept("type")) {
+            alterType(at);
+        } else if (at.accept("sequence")) {
+            at.skipCondition();
+            String key = Sequence.key(at.lastName());
+            if (at.accept("owned", "by")) {
+                own(at, context.draft.sequences.getOrDefault(key, new Identity(1, 1)));
+            }
+        } else {
+            throw new Unread("nothing is known of this change");
+        }
+    }
+
+    private void alterType(Cursor at) {
+        String key = context.names.key(at.lastName());
+        DomainType type = context.draft.domains.get(key);
+        if (type == null || !(type.base() instanceof DataType.OneOf list) || !at.accept("add", "value")) {
+            throw new Unread("nothing is known of this change");
+        }
+        at.skipCondition();
+        var values = new ArrayList<>(list.values());
+        String value = at.string();
+        int place = values.size();
+        if (at.isAny("before", "after")) {
+            boolean before = at.accept("before") || !at.accept("after");
+            int near = values.indexOf(at.string());
+            place = near < 0 ? place : before ? near : near + 1;
+        }
+        if (!values.contains(value)) {
+            values.add(place, value);
+        }
+        context.draft.domains.put(
+                key,
+                new DomainType(
+                        type.name(),
+                        new DataType.OneOf(values),
+                        type.check(),
+                        type.defaultValue(),
+                        type.comment(),
+                        type.options()));
+    }
+
+    /** A column that a sequence belongs to is numbered, once its default draws from it. */
+    private void own(Cursor at, Identity numbers) {
+        List<String> parts = new ArrayList<>();
+        parts.add(at.name());
+        while (at.accept('.')) {
+            parts.add(at.name());
+        }
+        int last = parts.size() - 1;
+        if (last < 1) {
+            return; // NONE
+        }
+        String namespace = last > 1 ? context.names.namespace(parts.get(last - 2)) : "";
+        DraftTable table = context.table(new TableName(namespace, parts.get(last - 1)));
+        table.change(
+                parts.get(last),
+                column -> column.identity().isPresent()
+                        ? numbered(column, numbers.start(), numbers.step(), false)
+                        : column);
+    }
+
+    /** Reads RENAME TABLE a TO b, c TO d. */
+    void rename(Cursor at) {
+        at.expect("table");
+        for (Cursor each : at.parts()) {
+            DraftTable table = context.table(each.qualified());
+            each.expect("to");
+            TableName to = each.qualified();
+            context.draft.rename(
+                    table, to.namespace().isEmpty() ? new TableName(table.name.namespace(), to.name()) : to);
+        }
+    }
+
+    /** Reads a call of a procedure; false where it says nothing of tables. */
+    boolean call(Cursor at) {
+        String name = at.lastName();
+        if (name.equalsIgnoreCase("sp_rename")) {
+            procedureRename(at);
+            return true;
+        }
+        if (name.equalsIgnoreCase("sp_addextendedproperty")) {
+            describe(at);
+            return true;
+        }
+        return false;
+    }
+
+    private void procedureRename(Cursor at) {
+        List<String> values = values(at);
+        if (values.size() < 2) {
+            throw new Unread("the names are missing");
+        }
+        String[] path = values.get(0).replace("[", "").replace("]", "").split("\\.");
+        String kind = values.size() > 2 ? values.get(2) : "";
+        if (kind.equalsIgnoreCase("column") && path.length > 1) {
+            DraftTable table = context.table(TableName.of(path[path.length - 2]));
+            context.draft.rename(table, path[path.length - 1], values.get(1));
+        } else if (kind.equalsIgnoreCase("index") && path.length > 1) {
+            context.table(TableName.of(path[path.length - 2])).renameNamed(path[path.length - 1], values.get(1));
+        } else {
+            DraftTable table = context.table(TableName.of(path[path.length - 1]));
+            context.draft.rename(table, new TableName(table.name.namespace(), values.get(1)));
+        }
+    }
+
+    private static List<String> values(Cursor at) {
+        var values = new ArrayList<String>();
+        for (int i = at.at(); i < at.end(); i++) {
+            if (at.tokens().kind(i) == Kind.STRING) {
+                values.add(at.tokens().string(i));
+            }
+        }
+        return values;
+    }
+
+    /** A description is a property of the name MS_Description. */
+    private void describe(Cursor at) {
+        var given = new HashMap<String, String>();
+        List<String> order = List.of(
+                "name", "value", "level0type", "level0name", "level1type", "level1name", "level2type", "level2name");
+        int place = 0;
+        for (Cursor each : at.parts()) {
+            String label =
+                    each.isKind(Kind.WORD) && each.tokens().text(each.at()).startsWith("@")
+                            ? each.name().substring(1)
+                            : order.get(Math.min(place, order.size() - 1));
+            each.accept('=');
+            if (each.isKind(Kind.STRING)) {
+                given.put(label.toLowerCase(Locale.ROOT), each.string());
+            } else if (each.isName()) {
+                given.put(label.toLowerCase(Locale.ROOT), each.name());
+            }
+            place++;
+        }
+        String table = given.get("level1name");
+        if (table == null || !"MS_Description".equals(given.get("name"))) {
+            throw new Unread("it describes no table or column");
+        }
+        String namespace = context.names.namespace(given.getOrDefault("level0name", ""));
+        DraftTable found = context.table(new TableName(namespace, table));
+        String text = given.getOrDefault("value", "");
+        if (given.containsKey("level2name")) {
+            found.change(given.get("level2name"), column -> column.withComment(text));
+        } else {
+            found.comment = text;
+        }
+    }
+}

@@ -1,0 +1,46 @@
+package ableschema.core.ddl;
+
+import ableschema.core.schema.Schema;
+import ableschema.core.schema.Table;
+import ableschema.core.sql.dialect.Dialect;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.ToIntFunction;
+
+/**
+ * What was read from an SQL text.
+ *
+ * @param dialect the dialect that it was read as
+ * @param schema  its tables and named types as they end up
+ * @param counts  how much was found, conditions that only hold a type counted as checks
+ * @param cut     where the text ends in the middle of something, if it does
+ * @param skipped what is not part of the schema, in the order of the text
+ */
+public record SqlRead(Dialect dialect, Schema schema, Counts counts, Optional<Cut> cut, List<Skipped> skipped) {
+    public SqlRead {
+        skipped = List.copyOf(skipped);
+    }
+
+    /** What is not at its end where the text is, and the line where it begins. */
+    public record Cut(int line, String what) {}
+
+    /** How many parts of each kind there are; {@code indexes} are those that no constraint makes. */
+    public record Counts(
+            int tables, int columns, int primaryKeys, int foreignKeys, int uniques, int checks, int indexes) {
+
+        public static Counts of(List<Table> tables) {
+            return new Counts(
+                    tables.size(),
+                    sum(tables, table -> table.columns().size()),
+                    sum(tables, table -> table.primaryKey().isPresent() ? 1 : 0),
+                    sum(tables, table -> table.foreignKeys().size()),
+                    sum(tables, table -> table.uniques().size()),
+                    sum(tables, table -> table.checks().size()),
+                    sum(tables, table -> table.indexes().size()));
+        }
+
+        private static int sum(List<Table> tables, ToIntFunction<Table> count) {
+            return tables.stream().mapToInt(count).sum();
+        }
+    }
+}

@@ -1,0 +1,252 @@
+package ableschema.core.ddl;
+
+import ableschema.core.sql.dialect.Dialect;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * Reads the definitions in an SQL text: what its statements make, change, rename and drop counts as it ends up. It takes any
+ * text: what is not understood is listed and the rest is read.
+ */
+public final class SqlReader {
+
+    /** Statements that leave nothing in a database. */
+    private static final Set<String> PASSING = Set.of(
+            "begin",
+            "start",
+            "commit",
+            "rollback",
+            "end",
+            "savepoint",
+            "release",
+            "lock",
+            "unlock",
+            "pragma",
+            "analyze",
+            "vacuum",
+            "optimize",
+            "flush",
+            "checkpoint",
+            "print",
+            "exit",
+            "quit",
+            "show",
+            "select",
+            "values",
+            "explain",
+            "reset",
+            "discard",
+            "dbcc",
+            "declare",
+            "return",
+            "whenever",
+            "alter_session",
+            "delete",
+            "truncate",
+            "prepare",
+            "execute",
+            "deallocate");
+
+    private static final Set<String> INDEXES = Set.of("fulltext", "spatial", "bitmap", "clustered");
+
+    private static final Map<String, String> MADE = Map.ofEntries(
+            Map.entry("view", "a view"),
+            Map.entry("trigger", "a trigger"),
+            Map.entry("function", "a function"),
+            Map.entry("procedure", "a procedure"),
+            Map.entry("package", "a package"),
+            Map.entry("event", "an event"),
+            Map.entry("role", "a role"),
+            Map.entry("user", "a user"),
+            Map.entry("login", "a login"),
+            Map.entry("extension", "an extension"),
+            Map.entry("policy", "a policy"),
+            Map.entry("rule", "a rule of rewriting"),
+            Map.entry("synonym", "a synonym"),
+            Map.entry("aggregate", "an aggregate"),
+            Map.entry("operator", "an operator"),
+            Map.entry("cast", "a cast"),
+            Map.entry("collation", "a collation"),
+            Map.entry("publication", "a publication"),
+            Map.entry("subscription", "a subscription"),
+            Map.entry("server", "a server"),
+            Map.entry("statistics", "statistics"),
+            Map.entry("tablespace", "a tablespace"));
+
+    private final Context context;
+    private final Tokens tokens;
+    private final Lexer lexer;
+    private final OtherReader others;
+    private final InsertCount inserts;
+
+    private SqlReader(String text, Dialect dialect) {
+        Lexis lexis = Lexis.of(dialect);
+        this.context = new Context(dialect);
+        this.tokens = new Tokens(text, lexis);
+        this.lexer = new Lexer(text, lexis);
+        this.others = new OtherReader(context);
+        this.inserts = new InsertCount(context.draft);
+    }
+
+    /** Reads a text as one of a dialect. */
+    public static SqlRead read(String text, Dialect dialect) {
+        var reader = new SqlReader(text, dialect);
+        while (reader.lexer.next(reader.tokens)) {
+            reader.statement();
+        }
+        reader.inserts.end();
+        int unclosed = reader.lexer.unclosed();
+        Optional<SqlRead.Cut> cut = unclosed < 0
+                ? Optional.empty()
+                : Optional.of(new SqlRead.Cut(reader.tokens.lineAt(unclosed), reader.lexer.unclosedWhat()));
+        return new Completion(reader.context).read(cut);
+    }
+
+    /** Reads a text of which it is not said in which dialect it is. */
+    public static SqlRead read(String text) {
+        return read(text, DialectGuess.of(text));
+    }
+
+    private void statement() {
+        if (tokens.isClient()) {
+            skip("a command of the client program");
+            return;
+        }
+        var at = new Cursor(tokens, context.names, 0, tokens.count());
+        try {
+            if (!inserts.counts(at)) {
+                read(at);
+            }
+        } catch (Unread e) {
+            skip(e.reason());
+        }
+    }
+
+    private void skip(String reason) {
+        context.draft.skip(tokens.line(0), tokens.text(0, Math.min(tokens.count(), 200)), reason);
+    }
+
+    private void read(Cursor at) {
+        if (at.accept("create")) {
+            create(at);
+        } else if (at.is("alter", "table")) {
+            at.skip();
+            new AlterReader(context).read(at);
+        } else if (at.is("alter", "session") || at.is("alter", "database") || at.is("alter", "default")) {
+            skip("a setting");
+        } else if (at.accept("alter")) {
+            if (!isOfOwner(at)) {
+                others.alter(at);
+            }
+        } else if (at.accept("comment", "on")) {
+            others.comment(at);
+        } else if (at.accept("drop")) {
+            others.drop(at);
+        } else if (at.accept("rename")) {
+            others.rename(at);
+        } else if (at.accept("use")) {
+            context.draft.namespace = "";
+        } else if (at.accept("set")) {
+            set(at);
+        } else if (at.acceptAny("exec", "execute", "call")) {
+            if (!others.call(at)) {
+                skip("a call of a procedure");
+            }
+        } else if (at.isAny("grant", "revoke", "deny")) {
+            skip("rights are not part of a design");
+        } else if (at.is("if")) {
+            conditional(at);
+        } else if (!isPassing(at)) {
+            skip("no statement that is read");
+        }
+    }
+
+    /** Who owns a thing says nothing of it. */
+    private static boolean isOfOwner(Cursor at) {
+        return at.end() - at.at() > 3
+                && at.tokens().is(at.end() - 3, "owner")
+                && at.tokens().is(at.end() - 2, "to");
+    }
+
+    private static boolean isPassing(Cursor at) {
+        return at.isKind(Tokens.Kind.WORD)
+                && PASSING.contains(at.tokens().text(at.at()).toLowerCase(Locale.ROOT));
+    }
+
+    private void set(Cursor at) {
+        if (!at.acceptAny("search_path", "schema")) {
+            return; // what holds for this session only
+        }
+        at.accept("to");
+        at.accept('=');
+        if (at.isName()) {
+            String first = at.name();
+            boolean none = first.isEmpty() || first.startsWith("$") || first.equals("pg_catalog");
+            context.draft.namespace = none ? "" : context.names.namespace(first);
+        }
+    }
+
+    /** IF … IS NULL CREATE …: what is made where there is none is made. */
+    private void conditional(Cursor at) {
+        for (int i = at.at(); i < at.end(); i++) {
+            if (tokens.is(i, "create")) {
+                at.skipTo(i + 1);
+                create(at);
+                return;
+            }
+        }
+        if (!tokens.is(1, "schema_id")) { // the tables say themselves where they are
+            skip("no statement that is read");
+        }
+    }
+
+    private void create(Cursor at) {
+        boolean unique = false;
+        String kind = "";
+        while (at.isKind(Tokens.Kind.WORD)) {
+            String word = tokens.text(at.at()).toLowerCase(Locale.ROOT);
+            switch (word) {
+                case "table" -> {
+                    new TableReader(context).read(at, tokens.line(0));
+                    return;
+                }
+                case "index" -> {
+                    IndexReader.create(context, at, unique, kind);
+                    return;
+                }
+                case "type", "domain" -> {
+                    others.type(at);
+                    return;
+                }
+                case "sequence" -> {
+                    others.sequence(at);
+                    return;
+                }
+                case "schema", "database" -> {
+                    return; // the tables say themselves where they are
+                }
+                case "virtual", "foreign", "external" -> throw new Unread("a table whose rows are kept elsewhere");
+                default -> {
+                    String what = MADE.get(word);
+                    if (what != null) {
+                        throw new Unread(what + " is not part of a design");
+                    }
+                    unique |= word.equals("unique");
+                    kind = INDEXES.contains(word) ? word : kind;
+                    at.skip();
+                    if (at.is('=')) { // ALGORITHM=…, DEFINER=…
+                        at.skip();
+                        at.skip();
+                        if (at.is("@")) {
+                            at.skip();
+                            at.skip();
+                        }
+                    }
+                }
+            }
+        }
+        throw new Unread("it is not known what is made here");
+    }
+}

@@ -1,0 +1,94 @@
+package ableschema.core.ddl;
+
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+
+/**
+ * A type as SQL names it.
+ *
+ * @param name      in small letters, of several names for one type always the same
+ * @param arguments what stands in brackets behind it, such as {@code 10} and {@code 2}
+ * @param unsigned  whether no number is below 0
+ * @param array     the brackets of an array and other words that belong to the type; empty for none
+ * @param text      as it was found, on one line
+ */
+record SqlType(String name, List<String> arguments, boolean unsigned, String array, String text) {
+
+    private static final Map<String, String> ALIASES = Map.ofEntries(
+            Map.entry("character varying", "varchar"),
+            Map.entry("char varying", "varchar"),
+            Map.entry("character", "char"),
+            Map.entry("bpchar", "char"),
+            Map.entry("national character varying", "nvarchar"),
+            Map.entry("national char varying", "nvarchar"),
+            Map.entry("national varchar", "nvarchar"),
+            Map.entry("nchar varying", "nvarchar"),
+            Map.entry("national character", "nchar"),
+            Map.entry("national char", "nchar"),
+            Map.entry("character large object", "clob"),
+            Map.entry("char large object", "clob"),
+            Map.entry("binary large object", "blob"),
+            Map.entry("binary varying", "varbinary"),
+            Map.entry("int", "integer"),
+            Map.entry("int4", "integer"),
+            Map.entry("signed", "integer"),
+            Map.entry("int2", "smallint"),
+            Map.entry("int8", "bigint"),
+            Map.entry("numeric", "decimal"),
+            Map.entry("dec", "decimal"),
+            Map.entry("float8", "double"),
+            Map.entry("double precision", "double"),
+            Map.entry("float4", "real"),
+            Map.entry("bool", "boolean"),
+            Map.entry("timestamp without time zone", "timestamp"),
+            Map.entry("timestamp with time zone", "timestamptz"),
+            Map.entry("time without time zone", "time"),
+            Map.entry("timetz", "time with time zone"),
+            Map.entry("serial4", "serial"),
+            Map.entry("serial8", "bigserial"),
+            Map.entry("serial2", "smallserial"),
+            Map.entry("bit varying", "varbit"));
+
+    SqlType {
+        arguments = List.copyOf(arguments);
+    }
+
+    /** @param found the name as it stands, its words with single spaces between */
+    static SqlType of(String found, List<String> arguments, boolean unsigned, String array, String text) {
+        String small = found.toLowerCase(Locale.ROOT);
+        return new SqlType(ALIASES.getOrDefault(small, small), arguments, unsigned, array, text);
+    }
+
+    /** The one form that types have which are the same. */
+    String canonical() {
+        List<String> counted =
+                name.equals("decimal") && arguments.size() == 1 ? List.of(arguments.get(0), "0") : arguments;
+        if (name.equals("number") && arguments.size() == 2 && arguments.get(1).equals("0")) {
+            counted = List.of(arguments.get(0));
+        }
+        return name
+                + (counted.isEmpty() ? "" : "(" + String.join(",", counted) + ")")
+                + (unsigned ? " unsigned" : "")
+                + array;
+    }
+
+    /** The same type with words behind it that belong to it, such as a character set. */
+    SqlType with(String words) {
+        return new SqlType(name, arguments, unsigned, array + " " + words, text + " " + words);
+    }
+
+    boolean has(int arguments) {
+        return this.arguments.size() == arguments;
+    }
+
+    /** An argument as a number; 0 where it is none, or there is none. */
+    long number(int argument) {
+        String text = argument < arguments.size() ? arguments.get(argument) : "";
+        int end = 0;
+        while (end < text.length() && text.charAt(end) >= '0' && text.charAt(end) <= '9') {
+            end++;
+        }
+        return end == 0 || end > 18 ? 0 : Long.parseLong(text.substring(0, end));
+    }
+}

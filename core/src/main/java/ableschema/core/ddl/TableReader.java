@@ -1,0 +1,237 @@
+package ableschema.core.ddl;
+
+import ableschema.core.ddl.Tokens.Kind;
+import ableschema.core.schema.Column;
+import ableschema.core.schema.Part;
+import ableschema.core.schema.TableName;
+import ableschema.core.types.DataTypes;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Set;
+
+/**
+ * Reads CREATE TABLE. An element that is not understood is listed, and the others are read.
+ *
+ * <pre>
+ * table   = CREATE words TABLE [IF NOT EXISTS] NAME ( "(" element { "," element } ")" options | LIKE NAME | PARTITION OF NAME … )
+ * element = column | constraint | LIKE NAME
+ * </pre>
+ */
+final class TableReader {
+
+    /** Options of a table that a dialect may keep, by the words that name them. */
+    private static final Map<String, String> OPTIONS = Map.of(
+            "engine", "engine",
+            "type", "engine",
+            "charset", "charset",
+            "collate", "collation",
+            "row_format", "row_format",
+            "tablespace", "tablespace");
+
+    private static final Set<String> KNOWN_OPTIONS = Set.of(
+            "auto_increment",
+            "avg_row_length",
+            "checksum",
+            "max_rows",
+            "min_rows",
+            "pack_keys",
+            "key_block_size",
+            "stats_persistent",
+            "stats_auto_recalc",
+            "stats_sample_pages",
+            "delay_key_write",
+            "encrypted",
+            "page_checksum",
+            "transactional");
+
+    private final Context context;
+
+    TableReader(Context context) {
+        this.context = context;
+    }
+
+    /** Reads the statement behind the words before TABLE. */
+    void read(Cursor at, int line) {
+        at.expect("table");
+        at.skipCondition();
+        var table = new DraftTable(context.draft.placed(at.qualified()), context.names);
+        if (context.draft
+                .table(table.name)
+                .filter(made -> made.name.equals(table.name))
+                .isPresent()) {
+            throw new Unread("there is a table " + table.name + " already");
+        }
+        if (at.accept("partition", "of")) {
+            throw new Unread("it is a part of the table " + at.qualified() + ", which is read as one");
+        }
+        if (at.accept("like")) {
+            copy(table, at.qualified());
+            context.draft.add(table);
+            return;
+        }
+        if (at.is("as") || at.is("of") || at.is("using") || !at.is('(')) {
+            throw new Unread("its columns follow from something else than a list of them");
+        }
+        Cursor inside = at.inside();
+        table.line = line;
+        context.draft.add(table);
+        elements(table, inside);
+        options(table, at, line);
+    }
+
+    private void elements(DraftTable table, Cursor inside) {
+        List<Cursor> columns = new ArrayList<>();
+        List<Cursor> constraints = new ArrayList<>();
+        for (Cursor element : inside.parts()) {
+            if (element.is("like")
+                    && element.at() + 1 < element.end()
+                    && !element.tokens().is(element.at() + 1, '(')) {
+                attempt(element, () -> {
+                    element.skip();
+                    copy(table, element.qualified());
+                });
+            } else if (ConstraintReader.begins(element)) {
+                constraints.add(element);
+            } else if (!element.atEnd()) {
+                columns.add(element);
+            }
+        }
+        announce(table, columns);
+        columns.forEach(element -> attempt(element, () -> column(table, element)));
+        var reader = new ConstraintReader(context, table);
+        constraints.forEach(element -> attempt(element, () -> reader.read(element)));
+    }
+
+    /** Puts the columns into the table by their names, since what is said of one may speak of those behind it. */
+    private void announce(DraftTable table, List<Cursor> columns) {
+        columns.removeIf(element -> {
+            try {
+                int start = element.at();
+                String name = element.name();
+                element.skipTo(start);
+                if (table.columns.stream().anyMatch(each -> context.names.same(each.name(), name))) {
+                    throw new Unread("there is a column " + name + " already");
+                }
+                table.columns.add(Column.of(name, DataTypes.UNDECIDED));
+                return false;
+            } catch (Unread e) {
+                skip(element, e.reason());
+                return true;
+            }
+        });
+    }
+
+    private void column(DraftTable table, Cursor element) {
+        int start = element.at();
+        String name = element.name();
+        element.skipTo(start);
+        var reader = new ColumnReader(context, table, element);
+        try {
+            Column read = reader.read();
+            replace(table, read);
+        } catch (Unread e) {
+            replace(table, reader.soFar(name));
+            throw e;
+        }
+    }
+
+    /** What a key said of the column while it was read stays. */
+    private static void replace(DraftTable table, Column read) {
+        table.columns.replaceAll(each -> !each.name().equals(read.name())
+                ? each
+                : table.primaryKey != null && table.primaryKey.columns().contains(read.name())
+                        ? read.withNullable(false)
+                        : read);
+    }
+
+    private void attempt(Cursor element, Runnable reading) {
+        int start = element.at();
+        try {
+            reading.run();
+        } catch (Unread e) {
+            element.skipTo(start);
+            skip(element, e.reason());
+        }
+    }
+
+    private void skip(Cursor element, String reason) {
+        context.draft.skip(element.tokens().line(element.at()), element.text(), reason);
+    }
+
+    private void copy(DraftTable table, TableName model) {
+        DraftTable from = context.table(model);
+        table.columns.addAll(from.columns);
+        table.types.putAll(from.types);
+        if (context.isMySql() && table.columns.size() == from.columns.size()) { // there LIKE copies the keys, too
+            table.primaryKey = from.primaryKey;
+            table.uniques.addAll(from.uniques);
+            table.indexes.addAll(from.indexes);
+            table.options.putAll(from.options);
+        }
+    }
+
+    private void options(DraftTable table, Cursor at, int line) {
+        while (!at.atEnd()) {
+            int start = at.at();
+            if (at.accept("inherits")) {
+                inherit(table, at.inside());
+            } else if (at.accept("partition", "by")) {
+                context.draft.skip(
+                        line,
+                        at.tokens().text(start, at.end()),
+                        "how " + table.name + " is cut into parts is not kept");
+                return;
+            } else if (at.accept("comment")) {
+                at.accept('=');
+                table.comment = at.isKind(Kind.STRING) ? at.string() : "";
+            } else if (at.accept("strict")) {
+                context.option(table.options, Part.Kind.TABLE, "strict", "yes");
+            } else if (at.accept("without", "rowid")) {
+                context.option(table.options, Part.Kind.TABLE, "without_rowid", "yes");
+            } else {
+                option(table, at);
+            }
+        }
+    }
+
+    private void option(DraftTable table, Cursor at) {
+        at.accept("default");
+        boolean set = at.accept("character", "set");
+        String word = set ? "charset" : at.tokens().text(at.at()).toLowerCase(Locale.ROOT);
+        if (!set) {
+            at.skip();
+        }
+        at.accept('=');
+        String option = OPTIONS.get(word);
+        if (option != null && at.isName()) {
+            context.option(table.options, Part.Kind.TABLE, option, at.name());
+        } else if (KNOWN_OPTIONS.contains(word)) {
+            if (word.equals("auto_increment") && at.isKind(Kind.NUMBER)) {
+                start(table, at.number());
+            } else {
+                at.skip();
+            }
+        }
+    }
+
+    /** The number that the next row gets is kept as the first. */
+    private static void start(DraftTable table, long next) {
+        table.columns.replaceAll(column -> column.identity().isPresent() ? OtherReader.starting(column, next) : column);
+    }
+
+    private void inherit(DraftTable table, Cursor parents) {
+        for (Cursor parent : parents.parts()) {
+            DraftTable from = context.table(parent.qualified());
+            var all = new ArrayList<>(from.columns);
+            all.removeIf(column -> table.column(column.name()).isPresent());
+            table.columns.addAll(0, all);
+            from.types.forEach(table.types::putIfAbsent);
+            from.checks.stream()
+                    .filter(check ->
+                            table.checks.stream().noneMatch(own -> own.name().equals(check.name())))
+                    .forEach(table.checks::add);
+        }
+    }
+}

@@ -1,0 +1,172 @@
+package ableschema.core.ddl;
+
+import java.util.Arrays;
+
+/** The tokens of one statement of an SQL text; filled again for the next one, so that a long script needs no room for all. */
+final class Tokens {
+
+    /** What a token is. */
+    enum Kind {
+        WORD,
+        /** A name between quotes. */
+        NAME,
+        STRING,
+        NUMBER,
+        SYMBOL
+    }
+
+    private final String text;
+    private final Lexis lexis;
+    private Kind[] kinds = new Kind[256];
+    private int[] starts = new int[256];
+    private int[] ends = new int[256];
+    private int count;
+    private int dataStart;
+    private int dataEnd;
+    private boolean client;
+
+    /** Up to where the line ends are counted. */
+    private int counted;
+
+    private int line = 1;
+
+    Tokens(String text, Lexis lexis) {
+        this.text = text;
+        this.lexis = lexis;
+    }
+
+    void clear() {
+        count = 0;
+        dataStart = 0;
+        dataEnd = 0;
+        client = false;
+    }
+
+    void add(Kind kind, int start, int end) {
+        if (count == kinds.length) {
+            kinds = Arrays.copyOf(kinds, 2 * count);
+            starts = Arrays.copyOf(starts, 2 * count);
+            ends = Arrays.copyOf(ends, 2 * count);
+        }
+        kinds[count] = kind;
+        starts[count] = start;
+        ends[count++] = end;
+    }
+
+    /** Takes away all tokens from this one on. */
+    void cut(int from) {
+        count = from;
+    }
+
+    /** Marks this as a command of a client program, which no database sees. */
+    void markClient() {
+        client = true;
+    }
+
+    boolean isClient() {
+        return client;
+    }
+
+    /** The rows that stand behind a COPY. */
+    void setData(int start, int end) {
+        dataStart = start;
+        dataEnd = end;
+    }
+
+    String data() {
+        return text.substring(dataStart, dataEnd);
+    }
+
+    int count() {
+        return count;
+    }
+
+    Kind kind(int token) {
+        return kinds[token];
+    }
+
+    int start(int token) {
+        return starts[token];
+    }
+
+    int end(int token) {
+        return ends[token];
+    }
+
+    /** @param word in small letters of ASCII */
+    boolean is(int token, String word) {
+        return token < count && kinds[token] == Kind.WORD && matches(token, word);
+    }
+
+    private boolean matches(int token, String word) {
+        int length = word.length();
+        int start = starts[token];
+        if (ends[token] - start != length) {
+            return false;
+        }
+        for (int i = 0; i < length; i++) {
+            char c = text.charAt(start + i);
+            if (c != word.charAt(i) && (c < 'A' || c > 'Z' || c + 32 != word.charAt(i))) {
+                return false;
+            }
+        }
+        return true;
+    }
+
+    boolean is(int token, char symbol) {
+        return token < count && kinds[token] == Kind.SYMBOL && text.charAt(starts[token]) == symbol;
+    }
+
+    /** A token as it stands. */
+    String text(int token) {
+        return text.substring(starts[token], ends[token]);
+    }
+
+    /** The stretch from one token up to another, as it stands. */
+    String text(int from, int to) {
+        return from >= to ? "" : text.substring(starts[from], ends[to - 1]);
+    }
+
+    /** Whether nothing stands between a token and the next. */
+    boolean touchesNext(int token) {
+        return token + 1 < count && ends[token] == starts[token + 1];
+    }
+
+    /** What a text between quotes says. */
+    String string(int token) {
+        String sql = text(token);
+        boolean escaping = lexis.backslash() && !sql.startsWith("$") || sql.startsWith("E'") || sql.startsWith("e'");
+        return escaping ? Literal.escaped(sql) : Literal.of(sql);
+    }
+
+    /** A name without its quotes; a word as it stands. */
+    String unquoted(int token) {
+        if (kinds[token] != Kind.NAME && kinds[token] != Kind.STRING) {
+            return text(token);
+        }
+        char closing = text.charAt(ends[token] - 1);
+        String inside = text.substring(starts[token] + 1, Math.max(starts[token] + 1, ends[token] - 1));
+        return inside.indexOf(closing) < 0
+                ? inside
+                : inside.replace(String.valueOf(closing) + closing, String.valueOf(closing));
+    }
+
+    /** The line of a token, from 1; asked for rarely, and from the front to the end. */
+    int line(int token) {
+        return lineAt(count == 0 ? counted : starts[Math.min(token, count - 1)]);
+    }
+
+    int lineAt(int place) {
+        if (place < counted) { // seldom: what is told late
+            counted = 0;
+            line = 1;
+        }
+        for (; counted < place; counted++) {
+            char c = text.charAt(counted);
+            if (c == '\n' || c == '\r' && (counted + 1 >= text.length() || text.charAt(counted + 1) != '\n')) {
+                line++;
+            }
+        }
+        return line;
+    }
+}

@@ -1,0 +1,177 @@
+package ableschema.core.ddl;
+
+import ableschema.core.ddl.Tokens.Kind;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Set;
+
+/** Reads the type of a column as SQL writes it; {@link TypeMeaning} says what it holds. */
+final class TypeReader {
+
+    /** What begins the next clause of a column, and so is no part of its type. */
+    private static final Set<String> CLAUSES = Set.of(
+            "not",
+            "null",
+            "default",
+            "primary",
+            "unique",
+            "check",
+            "references",
+            "constraint",
+            "collate",
+            "comment",
+            "generated",
+            "as",
+            "identity",
+            "auto_increment",
+            "autoincrement",
+            "on",
+            "key",
+            "charset",
+            "encode",
+            "storage",
+            "compression",
+            "enable",
+            "disable",
+            "invisible",
+            "visible",
+            "sparse",
+            "rowguidcol",
+            "persisted",
+            "using",
+            "set",
+            "first",
+            "after",
+            "for",
+            "options",
+            "masked",
+            "virtual",
+            "stored",
+            "always",
+            "hidden",
+            "ascii",
+            "binary");
+
+    private TypeReader() {}
+
+    /** @param free whether any words make up a type, as SQLite has it */
+    static SqlType read(Cursor at, boolean free) {
+        int start = at.at();
+        String name = name(at, free);
+        var arguments = new ArrayList<String>();
+        if (at.is('(')) {
+            arguments(at.inside(), arguments);
+        }
+        name += zone(at, name);
+        boolean unsigned = false;
+        while (at.isAny("unsigned", "signed", "zerofill")) {
+            unsigned |= !at.is("signed");
+            at.skip();
+        }
+        String array = array(at);
+        return SqlType.of(name, arguments, unsigned, array, text(at.tokens(), start, at.at()));
+    }
+
+    private static String name(Cursor at, boolean free) {
+        if (at.isKind(Kind.NAME)) {
+            return at.lastName();
+        }
+        boolean set = at.is("set") && at.at() + 1 < at.end() && at.tokens().is(at.at() + 1, '(');
+        if (!at.isKind(Kind.WORD) || isClause(at) && !set) {
+            if (free) {
+                return "";
+            }
+            throw new Unread("a type was expected" + at.here());
+        }
+        var name = new StringBuilder(word(at));
+        if (at.is('.')) {
+            at.skip();
+            return at.lastName();
+        }
+        while (at.isKind(Kind.WORD) && goesOn(at, name.toString(), free)) {
+            name.append(' ').append(word(at));
+        }
+        return name.toString();
+    }
+
+    private static String word(Cursor at) {
+        String word = at.tokens().text(at.at()).toLowerCase(Locale.ROOT);
+        at.skip();
+        return word;
+    }
+
+    private static boolean isClause(Cursor at) {
+        return CLAUSES.contains(at.tokens().text(at.at()).toLowerCase(Locale.ROOT));
+    }
+
+    private static boolean goesOn(Cursor at, String name, boolean free) {
+        return switch (name) {
+            case "double" -> at.is("precision");
+            case "character", "char", "nchar", "binary" -> at.isAny("varying", "large");
+            case "character large", "char large", "binary large" -> at.is("object");
+            case "bit" -> at.is("varying");
+            case "national" -> at.isAny("character", "char", "varchar");
+            case "national character", "national char" -> at.is("varying");
+            case "long" -> at.isAny("raw", "varchar", "text");
+            case "interval" -> at.isAny("year", "month", "day", "hour", "minute", "second");
+            case "interval year", "interval day", "interval hour", "interval minute" -> at.is("to");
+            default ->
+                name.startsWith("interval ") && name.endsWith(" to")
+                        ? at.isAny("year", "month", "day", "hour", "minute", "second")
+                        : free && !isClause(at);
+        };
+    }
+
+    /** The words about time zones stand behind the digits. */
+    private static String zone(Cursor at, String name) {
+        if (!name.equals("time") && !name.equals("timestamp")) {
+            return "";
+        }
+        if (at.is("with", "local")) {
+            at.skipTo(at.at() + 4);
+            return " with local time zone";
+        }
+        if (at.is("with", "time") || at.is("without", "time")) {
+            boolean with = at.is("with");
+            at.skipTo(Math.min(at.end(), at.at() + 3));
+            return with ? " with time zone" : " without time zone";
+        }
+        return "";
+    }
+
+    private static void arguments(Cursor inside, List<String> found) {
+        for (Cursor part : inside.parts()) {
+            found.add(
+                    part.isKind(Kind.STRING)
+                            ? part.tokens().text(part.at())
+                            : part.text().toLowerCase(Locale.ROOT).replaceAll("\\s+", " "));
+        }
+    }
+
+    private static String array(Cursor at) {
+        var array = new StringBuilder();
+        if (at.accept("array")) {
+            array.append("[]");
+        }
+        while (at.is('[')) {
+            while (!at.atEnd() && !at.accept(']')) {
+                at.skip();
+            }
+            array.append("[]");
+        }
+        return array.toString();
+    }
+
+    /** Tokens as they stand, but with single spaces. */
+    static String text(Tokens tokens, int from, int to) {
+        var text = new StringBuilder();
+        for (int i = from; i < to; i++) {
+            if (i > from && !tokens.touchesNext(i - 1)) {
+                text.append(' ');
+            }
+            text.append(tokens.text(i));
+        }
+        return text.toString();
+    }
+}

@@ -1,0 +1,86 @@
+package ableschema.core.reverse;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import ableschema.core.ddl.SqlRead;
+import ableschema.core.ddl.SqlReader;
+import ableschema.core.ddl.SqlSource;
+import ableschema.core.difference.Difference;
+import ableschema.core.rows.DesignScript;
+import ableschema.core.schema.Schema;
+import ableschema.core.sql.dialect.Dialect;
+import ableschema.core.store.DocumentFile;
+import ableschema.core.words.DesignReader;
+import ableschema.core.words.DesignText;
+import java.nio.file.Path;
+import java.util.stream.Stream;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
+
+/** What is read from SQL becomes a design whose own SQL is the same again. */
+class RoundTripTest {
+
+    static Stream<Path> scripts() {
+        return Stream.concat(SqlSource.dumps(), SqlSource.written());
+    }
+
+    static Stream<Path> dumps() {
+        return SqlSource.dumps();
+    }
+
+    private static SqlRead read(Path file) {
+        return SqlReader.read(SqlSource.text(file), SqlSource.dialect(file));
+    }
+
+    private static Reversed reversed(Path file) {
+        SqlRead read = read(file);
+        return Reverse.of(read.schema(), "read", read.dialect().name());
+    }
+
+    @ParameterizedTest
+    @MethodSource("scripts")
+    void the_tables_of_the_design_are_those_that_were_read(Path file) {
+        assertThat(reversed(file).differences()).isEmpty();
+    }
+
+    @ParameterizedTest
+    @MethodSource("scripts")
+    void its_sql_is_read_as_the_same_again(Path file) {
+        Dialect dialect = SqlSource.dialect(file);
+        Reversed first = reversed(file);
+        Schema before = Completed.by(
+                first.document().mapping().schema(), new Found(read(file).schema()));
+        SqlRead again = SqlReader.read(
+                DesignScript.definitions(first.document().mapping(), dialect).text(), dialect);
+
+        assertThat(again.skipped()).isEmpty();
+        assertThat(before.differences(Completed.by(first.document().mapping().schema(), new Found(again.schema()))))
+                .filteredOn(RoundTripTest::counts)
+                .isEmpty();
+    }
+
+    /** What people should know of a thing is a comment of the script where the database keeps none. */
+    private static boolean counts(Difference difference) {
+        return !difference.toString().contains(" comment ");
+    }
+
+    @ParameterizedTest
+    @MethodSource("scripts")
+    void reading_twice_gives_the_same_file(Path file) {
+        String once = DocumentFile.print(reversed(file).document());
+
+        assertThat(DocumentFile.print(reversed(file).document())).isEqualTo(once);
+        assertThat(DocumentFile.print(DocumentFile.parse(once))).isEqualTo(once);
+    }
+
+    @ParameterizedTest
+    @MethodSource("dumps")
+    void the_design_can_be_said_in_words(Path file) {
+        var design = reversed(file).document().design();
+        DesignReader.Result result = DesignReader.read(DesignText.of(design).text(), true);
+
+        assertThat(result.problems()).isEmpty();
+        assertThat(result.document().design().entities()).hasSameSizeAs(design.entities());
+        assertThat(result.document().design().relationships()).hasSameSizeAs(design.relationships());
+    }
+}

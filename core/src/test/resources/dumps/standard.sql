@@ -1,0 +1,15 @@
+CREATE TABLE part (  part_no INTEGER NOT NULL,  label CHARACTER VARYING(30) NOT NULL,  PRIMARY KEY (part_no));
+CREATE TABLE made_of (
+  whole_no INTEGER NOT NULL,
+  part_no INTEGER NOT NULL,
+  how_many INTEGER DEFAULT 1 NOT NULL CHECK (how_many > 0),
+  PRIMARY KEY (whole_no, part_no),
+  FOREIGN KEY (whole_no) REFERENCES part (part_no),
+  CONSTRAINT is_part FOREIGN KEY (part_no) REFERENCES part
+    ON DELETE NO ACTION ON UPDATE CASCADE,
+  CHECK (whole_no <> part_no)
+);
+CREATE TABLE supplier (code CHAR(4) PRIMARY KEY, "Full Name" VARCHAR(60), since DATE DEFAULT CURRENT_DATE);
+ALTER TABLE part ADD COLUMN supplier_code CHAR(4) REFERENCES supplier ON DELETE SET DEFAULT;
+CREATE VIEW v AS SELECT 1 AS one;
+CREATE ASSERTION x CHECK (1 = 1);
