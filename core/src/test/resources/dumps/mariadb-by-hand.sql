@@ -19,14 +19,14 @@ CREATE TABLE batch (
   flour_kg DECIMAL(9,3) AS (loss * 2) PERSISTENT,
   loss DECIMAL(9,3) NOT NULL DEFAULT 0,
   PRIMARY KEY (grain_id, no),
-  FOREIGN KEY (grain_id) REFERENCES grain(id) ON DELETE CASCADE ON UPDATE RESTRICT,
+  FOREIGN KEY (grain_id) REFERENCES grain(id) ON DELETE CASCADE ON UPDATE CASCADE,
   CONSTRAINT good_loss CHECK (loss >= 0 AND loss <= 100)
 ) COMMENT 'one grinding';
 CREATE TABLE batch_archive LIKE batch;
 ALTER TABLE batch ADD COLUMN baker_id INT NULL AFTER no, ADD KEY (baker_id);
 CREATE TABLE baker (id INT NOT NULL, name VARCHAR(50), PRIMARY KEY (id)) ENGINE=InnoDB;
-ALTER TABLE batch ADD CONSTRAINT to_baker FOREIGN KEY (baker_id) REFERENCES baker (id) ON DELETE SET NULL;
 ALTER TABLE baker MODIFY name VARCHAR(80) NOT NULL COMMENT 'full name', CHANGE id baker_no INT NOT NULL;
+ALTER TABLE batch ADD CONSTRAINT to_baker FOREIGN KEY (baker_id) REFERENCES baker (baker_no) ON DELETE SET NULL;
 CREATE UNIQUE INDEX one_name ON baker (name);
 ALTER TABLE grain DROP COLUMN moist;
 RENAME TABLE batch_archive TO old_batch;

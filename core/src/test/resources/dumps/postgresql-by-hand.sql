@@ -26,22 +26,24 @@ create table loan (
   constraint loan_key primary key (reader_id, book_id, copy_no, lent_on),
   foreign key (reader_id) references reader,
   constraint loan_copy foreign key (book_id, copy_no) references copy (book_id, no),
-  check (back_on >= lent_on),
-  exclude using gist (book_id with =)
+  check (back_on >= lent_on)
 );
 create table author (id int generated always as identity (start with 100) primary key, name text not null);
 create table book_author (book_id bigint references book, author_id int references author, place int not null default 1,
   primary key (book_id, author_id));
-create table periodical (issn char(9)) inherits (book);
 create table log (at timestamp not null, what text) partition by range (at);
 create table log_2027 partition of log for values from ('2027-01-01') to ('2028-01-01');
 create table loan_old (like loan including all);
+create table loan_bare (like loan, remark text);
 create index on loan (back_on) where back_on is null;
 create index loan_by_book on loan (book_id, copy_no desc);
 alter table reader rename column mail to email;
 alter table reader add column phone varchar(20), add constraint phone_form check (phone like '+%'), drop constraint reader_name_check;
 alter table book alter column price type numeric(9,2), alter column price drop not null, alter title set default 'untitled';
 alter table copy rename to volume;
+alter table loan add exclude using gist (book_id with =);
+alter table author rename column id to author_no;
+create table periodical (issn char(9) check (issn ~ '^[0-9]{4}-' or issn not like '%x')) inherits (book);
 create temporary table scratch (a int);
 drop table if exists scratch cascade;
 comment on column book.isbn is 'thirteen digits';

@@ -26,7 +26,8 @@ CREATE TABLE lease (
   CONSTRAINT in_order CHECK (until IS NULL OR until > [from])
 ) WITHOUT ROWID;
 CREATE TABLE tool (code VARCHAR(8) PRIMARY KEY NOT NULL, label NVARCHAR(100) NOT NULL, price DECIMAL(6,2) CHECK (price >= 0),
-  weight FLOAT, upper_label TEXT GENERATED ALWAYS AS (upper(label)) VIRTUAL, kept BLOB) STRICT;
+  weight FLOAT, upper_label TEXT GENERATED ALWAYS AS (upper(label)) VIRTUAL, kept BLOB);
+CREATE TABLE reading (taken TEXT NOT NULL, plot_id INT REFERENCES plot, wet REAL, PRIMARY KEY (taken, plot_id)) STRICT;
 CREATE TABLE borrowed(tool_code VARCHAR(8) REFERENCES tool(code) DEFERRABLE INITIALLY DEFERRED, member_no INT REFERENCES gardener(member_no), "when" DATETIME DEFAULT CURRENT_TIMESTAMP, PRIMARY KEY(tool_code, member_no, "when"));
 CREATE INDEX lease_by_member ON lease(member_no);
 CREATE UNIQUE INDEX open_lease ON lease(plot_id) WHERE until IS NULL;

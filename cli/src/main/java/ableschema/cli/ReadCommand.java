@@ -9,25 +9,53 @@ import ableschema.core.sql.dialect.Dialect;
 import ableschema.core.store.DocumentFile;
 import ableschema.core.store.FileProblem;
 import ableschema.core.store.SqlFile;
+import ableschema.engine.catalog.Catalog;
+import ableschema.engine.connect.ConnectionProblem;
+import ableschema.engine.connect.DatabaseAddress;
 import java.io.PrintWriter;
 import java.nio.file.Path;
+import java.sql.Connection;
+import java.sql.SQLException;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.concurrent.Callable;
 import org.jspecify.annotations.Nullable;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
+import picocli.CommandLine.ParameterException;
 import picocli.CommandLine.Parameters;
 import picocli.CommandLine.Spec;
 
-/** {@code able read}: existing SQL as a design. */
-@Command(name = "read", description = "Makes a design of existing SQL definitions.", mixinStandardHelpOptions = true)
+/** {@code able read}: existing SQL, or a live database, as a design. */
+@Command(
+        name = "read",
+        description = "Makes a design of existing SQL definitions, or of a live database.",
+        mixinStandardHelpOptions = true)
 final class ReadCommand implements Callable<Integer> {
 
-    @Parameters(paramLabel = "SQLFILE", description = "The SQL to read, such as a dump; - for standard input.")
-    private Path file = Path.of("");
+    private static final Path NOWHERE = Path.of("");
+
+    @Parameters(
+            arity = "0..1",
+            paramLabel = "SQLFILE",
+            description = "The SQL to read, such as a dump; - for standard input.")
+    private @Nullable Path file;
+
+    @Option(
+            names = "--url",
+            paramLabel = "JDBCURL",
+            description = "A live database to read, such as jdbc:postgresql://localhost/club.")
+    private @Nullable String url;
+
+    @Option(
+            names = "--user",
+            paramLabel = "U",
+            description =
+                    "With --url: who reads; the password is in the environment variable ABLE_PASSWORD, or is asked for.")
+    private String user = "";
 
     @Option(
             names = "--dialect",
@@ -51,7 +79,25 @@ final class ReadCommand implements Callable<Integer> {
 
     @Override
     public Integer call() throws FileProblem {
-        String text = SqlFile.read(file);
+        if ((file == null) == (url == null)) {
+            throw new ParameterException(
+                    spec.commandLine(), "name either a file of SQL, or --url and a database to read");
+        }
+        SqlRead read = url == null ? fromFile(Objects.requireNonNull(file)) : fromDatabase(url);
+        Reversed reversed = Reverse.of(read.schema(), title(), read.dialect().name());
+        boolean toFile = output.isFile();
+        if (toFile || !json) {
+            output.writeDesign(file == null ? NOWHERE : file, DocumentFile.print(reversed.document()), replace);
+        }
+        if (json) {
+            spec.commandLine().getOut().println(Json.line(counts(read)));
+        }
+        tell(read, reversed);
+        return Exit.DONE;
+    }
+
+    private SqlRead fromFile(Path from) throws FileProblem {
+        String text = SqlFile.read(from);
         SqlRead read = dialect == null ? SqlReader.read(text) : SqlReader.read(text, dialect);
         read.cut().ifPresent(cut -> {
             throw refusal("it ends in the middle of " + cut.what() + ", begun in line " + cut.line()
@@ -61,20 +107,27 @@ final class ReadCommand implements Callable<Integer> {
             throw refusal("it makes no table, read as " + read.dialect().label() + lost(read.skipped())
                     + "; name a file with CREATE TABLE statements, or another --dialect");
         }
-        Reversed reversed = Reverse.of(read.schema(), title(), read.dialect().name());
-        boolean toFile = output.isFile();
-        if (toFile || !json) {
-            output.writeDesign(file, DocumentFile.print(reversed.document()), replace);
+        return read;
+    }
+
+    private SqlRead fromDatabase(String from) {
+        try (Connection connection = DatabaseAddress.of(from, user).openToRead(Password.of(user))) {
+            SqlRead read = Catalog.read(connection);
+            if (read.schema().tables().isEmpty()) {
+                throw refusal("there is no table in it that " + (user.isEmpty() ? "can be seen" : user + " can see")
+                        + "; name another database in the URL");
+            }
+            return read;
+        } catch (ConnectionProblem e) {
+            throw new Refusal(Exit.WRONG_USE, "cannot read: " + e.getMessage());
+        } catch (SQLException e) {
+            throw refusal(String.valueOf(e.getMessage()).lines().findFirst().orElse("it stopped answering"));
         }
-        if (json) {
-            spec.commandLine().getOut().println(Json.line(counts(read)));
-        }
-        tell(read, reversed);
-        return Exit.DONE;
     }
 
     private Refusal refusal(String reason) {
-        return new Refusal(Exit.WRONG_USE, "cannot read " + file + ": " + reason);
+        Object from = file == null ? String.valueOf(url).replaceFirst("[?;].*$", "") : file;
+        return new Refusal(Exit.WRONG_USE, "cannot read " + from + ": " + reason);
     }
 
     private static String lost(List<Skipped> skipped) {
@@ -84,9 +137,12 @@ final class ReadCommand implements Callable<Integer> {
     }
 
     private String title() {
-        String name = file.equals(DocumentFile.STANDARD) || file.getFileName() == null
+        Path named = file == null
+                ? Path.of(String.valueOf(url).replaceFirst("[?;].*$", "").replaceAll("^.*[/:]", ""))
+                : file;
+        String name = named.equals(DocumentFile.STANDARD) || named.getFileName() == null
                 ? "read"
-                : file.getFileName().toString();
+                : named.getFileName().toString();
         int point = name.indexOf('.');
         return point > 0 ? name.substring(0, point) : name;
     }

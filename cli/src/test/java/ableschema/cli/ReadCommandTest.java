@@ -9,6 +9,9 @@ import java.nio.charset.Charset;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.Statement;
 import java.util.List;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -116,5 +119,28 @@ class ReadCommandTest {
         refused(able("read", sql.toString(), "-o", out), "in the middle of a statement, begun in line 2");
         Files.writeString(sql, SQL.substring(0, SQL.indexOf("x');") + 1));
         refused(able("read", sql.toString(), "-o", out), "in the middle of a text between quotes, begun in line 5");
+    }
+
+    @Test
+    void a_live_database_is_read_by_its_url() throws Exception {
+        String url = "jdbc:sqlite:" + folder.resolve("club.db");
+        try (Connection connection = DriverManager.getConnection(url);
+                Statement statement = connection.createStatement()) {
+            statement.executeUpdate(SQL);
+        }
+        Run run = able("read", "--url", url, "--json", "-o", out);
+
+        assertThat(run.exit()).as(run.err()).isZero();
+        assertThat(run.json().get("tables").asInt()).isEqualTo(2);
+        assertThat(run.json().get("skipped").get(0).get("reason").asText()).contains("view");
+        assertThat(able("words", out).out()).contains("Each vat consists of any number of brews");
+        refused(
+                able("read", "--url", "jdbc:sqlite:" + folder.resolve("none.db"), "-o", out),
+                "none.db",
+                "cannot be opened");
+        refused(able("read", "--url", "jdbc:paper:x", "-o", out), "no driver");
+        refused(able("read", sql.toString(), "--url", url, "-o", out), "either a file of SQL, or --url");
+        refused(able("read", "-o", out), "either a file of SQL, or --url");
+        refused(able("read", "--url", "jdbc:h2:mem:empty", "-o", out), "no table");
     }
 }

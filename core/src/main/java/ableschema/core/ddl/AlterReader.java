@@ -181,8 +181,33 @@ final class AlterReader {
             }
             throw e;
         }
+        place(table, read.name(), at);
         boolean keyed = table.primaryKey != null && table.primaryKey.columns().contains(read.name());
         table.change(read.name(), any -> keyed ? read.withNullable(false) : read);
+    }
+
+    /** FIRST, or AFTER another column, at the end of a definition. */
+    private void place(DraftTable table, String column, Cursor at) {
+        Tokens tokens = at.tokens();
+        int last = at.end() - 1;
+        boolean first = context.isMySql() && tokens.is(last, "first");
+        boolean after = context.isMySql() && last > 0 && tokens.is(last - 1, "after");
+        if (!first && !after) {
+            return;
+        }
+        Column moved = table.columns.stream()
+                .filter(each -> each.name().equals(column))
+                .findFirst()
+                .orElseThrow(() -> new Unread("there is no column " + column));
+        Optional<String> before = after ? table.column(context.names.of(tokens, last)) : Optional.empty();
+        table.columns.remove(moved);
+        int place = 0;
+        while (before.isPresent()
+                && place < table.columns.size()
+                && !table.columns.get(place).name().equals(before.get())) {
+            place++;
+        }
+        table.columns.add(before.isPresent() ? Math.min(place + 1, table.columns.size()) : 0, moved);
     }
 
     private void drop(DraftTable table, Cursor at) {

@@ -137,6 +137,15 @@ final class ConstraintReader {
 
     void unique(String name, List<String> columns) {
         List<String> known = table.requireColumns(columns);
+        boolean twice = table.uniques.stream().anyMatch(each -> each.columns().equals(known));
+        if (twice && context.isMySql()) { // a second one only costs, and is kept as what it is
+            List<Table.IndexedColumn> parts = known.stream()
+                    .map(each -> new Table.IndexedColumn(each, false))
+                    .toList();
+            String called = context.defaults.index(table, known, name);
+            table.indexes.add(new Table.TableIndex(called, parts, true, Map.of()));
+            return;
+        }
         table.uniques.add(new Table.UniqueConstraint(context.defaults.unique(table, known, name), known));
     }
 
@@ -190,7 +199,7 @@ final class ConstraintReader {
         List<String> columns = condition.columns().distinct().toList();
         var check = new Table.CheckConstraint(context.defaults.check(table, columns, name), condition);
         table.checks.add(check);
-        if (name.isEmpty()) {
+        if (name.isEmpty() || check.name().isEmpty()) {
             table.unnamedChecks.add(check);
         }
     }

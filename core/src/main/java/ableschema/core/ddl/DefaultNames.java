@@ -5,32 +5,43 @@ import java.nio.charset.StandardCharsets;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
+import java.util.regex.Pattern;
 
 /** What a database calls a constraint that is given no name; empty where that cannot be foretold. */
 final class DefaultNames {
 
     private static final int LONGEST = 63;
+    private static final Pattern MADE_UP = Pattern.compile("(?i)constraint_[0-9a-f]+(_[0-9]+)?");
 
     private final boolean postgresql;
     private final boolean mysql;
     private final boolean mariadb;
+    private final boolean h2;
     private final Names names;
 
     DefaultNames(Dialect dialect, Names names) {
         this.postgresql = dialect.name().equals("postgresql");
         this.mariadb = dialect.name().equals("mariadb");
         this.mysql = dialect.name().equals("mysql") || mariadb;
+        this.h2 = dialect.name().equals("h2");
         this.names = names;
     }
 
-    String primaryKey(DraftTable table, String given) {
+    /** The name that was given; empty where it is one that H2 makes up, which may be another the next time. */
+    private String wanted(String given) {
+        return h2 && MADE_UP.matcher(given).matches() ? "" : given;
+    }
+
+    String primaryKey(DraftTable table, String name) {
+        String given = wanted(name);
         if (mysql) {
             return ""; // whatever is given, it is called PRIMARY
         }
         return given.isEmpty() && postgresql ? free(table, table.name.name(), "", "pkey") : given;
     }
 
-    String unique(DraftTable table, List<String> columns, String given) {
+    String unique(DraftTable table, List<String> columns, String name) {
+        String given = wanted(name);
         if (!given.isEmpty()) {
             return given;
         }
@@ -40,7 +51,8 @@ final class DefaultNames {
         return postgresql ? free(table, table.name.name(), String.join("_", columns), "key") : "";
     }
 
-    String foreignKey(DraftTable table, List<String> columns, String given) {
+    String foreignKey(DraftTable table, List<String> columns, String name) {
+        String given = wanted(name);
         if (!given.isEmpty()) {
             return given;
         }
@@ -51,7 +63,8 @@ final class DefaultNames {
     }
 
     /** @param columns those that the check speaks of */
-    String check(DraftTable table, List<String> columns, String given) {
+    String check(DraftTable table, List<String> columns, String name) {
+        String given = wanted(name);
         if (!given.isEmpty() || mysql && !mariadb) {
             return given.isEmpty() ? counted(table, "_chk_") : given;
         }

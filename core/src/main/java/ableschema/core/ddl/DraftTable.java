@@ -20,6 +20,9 @@ final class DraftTable {
     private final Names names;
     TableName name;
 
+    /** Whether its first number is only known by the next one. */
+    boolean nextNumbered;
+
     /** Where it is made. */
     int line;
 

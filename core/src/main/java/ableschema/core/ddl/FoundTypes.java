@@ -125,7 +125,7 @@ final class FoundTypes {
         boolean numbered = column.identity().isPresent();
         if (!numbered && !column.filling().isComputed()) {
             List<Table.CheckConstraint> unnamed = draft.checks.stream()
-                    .filter(draft.unnamedChecks::contains)
+                    .filter(check -> draft.unnamedChecks.contains(check) || isNamedByDatabase(draft, column, check))
                     .filter(check -> check.expression().columns().allMatch(column.name()::equals))
                     .toList();
             if (!unnamed.isEmpty()) {
@@ -146,6 +146,14 @@ final class FoundTypes {
         return !held && isUsual(table, column, found) ? column : kept(column, found);
     }
 
+    /** Whether a check has the name that the database gives to one without. */
+    private boolean isNamedByDatabase(DraftTable draft, Column column, Table.CheckConstraint check) {
+        String given = context.is("postgresql")
+                ? draft.name.name() + "_" + column.name() + "_check"
+                : context.isMySql() ? draft.name.name() + "_chk_" : "";
+        return !given.isEmpty() && check.name().startsWith(given);
+    }
+
     private boolean isUsual(Table table, Column column, SqlType found) {
         boolean serial = found.name().endsWith("serial"); // a whole number and its numbering
         return serial || context.types.isUsual(found, context.dialect.columnType(table, column, column.type()));
@@ -153,7 +161,7 @@ final class FoundTypes {
 
     private Column kept(Column column, SqlType found) {
         var options = new HashMap<>(column.options());
-        context.option(options, Part.Kind.COLUMN, DialectOption.TYPE, found.text());
+        context.option(options, Part.Kind.COLUMN, DialectOption.TYPE, pinned(found));
         return new Column(
                 column.name(),
                 column.type(),
@@ -162,6 +170,11 @@ final class FoundTypes {
                 column.identity(),
                 column.comment(),
                 options);
+    }
+
+    /** Some databases have several names for one type, and print the longest. */
+    private String pinned(SqlType found) {
+        return context.is("postgresql") || context.is("h2") ? found.canonical() : found.text();
     }
 
     private Column with(Column column, DataType type) {

@@ -91,8 +91,17 @@ final class IndexReader {
                 .flatMap(part -> part.value().columns())
                 .distinct()
                 .toList();
+        if (unique && context.isMySql() && isPlain(parts, only)) {
+            new ConstraintReader(context, table).unique(name, columns); // it makes no difference between the two
+            return;
+        }
         String called = context.defaults.index(table, columns, name);
         table.indexes.add(new Table.TableIndex(called, parts, unique, only, options));
+    }
+
+    private static boolean isPlain(List<Table.IndexedColumn> parts, Expression<String> only) {
+        return !only.isPresent()
+                && parts.stream().allMatch(part -> part.value().asColumn().isPresent() && !part.descending());
     }
 
     /** The parts between the brackets: columns, or what is made of them, each with its direction. */

@@ -34,7 +34,7 @@ final class InsertCount {
         String name = at.isName() ? at.qualified().toString() : "";
         if (!name.equals(table)) {
             end();
-            draft.table(TableName.of(name)).ifPresent(found -> counted.add(found.name));
+            draft.table(TableName.of(name)).ifPresent(this::count);
             table = name;
             line = at.tokens().line(start);
             first = at.tokens().text(start, Math.min(at.end(), start + 40));
@@ -46,6 +46,13 @@ final class InsertCount {
         }
         rows += copied ? at.tokens().data().lines().count() : rowsOf(at);
         return true;
+    }
+
+    /** Where a table has rows, the number in its options is that of the next one, and not of the first. */
+    private void count(DraftTable found) {
+        if (counted.add(found.name) && found.nextNumbered) {
+            found.columns.replaceAll(column -> OtherReader.starting(column, 1));
+        }
     }
 
     /** The table of the last numbers that were given: at the definitions, it says where they start. */

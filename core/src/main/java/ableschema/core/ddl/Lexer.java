@@ -333,7 +333,8 @@ final class Lexer {
     private void token() {
         int start = at;
         char c = text.charAt(at);
-        if (isWordStart(c)) {
+        boolean lone = (c == '@' || c == '#') && (at + 1 >= length || !isWordPart(text.charAt(at + 1)));
+        if (isWordStart(c) && !lone) {
             word(start);
         } else if (c == '\'') {
             quoted(Kind.STRING, start, '\'', lexis.backslash());

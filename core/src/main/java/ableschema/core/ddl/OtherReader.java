@@ -138,9 +138,7 @@ final class OtherReader {
         Expression<String> filled = Expression.none();
         while (!at.atEnd()) {
             if (at.accept("check")) {
-                Expression<String> condition = context.expressions.read(
-                        at.inside(),
-                        word -> word.equalsIgnoreCase("value") ? Optional.of(DomainType.VALUE) : Optional.empty());
+                Expression<String> condition = condition(at);
                 check = check.isPresent() ? both(check, condition) : condition;
             } else if (at.accept("default")) {
                 int start = at.at();
@@ -223,6 +221,8 @@ final class OtherReader {
             }
         } else if (at.accept("type")) {
             alterType(at);
+        } else if (at.accept("domain")) {
+            alterDomain(at);
         } else if (at.accept("sequence")) {
             at.skipCondition();
             String key = Sequence.key(at.lastName());
@@ -232,6 +232,34 @@ final class OtherReader {
         } else {
             throw new Unread("nothing is known of this change");
         }
+    }
+
+    private void alterDomain(Cursor at) {
+        at.skipCondition();
+        String key = context.names.key(at.lastName());
+        DomainType type = context.draft.domains.get(key);
+        if (type == null || !at.accept("add")) {
+            throw new Unread("nothing is known of this change");
+        }
+        if (at.accept("constraint")) {
+            at.lastName();
+        }
+        at.expect("check");
+        Expression<String> condition = condition(at);
+        context.draft.domains.put(
+                key,
+                new DomainType(
+                        type.name(),
+                        type.base(),
+                        type.check().isPresent() ? both(type.check(), condition) : condition,
+                        type.defaultValue(),
+                        type.comment(),
+                        type.options()));
+    }
+
+    private Expression<String> condition(Cursor at) {
+        return context.expressions.read(
+                at.inside(), word -> word.equalsIgnoreCase("value") ? Optional.of(DomainType.VALUE) : Optional.empty());
     }
 
     private void alterType(Cursor at) {

@@ -239,7 +239,7 @@ public final class SqlReader {
                     if (at.is('=')) { // ALGORITHM=…, DEFINER=…
                         at.skip();
                         at.skip();
-                        if (at.is("@")) {
+                        if (at.is('@')) {
                             at.skip();
                             at.skip();
                         }

@@ -1,11 +1,13 @@
 package ableschema.core.ddl;
 
 import ableschema.core.ddl.Tokens.Kind;
+import ableschema.core.expression.Filling;
 import ableschema.core.schema.Column;
 import ableschema.core.schema.Part;
-import ableschema.core.schema.TableName;
+import ableschema.core.schema.Table;
 import ableschema.core.types.DataTypes;
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -67,9 +69,12 @@ final class TableReader {
             throw new Unread("it is a part of the table " + at.qualified() + ", which is read as one");
         }
         if (at.accept("like")) {
-            copy(table, at.qualified());
+            copy(table, at);
             context.draft.add(table);
             return;
+        }
+        if (at.accept("comment")) {
+            table.comment = at.string();
         }
         if (at.is("as") || at.is("of") || at.is("using") || !at.is('(')) {
             throw new Unread("its columns follow from something else than a list of them");
@@ -90,7 +95,7 @@ final class TableReader {
                     && !element.tokens().is(element.at() + 1, '(')) {
                 attempt(element, () -> {
                     element.skip();
-                    copy(table, element.qualified());
+                    copy(table, element);
                 });
             } else if (ConstraintReader.begins(element)) {
                 constraints.add(element);
@@ -160,16 +165,49 @@ final class TableReader {
         context.draft.skip(element.tokens().line(element.at()), element.text(), reason);
     }
 
-    private void copy(DraftTable table, TableName model) {
-        DraftTable from = context.table(model);
-        table.columns.addAll(from.columns);
-        table.types.putAll(from.types);
-        if (context.isMySql() && table.columns.size() == from.columns.size()) { // there LIKE copies the keys, too
-            table.primaryKey = from.primaryKey;
-            table.uniques.addAll(from.uniques);
-            table.indexes.addAll(from.indexes);
-            table.options.putAll(from.options);
+    /** LIKE copies the columns, and more of a table where that is said; one family of databases copies all but what it refers to. */
+    private void copy(DraftTable table, Cursor at) {
+        DraftTable from = context.table(at.qualified());
+        var including = new HashSet<String>();
+        while (!at.atEnd()) {
+            boolean more = at.accept("including");
+            at.accept("excluding");
+            if (!at.atEnd()) {
+                String what = at.isName() ? at.name().toLowerCase(Locale.ROOT) : "";
+                including.addAll(more ? Set.of(what) : Set.of());
+                at.skipTo(what.isEmpty() ? at.at() + 1 : at.at());
+            }
         }
+        boolean all = including.contains("all") || context.isMySql() || context.is("h2");
+        boolean defaults = all || including.contains("defaults");
+        from.columns.forEach(column -> table.columns.add(defaults ? column : column.withFilling(Filling.nothing())));
+        table.types.putAll(from.types);
+        if (all || including.contains("constraints")) {
+            from.checks.forEach(table.checks::add);
+        }
+        if (all || including.contains("indexes")) {
+            copyKeys(table, from);
+        }
+        if (context.isMySql()) {
+            table.options.putAll(from.options);
+            table.comment = from.comment;
+        }
+    }
+
+    private void copyKeys(DraftTable table, DraftTable from) {
+        DefaultNames names = context.defaults;
+        boolean renamed = !context.isMySql();
+        if (from.primaryKey != null) {
+            table.primaryKey = new Table.PrimaryKey(names.primaryKey(table, ""), from.primaryKey.columns());
+        }
+        from.uniques.forEach(each -> table.uniques.add(new Table.UniqueConstraint(
+                names.unique(table, each.columns(), renamed ? "" : each.name()), each.columns())));
+        from.indexes.forEach(each -> table.indexes.add(new Table.TableIndex(
+                names.index(table, each.columnNames(), renamed ? "" : each.name()),
+                each.columns(),
+                each.unique(),
+                each.only(),
+                each.options())));
     }
 
     private void options(DraftTable table, Cursor at, int line) {
@@ -206,7 +244,10 @@ final class TableReader {
         at.accept('=');
         String option = OPTIONS.get(word);
         if (option != null && at.isName()) {
-            context.option(table.options, Part.Kind.TABLE, option, at.name());
+            String value = at.name();
+            if (!value.equalsIgnoreCase("InnoDB")) { // which is usual
+                context.option(table.options, Part.Kind.TABLE, option, value);
+            }
         } else if (KNOWN_OPTIONS.contains(word)) {
             if (word.equals("auto_increment") && at.isKind(Kind.NUMBER)) {
                 start(table, at.number());
@@ -218,6 +259,7 @@ final class TableReader {
 
     /** The number that the next row gets is kept as the first. */
     private static void start(DraftTable table, long next) {
+        table.nextNumbered = true;
         table.columns.replaceAll(column -> column.identity().isPresent() ? OtherReader.starting(column, next) : column);
     }
 

@@ -84,6 +84,9 @@ final class TypeMeaning {
 
     private String canonical(SqlType type) {
         if (mysql) {
+            if (type.name().equals("double precision")) {
+                return "double";
+            }
             if (type.name().equals("tinyint") && type.number(0) == 1 && !type.unsigned()) {
                 return "boolean";
             }
@@ -118,7 +121,8 @@ final class TypeMeaning {
             case "decimal", "number", "fixed" -> decimal(type);
             case "money" -> new DataType.Decimal(19, 4);
             case "smallmoney" -> new DataType.Decimal(10, 4);
-            case "real", "double", "float", "binary_float", "binary_double", "decfloat" -> Simple.REAL;
+            case "real", "double", "double precision", "float", "binary_float", "binary_double", "decfloat" ->
+                Simple.REAL;
             case "boolean" -> Simple.YES_NO;
             case "bit" -> type.has(0) || type.number(0) == 1 ? Simple.YES_NO : new DataType.Text(0);
             case "date" -> Simple.DATE;

@@ -78,7 +78,7 @@ final class TypeReader {
             return at.lastName();
         }
         boolean set = at.is("set") && at.at() + 1 < at.end() && at.tokens().is(at.at() + 1, '(');
-        if (!at.isKind(Kind.WORD) || isClause(at) && !set) {
+        if (!at.isKind(Kind.WORD) || isClause(at) && !set && !at.is("binary")) {
             if (free) {
                 return "";
             }
