@@ -65,6 +65,12 @@ final class ReadCommand implements Callable<Integer> {
             completionCandidates = DialectName.Names.class)
     private @Nullable Dialect dialect;
 
+    @Option(
+            names = "--rows",
+            paramLabel = "N",
+            description = "Takes the first N rows of each table along as sample rows.")
+    private int rows;
+
     @Option(names = "--json", description = "Prints what was read as counts, and all that was not, as JSON.")
     private boolean json;
 
@@ -84,7 +90,7 @@ final class ReadCommand implements Callable<Integer> {
                     spec.commandLine(), "name either a file of SQL, or --url and a database to read");
         }
         SqlRead read = url == null ? fromFile(Objects.requireNonNull(file)) : fromDatabase(url);
-        Reversed reversed = Reverse.of(read.schema(), title(), read.dialect().name());
+        Reversed reversed = Reverse.of(read, title());
         boolean toFile = output.isFile();
         if (toFile || !json) {
             output.writeDesign(file == null ? NOWHERE : file, DocumentFile.print(reversed.document()), replace);
@@ -98,7 +104,7 @@ final class ReadCommand implements Callable<Integer> {
 
     private SqlRead fromFile(Path from) throws FileProblem {
         String text = SqlFile.read(from);
-        SqlRead read = dialect == null ? SqlReader.read(text) : SqlReader.read(text, dialect);
+        SqlRead read = SqlReader.read(text, dialect == null ? SqlReader.dialectOf(text) : dialect, rows);
         read.cut().ifPresent(cut -> {
             throw refusal("it ends in the middle of " + cut.what() + ", begun in line " + cut.line()
                     + "; take the whole file, or name its dialect with --dialect");

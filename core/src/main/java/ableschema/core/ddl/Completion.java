@@ -21,7 +21,7 @@ final class Completion {
         this.draft = context.draft;
     }
 
-    SqlRead read(Optional<SqlRead.Cut> cut) {
+    SqlRead read(Optional<SqlRead.Cut> cut, List<ReadRows> rows) {
         dropUsualNamespace();
         draft.tables().forEach(this::complete);
         SqlRead.Counts counts =
@@ -33,7 +33,7 @@ final class Completion {
         var skipped = new ArrayList<>(draft.skipped);
         skipped.sort(Comparator.comparingInt(Skipped::line));
         return new SqlRead(
-                context.dialect, new Schema(List.copyOf(draft.domains.values()), tables), counts, cut, skipped);
+                context.dialect, new Schema(List.copyOf(draft.domains.values()), tables), counts, cut, rows, skipped);
     }
 
     /** Where there are no schemas within a database, the owner that stands before each name says nothing. */

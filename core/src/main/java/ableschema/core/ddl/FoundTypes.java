@@ -41,9 +41,36 @@ final class FoundTypes {
                 draft.columns.set(i, settled(draft, column, found));
             }
         }
+        draft.foreignKeys.replaceAll(key -> wholeOrEmpty(draft, key));
         if (!context.dialect.can(Ability.MANY_EMPTIES_IN_UNIQUE)) {
             draft.indexes.removeIf(index -> isUnique(draft, index));
         }
+    }
+
+    /** Where a reference of several columns cannot be asked to be whole or empty, a check without a name asks for it. */
+    private ForeignKey wholeOrEmpty(DraftTable draft, ForeignKey key) {
+        List<String> optional = key.columns().stream()
+                .filter(name ->
+                        draft.columns.stream().anyMatch(each -> each.name().equals(name) && each.nullable()))
+                .toList();
+        if (optional.size() < 2 || key.wholeOrEmpty()) {
+            return key;
+        }
+        String empty = optional.stream().map(name -> "{" + name + "} is null").collect(Collectors.joining(" and "));
+        String whole =
+                optional.stream().map(name -> "{" + name + "} is not null").collect(Collectors.joining(" and "));
+        boolean asked = draft.checks.removeIf(check -> draft.unnamedChecks.contains(check)
+                && check.expression().toString().equals(empty + " or " + whole));
+        return asked
+                ? new ForeignKey(
+                        key.name(),
+                        key.columns(),
+                        key.target(),
+                        key.targetColumns(),
+                        key.onDelete(),
+                        key.onUpdate(),
+                        true)
+                : key;
     }
 
     /** A key of the one type integer is the number of its row in SQLite, and given by it. */

@@ -14,10 +14,13 @@ import java.util.function.ToIntFunction;
  * @param schema  its tables and named types as they end up
  * @param counts  how much was found, conditions that only hold a type counted as checks
  * @param cut     where the text ends in the middle of something, if it does
+ * @param rows    the first rows of its tables, as many as were asked for
  * @param skipped what is not part of the schema, in the order of the text
  */
-public record SqlRead(Dialect dialect, Schema schema, Counts counts, Optional<Cut> cut, List<Skipped> skipped) {
+public record SqlRead(
+        Dialect dialect, Schema schema, Counts counts, Optional<Cut> cut, List<ReadRows> rows, List<Skipped> skipped) {
     public SqlRead {
+        rows = List.copyOf(rows);
         skipped = List.copyOf(skipped);
     }
 

@@ -79,34 +79,44 @@ public final class SqlReader {
     private final Tokens tokens;
     private final Lexer lexer;
     private final OtherReader others;
-    private final InsertCount inserts;
+    private final RowReader rows;
 
-    private SqlReader(String text, Dialect dialect) {
+    private SqlReader(String text, Dialect dialect, int mostRows) {
         Lexis lexis = Lexis.of(dialect);
         this.context = new Context(dialect);
         this.tokens = new Tokens(text, lexis);
         this.lexer = new Lexer(text, lexis);
         this.others = new OtherReader(context);
-        this.inserts = new InsertCount(context.draft);
+        this.rows = new RowReader(context.draft, mostRows);
     }
 
     /** Reads a text as one of a dialect. */
     public static SqlRead read(String text, Dialect dialect) {
-        var reader = new SqlReader(text, dialect);
+        return read(text, dialect, 0);
+    }
+
+    /** @param mostRows how many rows of each table are read along */
+    public static SqlRead read(String text, Dialect dialect, int mostRows) {
+        var reader = new SqlReader(text, dialect, mostRows);
         while (reader.lexer.next(reader.tokens)) {
             reader.statement();
         }
-        reader.inserts.end();
+        reader.rows.end();
         int unclosed = reader.lexer.unclosed();
         Optional<SqlRead.Cut> cut = unclosed < 0
                 ? Optional.empty()
                 : Optional.of(new SqlRead.Cut(reader.tokens.lineAt(unclosed), reader.lexer.unclosedWhat()));
-        return new Completion(reader.context).read(cut);
+        return new Completion(reader.context).read(cut, reader.rows.read());
     }
 
     /** Reads a text of which it is not said in which dialect it is. */
     public static SqlRead read(String text) {
-        return read(text, DialectGuess.of(text));
+        return read(text, dialectOf(text), 0);
+    }
+
+    /** The dialect that most in a text speaks for; standard SQL where nothing does. */
+    public static Dialect dialectOf(String text) {
+        return DialectGuess.of(text);
     }
 
     private void statement() {
@@ -116,7 +126,7 @@ public final class SqlReader {
         }
         var at = new Cursor(tokens, context.names, 0, tokens.count());
         try {
-            if (!inserts.counts(at)) {
+            if (!rows.takes(at)) {
                 read(at);
             }
         } catch (Unread e) {

@@ -43,26 +43,24 @@ final class Assembly {
     private final Found found;
     private final ColumnRefs refs;
     private final Pinning pinning;
-    private final boolean plural;
     private final String dialect;
     private final Map<Table, String> names = new HashMap<>();
 
     /** @param dialect where the schema was read from */
-    Assembly(Found found, Pinning pinning, boolean plural, String dialect) {
+    Assembly(Found found, Pinning pinning, String dialect) {
         this.dialect = dialect;
         this.found = found;
         this.refs = new ColumnRefs(found);
         this.pinning = pinning;
-        this.plural = plural;
         nameAll();
     }
 
     /** Two tables of one name get their schemas before it. */
     private void nameAll() {
         Set<String> taken = new HashSet<>();
+        var prefix = new Prefix(found.schema());
         for (Table table : found.schema().tables()) {
-            String phrase = Phrases.of(table.name());
-            phrase = plural ? Phrases.singular(phrase) : phrase;
+            String phrase = Phrases.singular(Phrases.of(prefix.without(table.name())));
             String name = phrase;
             if (taken.contains(key(name))) {
                 name = Phrases.of(table.namespace().isEmpty() ? table.name() : table.namespace() + "_" + table.name());
@@ -286,13 +284,12 @@ final class Assembly {
         boolean identifying = table.primaryKey()
                 .filter(primary -> primary.columns().containsAll(key.columns()))
                 .isPresent();
-        String called = Phrases.of(target.name());
         Roles roles = Roles.of(
                 table,
                 key,
                 found.ordered(key),
                 found.targetKey(key).orElse(List.of()),
-                plural ? Phrases.singular(called) : called,
+                name(target).toLowerCase(Locale.ROOT),
                 identifying);
         Reference reference = reference(table, key, unique);
         boolean optional = key.columns().stream()

@@ -4,9 +4,38 @@ import ableschema.core.design.Plural;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Set;
 
 /** Turns identifiers into words: {@code ORDER_ITEM} and {@code orderItem} into "order item". */
 final class Phrases {
+
+    /** Words in the singular that end like a plural. */
+    private static final Set<String> SINGULAR = Set.of(
+            "news",
+            "lens",
+            "series",
+            "species",
+            "means",
+            "gas",
+            "canvas",
+            "atlas",
+            "bias",
+            "alias",
+            "chaos",
+            "has",
+            "was",
+            "gps",
+            "sms",
+            "dns",
+            "css",
+            "pos",
+            "days",
+            "hours",
+            "minutes",
+            "kudos",
+            "diabetes",
+            "headquarters",
+            "mathematics");
 
     private Phrases() {}
 
@@ -62,6 +91,9 @@ final class Phrases {
     static String singular(String phrase) {
         int space = phrase.lastIndexOf(' ') + 1;
         String last = phrase.substring(space);
+        if (SINGULAR.contains(last) || last.matches(".*(ss|us|is)")) {
+            return phrase;
+        }
         for (String candidate : candidates(last)) {
             if (candidate.length() > 1 && Plural.ENGLISH.of(candidate).equals(last)) {
                 return phrase.substring(0, space) + candidate;

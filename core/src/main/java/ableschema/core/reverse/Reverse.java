@@ -1,5 +1,7 @@
 package ableschema.core.reverse;
 
+import ableschema.core.ddl.ReadRows;
+import ableschema.core.ddl.SqlRead;
 import ableschema.core.design.Design;
 import ableschema.core.difference.Difference;
 import ableschema.core.document.Diagram;
@@ -22,13 +24,34 @@ public final class Reverse {
      * @param dialect the dialect that the schema was read from, which becomes that of the design
      */
     public static Reversed of(Schema schema, String title, String dialect) {
+        return of(
+                schema,
+                List.of(),
+                title,
+                HouseRules.USUAL.withNaming(Style.of(schema)).withDialect(dialect),
+                dialect);
+    }
+
+    /** The same for all that was read from a text or a database. */
+    public static Reversed of(SqlRead read, String title) {
+        HouseRules house = HouseRules.USUAL
+                .withNaming(Style.of(read.schema()))
+                .withDialect(read.dialect().name());
+        return of(read.schema(), read.rows(), title, house, read.dialect().name());
+    }
+
+    /** The same for a design that has its house rules already: what they would not give is pinned. */
+    public static Reversed under(HouseRules house, SqlRead read, String title) {
+        return of(read.schema(), read.rows(), title, house, read.dialect().name());
+    }
+
+    private static Reversed of(Schema schema, List<ReadRows> rows, String title, HouseRules house, String dialect) {
         var found = new Found(schema);
-        NamingRules rules = Style.of(schema);
-        Design plain = new Assembly(found, Pinning.nothing(found), rules.plural(), dialect).design();
+        NamingRules rules = house.naming();
+        Design plain = new Assembly(found, Pinning.nothing(found), dialect).design();
         Mapping unpinned = Mapping.of(found.answered(plain), rules);
-        Design named = new Assembly(found, Pinning.whereItDiffers(unpinned, found), rules.plural(), dialect).design();
-        Design design = found.answered(named);
-        HouseRules house = HouseRules.USUAL.withNaming(rules).withDialect(dialect);
+        Design named = new Assembly(found, Pinning.whereItDiffers(unpinned, found), dialect).design();
+        Design design = new FoundRows(found, rows).in(found.answered(named));
         Document document = Document.of(title, design, List.of(Diagram.WHOLE), house);
         Schema derived = document.mapping().schema();
         List<Difference> differences = Completed.by(derived, found).differences(derived);

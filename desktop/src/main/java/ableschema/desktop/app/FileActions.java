@@ -7,6 +7,7 @@ import ableschema.desktop.workspace.Workspace;
 import java.io.File;
 import java.nio.file.Path;
 import java.util.Optional;
+import java.util.function.Consumer;
 import javafx.scene.control.Alert;
 import javafx.scene.control.ButtonBar;
 import javafx.scene.control.ButtonType;
@@ -50,6 +51,19 @@ public final class FileActions {
             if (chosen != null) {
                 open(chosen.toPath());
             }
+        }
+    }
+
+    /** Asks for a file of SQL; what is not saved is asked about once it is read. */
+    void chooseSql(Consumer<Path> reading) {
+        var chooser = new FileChooser();
+        chooser.getExtensionFilters()
+                .addAll(
+                        new FileChooser.ExtensionFilter("SQL", "*.sql", "*.ddl", "*.txt", "*.dump"),
+                        new FileChooser.ExtensionFilter("any file", "*"));
+        File chosen = chooser.showOpenDialog(window);
+        if (chosen != null) {
+            reading.accept(chosen.toPath());
         }
     }
 

@@ -5,6 +5,7 @@ import ableschema.core.document.Detail;
 import ableschema.core.document.Document;
 import ableschema.core.edit.ChangeRules;
 import ableschema.core.finding.Step;
+import ableschema.core.store.DocumentFile;
 import ableschema.desktop.actions.Actions;
 import ableschema.desktop.brief.BriefBench;
 import ableschema.desktop.find.FindView;
@@ -14,6 +15,8 @@ import ableschema.desktop.gloss.GlossView;
 import ableschema.desktop.keys.KeysBench;
 import ableschema.desktop.list.ListBench;
 import ableschema.desktop.marks.FxFonts;
+import ableschema.desktop.read.ReadSummary;
+import ableschema.desktop.read.SqlImport;
 import ableschema.desktop.review.ReviewBench;
 import ableschema.desktop.route.RouteView;
 import ableschema.desktop.rows.RowsBench;
@@ -23,6 +26,7 @@ import ableschema.desktop.sheet.SheetView;
 import ableschema.desktop.sql.SqlBench;
 import ableschema.desktop.workspace.Workspace;
 import ableschema.diagram.picture.View;
+import java.nio.file.Path;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Locale;
@@ -36,6 +40,7 @@ import javafx.scene.Node;
 import javafx.scene.Scene;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyCombination;
+import javafx.scene.input.TransferMode;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
@@ -58,6 +63,7 @@ public final class MainWindow {
     private final RecoveryBar recovery;
     private final Map<Step, Node> benches = new EnumMap<>(Step.class);
     private final PictureExport pictures;
+    private final SqlImport sql;
     private final Folding route;
     private final Folding gloss;
     private final Scene scene;
@@ -73,6 +79,8 @@ public final class MainWindow {
         this.header = new SheetHeader(workspace, sheet);
         this.recovery = new RecoveryBar(workspace, autosave);
         this.pictures = new PictureExport(workspace, stage);
+        this.sql = new SqlImport(workspace, files::mayLeave, this::showRead);
+        sheet.onSql(sql::paste);
         Node middle = middle();
         this.route = new Folding(new RouteView(workspace, benches.keySet()), true, "route");
         this.gloss = new Folding(new GlossView(workspace), false, "gloss");
@@ -88,6 +96,7 @@ public final class MainWindow {
                 .addListener(
                         (o, before, dark) -> layers.pseudoClassStateChanged(PseudoClass.getPseudoClass("dark"), dark));
         stage.setScene(scene);
+        takeDrops();
         workspace.documentProperty().addListener((o, before, now) -> title());
         workspace.notices().noticeProperty().addListener((o, before, now) -> title());
         title();
@@ -192,6 +201,7 @@ public final class MainWindow {
         actions.add("save", "Shortcut+S", files::save);
         actions.add("save as another file", "Shortcut+Shift+S", files::chooseAndSave);
         actions.add("open a design", "Shortcut+O", files::chooseAndOpen);
+        actions.add("read SQL definitions from a file", "Shortcut+Shift+O", () -> files.chooseSql(sql::open));
         actions.add("write the picture to a file (SVG, PNG, PDF)", "Shortcut+Shift+E", pictures::choose);
         actions.add("copy the picture", "Shortcut+Shift+C", pictures::copy);
         actions.add("fold the route away, or bring it back", "Alt+R", route::toggle);
@@ -267,6 +277,33 @@ public final class MainWindow {
         }
         sheet.centre(thing);
         sheet.requestFocus();
+    }
+
+    private void showRead(ReadSummary summary) {
+        summary.onClose(this::closeOver);
+        showOver(summary);
+    }
+
+    /** A file that is dropped on the window is opened: a design, or else SQL. */
+    private void takeDrops() {
+        scene.setOnDragOver(event -> {
+            if (event.getDragboard().hasFiles()) {
+                event.acceptTransferModes(TransferMode.COPY);
+            }
+        });
+        scene.setOnDragDropped(event -> {
+            event.setDropCompleted(event.getDragboard().hasFiles());
+            event.getDragboard().getFiles().stream().limit(1).forEach(file -> drop(file.toPath()));
+            event.consume();
+        });
+    }
+
+    void drop(Path file) {
+        if (!file.toString().endsWith(DocumentFile.ENDING)) {
+            sql.open(file);
+        } else if (files.mayLeave()) {
+            files.open(file);
+        }
     }
 
     private void showOver(Node node) {

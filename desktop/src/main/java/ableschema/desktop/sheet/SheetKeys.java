@@ -216,6 +216,8 @@ final class SheetKeys {
     void paste(String text) {
         if (text.stripLeading().startsWith("{")) {
             pasteFragment(text);
+        } else if (sheet.takesSql(text)) {
+            return;
         } else {
             pasteTable(text);
         }

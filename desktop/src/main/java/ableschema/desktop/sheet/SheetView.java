@@ -9,6 +9,7 @@ import ableschema.core.document.District;
 import ableschema.core.document.Document;
 import ableschema.core.review.Rules;
 import ableschema.desktop.actions.Actions;
+import ableschema.desktop.read.SqlImport;
 import ableschema.desktop.workspace.Workspace;
 import ableschema.diagram.geometry.Area;
 import ableschema.diagram.geometry.Point;
@@ -27,6 +28,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Consumer;
 import javafx.geometry.Point2D;
 import javafx.scene.Group;
 import javafx.scene.Node;
@@ -43,6 +45,7 @@ public final class SheetView extends Pane {
     private static final double READABLE_KEYS = 0.3;
 
     private final Workspace workspace;
+    private Consumer<String> sqlReading = text -> {};
     private final Pane content = new Pane();
     private final SheetPaper paper = new SheetPaper();
     private final Paintings paintings = new Paintings();
@@ -364,6 +367,20 @@ public final class SheetView extends Pane {
     /** Adds what the keys of the sheet do to the list of all actions. */
     public void list(Actions actions) {
         gestures.keys().list(actions);
+    }
+
+    /** Has SQL that is pasted put in as what it makes. */
+    public void onSql(Consumer<String> reading) {
+        sqlReading = reading;
+    }
+
+    /** Reads a text that makes tables; false where it makes none. */
+    boolean takesSql(String text) {
+        boolean taken = SqlImport.isSql(text);
+        if (taken) {
+            sqlReading.accept(text);
+        }
+        return taken;
     }
 
     /** Pastes entities or a table, as with the keys. */

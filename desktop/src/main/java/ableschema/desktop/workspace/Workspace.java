@@ -295,6 +295,11 @@ public final class Workspace {
         then.run();
     }
 
+    /** Marks what is open as something that stands in no file yet. */
+    public void keepNothingSaved() {
+        lastSaved = Document.EMPTY;
+    }
+
     public Optional<Path> file() {
         return file;
     }

@@ -1,0 +1,132 @@
+package ableschema.desktop.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import ableschema.core.finding.Step;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.concurrent.TimeUnit;
+import javafx.scene.input.Clipboard;
+import javafx.scene.input.ClipboardContent;
+import javafx.scene.input.KeyCode;
+import javafx.stage.Stage;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.testfx.api.FxRobot;
+import org.testfx.framework.junit5.Start;
+import org.testfx.util.WaitForAsyncUtils;
+
+/** Existing SQL is dropped on the window or pasted onto the sheet. */
+class ReadSqlTest extends WindowFixture {
+
+    private static final String SQL =
+            """
+            CREATE TABLE vats (vat_no integer PRIMARY KEY, litres decimal(6,1) CHECK (litres > 0));
+            CREATE TABLE brews (vat_no integer NOT NULL REFERENCES vats, begun date NOT NULL, PRIMARY KEY (vat_no, begun));
+            CREATE VIEW big AS SELECT * FROM vats WHERE litres > 100;
+            INSERT INTO vats VALUES (1, 200.0), (2, 50.5);
+            INSERT INTO brews VALUES (2, '2027-03-01');
+            """;
+
+    @TempDir
+    private Path folder;
+
+    @Start
+    void start(Stage stage) {
+        open(stage);
+    }
+
+    private void drop(FxRobot robot, String text) throws Exception {
+        Path file = Files.writeString(folder.resolve("cellar.sql"), text);
+        robot.interact(() -> window.drop(file));
+        idle();
+    }
+
+    private void idle() throws Exception {
+        WaitForAsyncUtils.waitFor(
+                20, TimeUnit.SECONDS, () -> workspace.jobs().running().isEmpty());
+        WaitForAsyncUtils.waitForFxEvents();
+    }
+
+    private void paste(FxRobot robot, String text) throws Exception {
+        robot.interact(() -> {
+            var content = new ClipboardContent();
+            content.putString(text);
+            Clipboard.getSystemClipboard().setContent(content);
+        });
+        click(robot, "#sheet");
+        robot.press(KeyCode.CONTROL).type(KeyCode.V).release(KeyCode.CONTROL);
+        idle();
+    }
+
+    @Test
+    void a_file_that_is_dropped_becomes_a_design_with_rows_and_what_was_left_out_is_shown(FxRobot robot)
+            throws Exception {
+        drop(robot, SQL);
+
+        assertThat(workspace.design().entities())
+                .extracting(each -> each.name())
+                .containsExactly("Vat", "Brew");
+        assertThat(workspace.design().countRows()).isEqualTo(3);
+        assertThat(entity("Brew").body().rows().get(0).references()).hasSize(1);
+        assertThat(robot.lookup("#read-summary .title").queryLabeled().getText())
+                .contains("2 tables, 4 columns, 1 foreign key");
+        assertThat(robot.lookup("#left-out").queryListView().getItems())
+                .singleElement()
+                .asString()
+                .contains("line 3", "a view is not part of a design");
+        assertThat(workspace.isSaved()).as("it stands in no file yet").isFalse();
+
+        robot.type(KeyCode.ESCAPE);
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(robot.lookup("#read-summary").tryQuery()).isEmpty();
+    }
+
+    @Test
+    void the_review_is_one_step_away(FxRobot robot) throws Exception {
+        drop(robot, "CREATE TABLE note (text varchar(20));");
+        robot.interact(() -> robot.lookup("#review-read").queryButton().fire());
+        WaitForAsyncUtils.waitForFxEvents();
+
+        assertThat(workspace.stepProperty().get()).isEqualTo(Step.REVIEW);
+        assertThat(workspace.review().open()).isNotEmpty();
+    }
+
+    @Test
+    void what_is_no_sql_changes_nothing_and_is_said(FxRobot robot) throws Exception {
+        drawTwo(robot);
+        var before = workspace.document();
+        drop(robot, "Dear all, the tables come tomorrow.");
+        assertThat(workspace.notices().noticeProperty().get().problem()).isTrue();
+        assertThat(workspace.notices().noticeProperty().get().text()).contains("cellar.sql", "makes no table");
+        drop(robot, SQL.substring(0, 150));
+        assertThat(workspace.notices().noticeProperty().get().text()).contains("in the middle of", "line 2");
+
+        assertThat(workspace.document()).isSameAs(before);
+    }
+
+    @Test
+    void sql_that_is_pasted_beside_other_entities_is_one_step_that_is_undone(FxRobot robot) throws Exception {
+        drawTwo(robot);
+        var tables = workspace.mapping().schema().tables().size();
+        paste(robot, SQL);
+
+        assertThat(workspace.design().entities()).hasSize(4);
+        assertThat(workspace.mapping().schema().table("vats")).isPresent();
+        assertThat(workspace.mapping().schema().table("brews").orElseThrow().foreignKeys())
+                .hasSize(1);
+        double right =
+                workspace.document().position(entity("Hive").id()).orElseThrow().x();
+        assertThat(workspace
+                        .document()
+                        .position(entity("Vat").id())
+                        .orElseThrow()
+                        .x())
+                .isGreaterThan(right);
+        robot.type(KeyCode.ESCAPE);
+        robot.press(KeyCode.CONTROL).type(KeyCode.Z).release(KeyCode.CONTROL);
+        WaitForAsyncUtils.waitForFxEvents();
+
+        assertThat(workspace.mapping().schema().tables()).hasSize(tables);
+    }
+}
