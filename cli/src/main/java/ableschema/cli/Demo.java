@@ -17,8 +17,17 @@ enum Demo {
     }
 
     Path path() {
+        return folder().resolve(name + DocumentFile.ENDING);
+    }
+
+    /** The SQL of a database as it was handed on. */
+    static Path inherited() {
+        return folder().resolve("inherited.sql");
+    }
+
+    private static Path folder() {
         String home = System.getenv("ABLE_HOME");
-        return Path.of(home == null ? "." : home).resolve("demo").resolve(name + DocumentFile.ENDING);
+        return Path.of(home == null ? "." : home).resolve("demo");
     }
 
     Document read() throws FileProblem {

@@ -57,10 +57,12 @@ final class DemoCommand implements Callable<Integer> {
         makeFolder();
         say("driving the window " + (Window.isOffscreen() ? "offscreen" : "on your display")
                 + " through the example; this takes about half a minute ...");
-        Document apart = tour(worked, fieldLog);
+        Tour.Left left = tour(worked, fieldLog);
+        Document apart = left.takenApart();
         boolean accepted = writeSql("alder-valley", worked) & writeSql("field-log-taken-apart", apart);
         writePictures(worked);
         DocumentFile.write(folder.resolve("field-log-taken-apart" + DocumentFile.ENDING), apart);
+        DocumentFile.write(folder.resolve("inherited-mended" + DocumentFile.ENDING), left.mended());
         spec.commandLine().getOut().println(folder.toAbsolutePath().normalize());
         return accepted ? Exit.DONE : Exit.ERRORS;
     }
@@ -79,7 +81,7 @@ final class DemoCommand implements Callable<Integer> {
         }
     }
 
-    private Document tour(Document worked, Document fieldLog) throws FileProblem {
+    private Tour.Left tour(Document worked, Document fieldLog) throws FileProblem {
         var opened = new CompletableFuture<Tour>();
         Platform.startup(() -> {
             var workspace = new Workspace(Document.EMPTY, IdSource.seeded(2027));
@@ -88,7 +90,7 @@ final class DemoCommand implements Callable<Integer> {
             new Thread(() -> opened.complete(new Tour(workspace, window, folder)), "able-tour").start();
         });
         try {
-            return opened.get().run(worked, fieldLog);
+            return opened.get().run(worked, fieldLog, Demo.inherited());
         } catch (InterruptedException e) {
             Thread.currentThread().interrupt();
             throw new IllegalStateException("the demo was interrupted", e);

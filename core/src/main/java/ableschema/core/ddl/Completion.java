@@ -38,11 +38,16 @@ final class Completion {
 
     /** Where there are no schemas within a database, the owner that stands before each name says nothing. */
     private void dropUsualNamespace() {
+        if (context.dialect.can(Ability.NAMESPACES)
+                || draft.tables().stream()
+                        .allMatch(each -> each.name.namespace().isEmpty())) {
+            return;
+        }
         long owners = draft.tables().stream()
                 .map(each -> each.name.namespace())
                 .distinct()
                 .count();
-        if (owners == 1 && !context.dialect.can(Ability.NAMESPACES)) {
+        if (owners == 1) {
             List.copyOf(draft.tables()).forEach(each -> draft.rename(each, TableName.of(each.name.name())));
         }
     }

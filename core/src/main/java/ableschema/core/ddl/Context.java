@@ -6,12 +6,12 @@ import ableschema.core.schema.DomainType;
 import ableschema.core.schema.Part;
 import ableschema.core.schema.TableName;
 import ableschema.core.sql.dialect.Dialect;
-import ableschema.core.sql.dialect.DialectOption;
 import ableschema.core.sql.dialect.StandardFunction;
 import ableschema.core.types.DataType;
 import ableschema.core.types.DataTypes;
 import ableschema.core.types.TypedValue;
 import java.util.EnumMap;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -35,6 +35,7 @@ final class Context {
     final TypeMeaning types;
     final ExpressionReader expressions;
     final DefaultNames defaults;
+    private final Map<String, Boolean> takenOptions = new HashMap<>();
     private final Map<StandardFunction, Expression<String>> functions = new EnumMap<>(StandardFunction.class);
 
     Context(Dialect dialect) {
@@ -81,6 +82,10 @@ final class Context {
         if (!found.isPresent()) {
             return found;
         }
+        Optional<String> plain = found.in("").literal();
+        if (plain.filter(given -> TypedValue.of(base, given).fits()).isPresent() && !(base instanceof DataType.Bytes)) {
+            return literal(base, plain.get());
+        }
         String text = found.written(name -> name).toLowerCase(Locale.ROOT);
         if (text.equals("null")) {
             return Expression.none();
@@ -96,11 +101,15 @@ final class Context {
         Optional<String> value = found.in("").literal().or(() -> bit(text));
         boolean fits = value.filter(given -> TypedValue.of(base, given).fits()).isPresent();
         if (fits && !(base instanceof DataType.Bytes)) {
-            String canonical = TypedValue.of(base, value.orElse("")).canonical();
-            return Expression.text(Expression.literal(base, canonical));
+            return literal(base, value.orElse(""));
         }
         boolean unfit = value.isPresent() && !(base instanceof DataType.Bytes || base instanceof DataType.Undecided);
         return unfit ? found.in(dialect.name()) : found;
+    }
+
+    private static Expression<String> literal(DataType base, String value) {
+        return Expression.text(
+                Expression.literal(base, TypedValue.of(base, value).canonical()));
     }
 
     private static Optional<String> bit(String text) {
@@ -141,11 +150,14 @@ final class Context {
 
     /** Notes an option of a part where the dialect has it; false where it does not, or takes no such value. */
     boolean option(Map<String, String> options, Part.Kind of, String name, String value) {
-        Optional<DialectOption> found = dialect.traits().options().stream()
-                .filter(each -> each.of() == of && each.name().equals(name) && each.takes(value))
-                .findFirst();
-        found.ifPresent(each -> options.put(dialect.name() + "." + name, value));
-        return found.isPresent();
+        boolean found = takenOptions.computeIfAbsent(
+                of + name + "=" + value, // the same few are asked for again and again
+                key -> dialect.traits().options().stream()
+                        .anyMatch(each -> each.of() == of && each.name().equals(name) && each.takes(value)));
+        if (found) {
+            options.put(dialect.name() + "." + name, value);
+        }
+        return found;
     }
 
     /** Reads an expression out of a text that holds nothing else. */

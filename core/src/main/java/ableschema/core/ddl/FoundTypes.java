@@ -16,6 +16,7 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
 
@@ -27,18 +28,25 @@ final class FoundTypes {
 
     private final Context context;
 
+    /** Whether conditions hold a type in this dialect. */
+    private final Map<DataType, Boolean> held = new HashMap<>();
+
+    /** What holds a type as it was found, where nothing else is said of the column. */
+    private final Map<SqlType, Map<String, String>> pins = new HashMap<>();
+
     FoundTypes(Context context) {
         this.context = context;
     }
 
     void settle(DraftTable draft) {
         numberRows(draft);
+        Table table = draft.table(); // whose keys do not change by what follows
         for (int i = 0; i < draft.columns.size(); i++) {
             Column column = draft.columns.get(i);
             SqlType found = draft.types.get(column.name());
             boolean named = column.type() instanceof DataType.InDomain;
             if (found != null && !named && !found.canonical().isEmpty()) {
-                draft.columns.set(i, settled(draft, column, found));
+                draft.columns.set(i, settled(draft, table, column, found));
             }
         }
         draft.foreignKeys.replaceAll(key -> wholeOrEmpty(draft, key));
@@ -147,8 +155,7 @@ final class FoundTypes {
         });
     }
 
-    private Column settled(DraftTable draft, Column column, SqlType found) {
-        Table table = draft.table();
+    private Column settled(DraftTable draft, Table table, Column column, SqlType found) {
         boolean numbered = column.identity().isPresent();
         if (!numbered && !column.filling().isComputed()) {
             List<Table.CheckConstraint> unnamed = draft.checks.stream()
@@ -165,12 +172,12 @@ final class FoundTypes {
                 }
             }
         }
-        boolean held = !numbered
+        boolean isHeld = !numbered
                 && !column.filling().isComputed()
-                && !context.dialect
-                        .holding(column.type(), context.dialect.column(column.name()), column.nullable())
-                        .isEmpty();
-        return !held && isUsual(table, column, found) ? column : kept(column, found);
+                && held.computeIfAbsent(column.type(), type -> !context.dialect
+                        .holding(type, column.name(), column.nullable())
+                        .isEmpty());
+        return !isHeld && isUsual(table, column, found) ? column : kept(column, found);
     }
 
     /** Whether a check has the name that the database gives to one without. */
@@ -187,8 +194,9 @@ final class FoundTypes {
     }
 
     private Column kept(Column column, SqlType found) {
-        var options = new HashMap<>(column.options());
-        context.option(options, Part.Kind.COLUMN, DialectOption.TYPE, pinned(found));
+        Map<String, String> options = column.options().isEmpty()
+                ? pins.computeIfAbsent(found, type -> Map.copyOf(options(Map.of(), type)))
+                : options(column.options(), found);
         return new Column(
                 column.name(),
                 column.type(),
@@ -202,6 +210,12 @@ final class FoundTypes {
     /** Some databases have several names for one type, and print the longest. */
     private String pinned(SqlType found) {
         return context.is("postgresql") || context.is("h2") ? found.canonical() : found.text();
+    }
+
+    private Map<String, String> options(Map<String, String> others, SqlType found) {
+        var options = new HashMap<>(others);
+        context.option(options, Part.Kind.COLUMN, DialectOption.TYPE, pinned(found));
+        return options;
     }
 
     private Column with(Column column, DataType type) {

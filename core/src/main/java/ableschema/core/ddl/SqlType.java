@@ -12,8 +12,9 @@ import java.util.Map;
  * @param unsigned  whether no number is below 0
  * @param array     the brackets of an array and other words that belong to the type; empty for none
  * @param text      as it was found, on one line
+ * @param canonical the one form that types have which are the same
  */
-record SqlType(String name, List<String> arguments, boolean unsigned, String array, String text) {
+record SqlType(String name, List<String> arguments, boolean unsigned, String array, String text, String canonical) {
 
     private static final Map<String, String> ALIASES = Map.ofEntries(
             Map.entry("character varying", "varchar"),
@@ -56,11 +57,11 @@ record SqlType(String name, List<String> arguments, boolean unsigned, String arr
     /** @param found the name as it stands, its words with single spaces between */
     static SqlType of(String found, List<String> arguments, boolean unsigned, String array, String text) {
         String small = found.toLowerCase(Locale.ROOT);
-        return new SqlType(ALIASES.getOrDefault(small, small), arguments, unsigned, array, text);
+        String name = ALIASES.getOrDefault(small, small);
+        return new SqlType(name, arguments, unsigned, array, text, canonical(name, arguments, unsigned, array));
     }
 
-    /** The one form that types have which are the same. */
-    String canonical() {
+    private static String canonical(String name, List<String> arguments, boolean unsigned, String array) {
         List<String> counted =
                 name.equals("decimal") && arguments.size() == 1 ? List.of(arguments.get(0), "0") : arguments;
         if (name.equals("number") && arguments.size() == 2 && arguments.get(1).equals("0")) {
@@ -74,7 +75,9 @@ record SqlType(String name, List<String> arguments, boolean unsigned, String arr
 
     /** The same type with words behind it that belong to it, such as a character set. */
     SqlType with(String words) {
-        return new SqlType(name, arguments, unsigned, array + " " + words, text + " " + words);
+        String all = array + " " + words;
+        return new SqlType(
+                name, arguments, unsigned, all, text + " " + words, canonical(name, arguments, unsigned, all));
     }
 
     boolean has(int arguments) {

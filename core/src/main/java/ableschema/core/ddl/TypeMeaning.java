@@ -39,6 +39,9 @@ final class TypeMeaning {
     private final boolean mysql;
     private final Map<String, DataType> own = new HashMap<>();
 
+    /** The forms of types that the dialect writes, which are asked for at each column. */
+    private final Map<String, String> usual = new HashMap<>();
+
     TypeMeaning(Dialect dialect) {
         this.dialect = dialect;
         this.mysql = dialect.name().equals("mysql") || dialect.name().equals("mariadb");
@@ -79,7 +82,7 @@ final class TypeMeaning {
 
     /** Whether a type is what the dialect would write for a type of ours. */
     boolean isUsual(SqlType found, String written) {
-        return canonical(parsed(written)).equals(canonical(found));
+        return usual.computeIfAbsent(written, text -> canonical(parsed(text))).equals(canonical(found));
     }
 
     private String canonical(SqlType type) {

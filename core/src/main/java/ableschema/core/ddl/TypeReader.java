@@ -4,7 +4,9 @@ import ableschema.core.ddl.Tokens.Kind;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
 
 /** Reads the type of a column as SQL writes it; {@link TypeMeaning} says what it holds. */
 final class TypeReader {
@@ -53,6 +55,11 @@ final class TypeReader {
             "ascii",
             "binary");
 
+    /** Types by their text, as there are few of them and many columns. */
+    private static final Map<String, SqlType> KNOWN = new ConcurrentHashMap<>();
+
+    private static final int MOST_KNOWN = 2000;
+
     private TypeReader() {}
 
     /** @param free whether any words make up a type, as SQLite has it */
@@ -70,7 +77,16 @@ final class TypeReader {
             at.skip();
         }
         String array = array(at);
-        return SqlType.of(name, arguments, unsigned, array, text(at.tokens(), start, at.at()));
+        String text = text(at.tokens(), start, at.at());
+        String key = (free ? " " : "") + text; // where any words are a type, they are read otherwise
+        SqlType known = KNOWN.get(key);
+        if (known == null) {
+            known = SqlType.of(name, arguments, unsigned, array, text);
+            if (KNOWN.size() < MOST_KNOWN) {
+                KNOWN.put(key, known);
+            }
+        }
+        return known;
     }
 
     private static String name(Cursor at, boolean free) {
@@ -145,7 +161,7 @@ final class TypeReader {
             found.add(
                     part.isKind(Kind.STRING)
                             ? part.tokens().text(part.at())
-                            : part.text().toLowerCase(Locale.ROOT).replaceAll("\\s+", " "));
+                            : text(part.tokens(), part.at(), part.end()).toLowerCase(Locale.ROOT));
         }
     }
 

@@ -27,6 +27,7 @@ import ableschema.core.schema.DomainType;
 import ableschema.core.schema.ForeignKey;
 import ableschema.core.schema.Schema;
 import ableschema.core.schema.Table;
+import ableschema.core.schema.TableName;
 import ableschema.core.types.DataType;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -44,7 +45,7 @@ final class Assembly {
     private final ColumnRefs refs;
     private final Pinning pinning;
     private final String dialect;
-    private final Map<Table, String> names = new HashMap<>();
+    private final Map<TableName, String> names = new HashMap<>();
 
     /** @param dialect where the schema was read from */
     Assembly(Found found, Pinning pinning, String dialect) {
@@ -68,7 +69,7 @@ final class Assembly {
             for (int number = 2; !taken.add(key(name)); number++) {
                 name = phrase + " " + number;
             }
-            names.put(table, Phrases.titled(name));
+            names.put(table.qualified(), Phrases.titled(name));
         }
     }
 
@@ -77,7 +78,7 @@ final class Assembly {
     }
 
     private String name(Table table) {
-        return names.getOrDefault(table, table.name());
+        return names.getOrDefault(table.qualified(), table.name());
     }
 
     Design design() {

@@ -7,6 +7,7 @@ import ableschema.core.design.Side;
 import ableschema.core.schema.Column;
 import ableschema.core.schema.ForeignKey;
 import ableschema.core.schema.Table;
+import ableschema.core.schema.TableName;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
@@ -18,8 +19,8 @@ import java.util.Set;
 final class ColumnRefs {
 
     private final Found found;
-    private final Map<Table, Map<String, ColumnRef>> known = new HashMap<>();
-    private final Set<Table> underWay = new HashSet<>();
+    private final Map<TableName, Map<String, ColumnRef>> known = new HashMap<>();
+    private final Set<TableName> underWay = new HashSet<>();
 
     ColumnRefs(Found found) {
         this.found = found;
@@ -32,12 +33,12 @@ final class ColumnRefs {
 
     /** The addresses of a table's columns by their names. */
     Map<String, ColumnRef> of(Table table) {
-        Map<String, ColumnRef> refs = known.get(table);
+        Map<String, ColumnRef> refs = known.get(table.qualified());
         if (refs != null) {
             return refs;
         }
         refs = new LinkedHashMap<>();
-        boolean circle = !underWay.add(table);
+        boolean circle = !underWay.add(table.qualified());
         for (Column column : table.columns()) {
             refs.put(column.name(), new ColumnRef.Own(Found.attribute(table, column)));
         }
@@ -45,8 +46,8 @@ final class ColumnRefs {
             for (ForeignKey key : found.references(table)) {
                 addReference(table, key, refs);
             }
-            known.put(table, refs);
-            underWay.remove(table);
+            known.put(table.qualified(), refs);
+            underWay.remove(table.qualified());
         }
         return refs;
     }

@@ -11,6 +11,7 @@ import ableschema.core.design.Row;
 import ableschema.core.schema.Column;
 import ableschema.core.schema.ForeignKey;
 import ableschema.core.schema.Table;
+import ableschema.core.schema.TableName;
 import ableschema.core.types.DataType;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -23,7 +24,7 @@ final class FoundRows {
 
     private final Found found;
     private final ColumnRefs refs;
-    private final Map<Table, List<Map<String, String>>> rows = new HashMap<>();
+    private final Map<TableName, List<Map<String, String>>> rows = new HashMap<>();
 
     /** By table and key columns, the rows by what they hold in those. */
     private final Map<String, Map<List<String>, Id>> keys = new HashMap<>();
@@ -31,14 +32,15 @@ final class FoundRows {
     FoundRows(Found found, List<ReadRows> read) {
         this.found = found;
         this.refs = new ColumnRefs(found);
-        read.forEach(each -> found.schema().table(each.table()).ifPresent(table -> rows.put(table, each.rows())));
+        read.forEach(
+                each -> found.schema().table(each.table()).ifPresent(table -> rows.put(each.table(), each.rows())));
     }
 
     /** The same design with the rows. */
     Design in(Design design) {
         Design filled = design;
-        for (Map.Entry<Table, List<Map<String, String>>> each : rows.entrySet()) {
-            Table table = each.getKey();
+        for (Map.Entry<TableName, List<Map<String, String>>> each : rows.entrySet()) {
+            Table table = found.table(each.getKey());
             var sample = new ArrayList<Row>();
             for (int i = 0; i < each.getValue().size(); i++) {
                 sample.add(row(table, i, each.getValue().get(i)));
@@ -106,7 +108,7 @@ final class FoundRows {
     private Map<List<String>, Id> keyed(Table table, List<String> columns) {
         return keys.computeIfAbsent(table.qualified() + columns.toString(), any -> {
             var byKey = new HashMap<List<String>, Id>();
-            List<Map<String, String>> all = rows.getOrDefault(table, List.of());
+            List<Map<String, String>> all = rows.getOrDefault(table.qualified(), List.of());
             for (int i = 0; i < all.size(); i++) {
                 Map<String, String> row = all.get(i);
                 byKey.putIfAbsent(

@@ -10,6 +10,7 @@ import ableschema.core.mapping.TableTrace;
 import ableschema.core.schema.Column;
 import ableschema.core.schema.ForeignKey;
 import ableschema.core.schema.Table;
+import ableschema.core.schema.TableName;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -23,11 +24,13 @@ final class Pinning {
 
     private final Optional<Mapping> unpinned;
     private final Found found;
-    private final Map<Table, Optional<Table>> derived = new HashMap<>();
+    private final ColumnRefs refs;
+    private final Map<TableName, Optional<Table>> derived = new HashMap<>();
 
     private Pinning(Optional<Mapping> unpinned, Found found) {
         this.unpinned = unpinned;
         this.found = found;
+        this.refs = new ColumnRefs(found);
     }
 
     static Pinning nothing(Found found) {
@@ -40,7 +43,8 @@ final class Pinning {
 
     private Optional<Table> derived(Table table) {
         return derived.computeIfAbsent(
-                table, each -> unpinned.flatMap(mapping -> mapping.trace().tableOf(found.owner(each))));
+                table.qualified(),
+                name -> unpinned.flatMap(mapping -> mapping.trace().tableOf(found.owner(table))));
     }
 
     private Pins named(Pins pins, Role role, String wanted, String given) {
@@ -73,12 +77,11 @@ final class Pinning {
         return names.indexOf(name) + 1;
     }
 
-    private final Map<Table, Boolean> ordered = new HashMap<>();
+    private final Map<TableName, Boolean> ordered = new HashMap<>();
 
     /** Whether the columns stand as they were found without a place being pinned. */
     private boolean isInOrder(Table table, Table now, TableTrace trace) {
-        return ordered.computeIfAbsent(table, each -> {
-            var refs = new ColumnRefs(found);
+        return ordered.computeIfAbsent(table.qualified(), name -> {
             List<ColumnRef> wanted = table.columns().stream()
                     .map(column -> refs.of(table, column.name()))
                     .toList();

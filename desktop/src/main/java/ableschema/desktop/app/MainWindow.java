@@ -298,7 +298,8 @@ public final class MainWindow {
         });
     }
 
-    void drop(Path file) {
+    /** Opens a file as if it had been dropped here. */
+    public void drop(Path file) {
         if (!file.toString().endsWith(DocumentFile.ENDING)) {
             sql.open(file);
         } else if (files.mayLeave()) {

@@ -71,6 +71,23 @@ final class Hands {
         }
     }
 
+    /** Waits until the window says so; an {@link IllegalStateException} if it never does. */
+    void await(Supplier<Boolean> done) {
+        for (int i = 0; i < 10 * PATIENCE_SECONDS; i++) {
+            if (on(done)) {
+                settle();
+                return;
+            }
+            try {
+                Thread.sleep(100);
+            } catch (InterruptedException e) {
+                Thread.currentThread().interrupt();
+                throw new IllegalStateException("the tour was interrupted", e);
+            }
+        }
+        throw new IllegalStateException("what was waited for did not come");
+    }
+
     private Node found(String query) {
         Node node = scene.lookup(query);
         if (node == null) {

@@ -31,11 +31,52 @@ public final class Tour {
         this.folder = folder;
     }
 
-    /** Goes through all stages, from a thread that is not the window's; returns the field log's design taken apart. */
-    public Document run(Document worked, Document fieldLog) throws FileProblem {
+    /** The designs that the stages leave: the field log taken apart, and the inherited database with its first faults mended. */
+    public record Left(Document takenApart, Document mended) {}
+
+    /**
+     * Goes through all stages, from a thread that is not the window's.
+     *
+     * @param inherited a file of SQL
+     */
+    public Left run(Document worked, Document fieldLog, Path inherited) throws FileProblem {
         drawFromNothing();
         showWorked(worked);
-        return takeApart(fieldLog);
+        Document takenApart = takeApart(fieldLog);
+        return new Left(takenApart, readInherited(inherited));
+    }
+
+    /** Old SQL is dropped on the window, looked at, reviewed, and what looks like a reference made one that is checked. */
+    private Document readInherited(Path inherited) throws FileProblem {
+        open(Document.EMPTY);
+        hands.act(() -> window.drop(inherited));
+        hands.await(() -> workspace.jobs().running().isEmpty()
+                && !workspace.design().entities().isEmpty());
+        look("read-sql");
+        hands.press("#close-read");
+        hands.act(() -> window.sheet().fit());
+        look("inherited");
+        go(Step.REVIEW);
+        look("inherited-review");
+        hands.act(this::declareReferences);
+        go(Step.DRAW);
+        hands.act(workspace.selection()::chooseNothing);
+        hands.press("#tidy");
+        hands.await(() -> workspace.jobs().running().isEmpty());
+        hands.act(() -> window.sheet().fit());
+        look("inherited-mended");
+        return Hands.on(workspace::document);
+    }
+
+    /** One after the other, since each changes what the next is about. */
+    private void declareReferences() {
+        for (int left = workspace.review().open().size(); left > 0; left--) {
+            workspace.review().open().stream()
+                    .filter(finding -> finding.rule().id().equals("undeclared-reference"))
+                    .findFirst()
+                    .flatMap(finding -> finding.remedies().stream().findFirst())
+                    .ifPresent(remedy -> workspace.apply(remedy.edit(workspace.design(), workspace.ids())));
+        }
     }
 
     private void drawFromNothing() throws FileProblem {

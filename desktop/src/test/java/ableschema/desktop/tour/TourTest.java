@@ -38,16 +38,20 @@ class TourTest {
     void the_demo_runs_to_its_end_and_leaves_a_picture_of_each_stage(@TempDir Path folder) throws Exception {
         Document worked = DocumentFile.read(Path.of("../demo/alder-valley.able.json"));
         Document fieldLog = DocumentFile.read(Path.of("../demo/field-log.able.json"));
-        Document apart = new Tour(workspace, window, folder).run(worked, fieldLog);
+        Tour.Left left = new Tour(workspace, window, folder).run(worked, fieldLog, Path.of("../demo/inherited.sql"));
 
-        assertThat(apart.design().entities())
+        assertThat(left.takenApart().design().entities())
                 .extracting(Entity::name)
                 .containsExactly("Hive", "Apiary", "Keeper", "Field log");
+        assertThat(left.mended().mapping().schema().tables()).hasSize(25);
+        assertThat(left.mended().design().relationships())
+                .as("references that were not declared are")
+                .hasSizeGreaterThan(10);
         List<Path> pictures;
         try (var files = Files.list(folder)) {
             pictures = files.sorted().toList();
         }
-        assertThat(pictures).hasSize(16);
+        assertThat(pictures).hasSize(20);
         for (Path picture : pictures) {
             BufferedImage image = ImageIO.read(picture.toFile());
             assertThat(image.getWidth()).isEqualTo(1280);
