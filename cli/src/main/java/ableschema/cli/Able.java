@@ -33,6 +33,7 @@ import picocli.CommandLine.UnmatchedArgumentException;
             DemoCommand.class,
             SqlCommand.class,
             TablesCommand.class,
+            TryCommand.class,
             NormalizeCommand.class,
             ReadCommand.class,
             ReviewCommand.class,

@@ -143,4 +143,26 @@ class ReadCommandTest {
         refused(able("read", "-o", out), "either a file of SQL, or --url");
         refused(able("read", "--url", "jdbc:h2:mem:empty", "-o", out), "no table");
     }
+
+    @Test
+    void a_design_is_tried_on_a_database_and_nothing_stays_there() throws Exception {
+        String url = "jdbc:h2:" + folder.resolve("trial");
+        DriverManager.getConnection(url).close();
+        able("read", sql.toString(), "--rows", "5", "-o", out);
+        Run tried = able("try", out, "--url", url);
+        Run asJson = able("try", out, "--url", url, "--json");
+
+        assertThat(tried.exit()).as(tried.err()).isZero();
+        assertThat(tried.out()).contains("statements accepted").contains("what it then had is what was written");
+        assertThat(asJson.json().get("refused").isNull()).isTrue();
+        assertThat(asJson.json().get("differences")).isEmpty();
+        assertThat(asJson.json().get("accepted").asInt()).isGreaterThan(3);
+        refused(able("try", out, "--url", "jdbc:h2:" + folder.resolve("none")), "cannot be opened");
+        refused(able("try", out, "--url", "jdbc:h2:mem:x;password=secret"), "ABLE_PASSWORD");
+        refused(able("try", out), "--url");
+        try (Connection connection = DriverManager.getConnection(url)) {
+            assertThat(connection.getMetaData().getSchemas(null, "ABLE%").next())
+                    .isFalse();
+        }
+    }
 }

@@ -334,7 +334,11 @@ final class Lexer {
         int start = at;
         char c = text.charAt(at);
         boolean lone = (c == '@' || c == '#') && (at + 1 >= length || !isWordPart(text.charAt(at + 1)));
-        if (isWordStart(c) && !lone) {
+        if ((c | 0x20) == 'u' && follows('&') && at + 2 < length && "'\"".indexOf(text.charAt(at + 2)) >= 0) {
+            at += 2; // with characters by their numbers
+            char closing = text.charAt(at);
+            quoted(closing == '"' ? Kind.NAME : Kind.STRING, start, closing, false);
+        } else if (isWordStart(c) && !lone) {
             word(start);
         } else if (c == '\'') {
             quoted(Kind.STRING, start, '\'', lexis.backslash());

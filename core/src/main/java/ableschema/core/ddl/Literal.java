@@ -1,9 +1,13 @@
 package ableschema.core.ddl;
 
 import java.util.Locale;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 
 /** The texts that stand between quotes in SQL, in whatever way. */
 final class Literal {
+
+    private static final Pattern NUMBERED = Pattern.compile("\\\\(?:\\+([0-9a-fA-F]{6})|([0-9a-fA-F]{4})|\\\\)");
 
     private Literal() {}
 
@@ -24,7 +28,21 @@ final class Literal {
         boolean closed = sql.length() > quote + 1 && sql.charAt(sql.length() - 1) == sql.charAt(Math.max(quote, 0));
         String inside = sql.substring(Math.min(quote + 1, sql.length()), closed ? sql.length() - 1 : sql.length());
         String sign = quote < 0 ? "'" : String.valueOf(sql.charAt(quote));
-        return inside.replace(sign + sign, sign);
+        String plain = inside.replace(sign + sign, sign);
+        return prefix.equals("u&") ? numbered(plain) : plain;
+    }
+
+    /** {@code \00e9} and {@code \+01f600} are characters by their numbers (ISO/IEC 9075-2, 5.3). */
+    private static String numbered(String text) {
+        return NUMBERED.matcher(text).replaceAll(each -> {
+            String digits = each.group(1) == null ? each.group(2) : each.group(1);
+            if (digits == null) {
+                return Matcher.quoteReplacement("\\");
+            }
+            int character = Integer.parseInt(digits, 16);
+            return Matcher.quoteReplacement(
+                    Character.isValidCodePoint(character) ? Character.toString(character) : each.group());
+        });
     }
 
     /** The same, where a backslash escapes the character behind it. */

@@ -144,6 +144,10 @@ final class Tokens {
         if (kinds[token] != Kind.NAME && kinds[token] != Kind.STRING) {
             return text(token);
         }
+        boolean numbered = (text.charAt(starts[token]) | 0x20) == 'u' && ends[token] - starts[token] > 3;
+        if (numbered) {
+            return Literal.of(text(token));
+        }
         char closing = text.charAt(ends[token] - 1);
         String inside = text.substring(starts[token] + 1, Math.max(starts[token] + 1, ends[token] - 1));
         return inside.indexOf(closing) < 0

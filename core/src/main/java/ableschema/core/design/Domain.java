@@ -63,4 +63,8 @@ public record Domain(
     public Domain withDefault(Expression<Value> defaultValue) {
         return new Domain(id, name, base, check, defaultValue, comment, pins);
     }
+
+    public Domain withPins(Pins pins) {
+        return new Domain(id, name, base, check, defaultValue, comment, pins);
+    }
 }

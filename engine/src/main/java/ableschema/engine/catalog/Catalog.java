@@ -24,7 +24,7 @@ public final class Catalog {
     }
 
     /** The dialect of the product at the other end of a connection. */
-    static Dialect dialect(Connection connection) throws SQLException {
+    public static Dialect dialect(Connection connection) throws SQLException {
         String product = connection.getMetaData().getDatabaseProductName();
         String name = product.toLowerCase(Locale.ROOT);
         if (name.contains("mariadb")) {

@@ -41,12 +41,11 @@ public record DatabaseAddress(String url, String user) {
 
     /** Opens the database to read from it alone; one that is not there is not made. */
     public Connection openToRead(String password) throws ConnectionProblem {
-        String there = url.startsWith("jdbc:h2:") && !url.startsWith("jdbc:h2:mem:") ? url + ";IFEXISTS=TRUE" : url;
         var properties = properties(password);
         if (url.startsWith("jdbc:sqlite:")) {
             properties.setProperty("open_mode", "1"); // SQLITE_OPEN_READONLY
         }
-        Connection connection = open(there, properties);
+        Connection connection = open(existing(), properties);
         try {
             if (!url.startsWith("jdbc:sqlite:")) {
                 connection.setReadOnly(true);
@@ -55,6 +54,18 @@ public record DatabaseAddress(String url, String user) {
             throw new ConnectionProblem(shown(url) + " cannot be read: " + firstLine(e), e);
         }
         return connection;
+    }
+
+    /** Opens the database to change it; one that is not there is not made. */
+    public Connection openToWrite(String password) throws ConnectionProblem {
+        if (url.startsWith("jdbc:sqlite:")) {
+            return openToRead(password); // its trials are made in memory
+        }
+        return open(existing(), properties(password));
+    }
+
+    private String existing() {
+        return url.startsWith("jdbc:h2:") && !url.startsWith("jdbc:h2:mem:") ? url + ";IFEXISTS=TRUE" : url;
     }
 
     private Properties properties(String password) {

@@ -1,0 +1,130 @@
+package ableschema.cli;
+
+import ableschema.core.document.Document;
+import ableschema.core.mapping.Mapping;
+import ableschema.core.store.DocumentFile;
+import ableschema.core.store.FileProblem;
+import ableschema.engine.ScriptRun;
+import ableschema.engine.connect.ConnectionProblem;
+import ableschema.engine.connect.DatabaseAddress;
+import ableschema.engine.trial.Trial;
+import java.io.PrintWriter;
+import java.nio.file.Path;
+import java.sql.SQLException;
+import java.util.List;
+import java.util.concurrent.Callable;
+import org.jspecify.annotations.Nullable;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.Parameters;
+import picocli.CommandLine.Spec;
+
+/** {@code able try}: a design put to a real database, read back, and taken away again. */
+@Command(
+        name = "try",
+        description =
+                "Carries out the script and the sample rows in a scratch schema of a real database, reads back what it then"
+                        + " has, and takes the schema away.",
+        mixinStandardHelpOptions = true)
+final class TryCommand implements Callable<Integer> {
+
+    @Parameters(paramLabel = "FILE", description = "The design.")
+    private Path file = Path.of("");
+
+    @Option(
+            names = "--url",
+            required = true,
+            paramLabel = "JDBCURL",
+            description = "The database, such as jdbc:postgresql://localhost/club.")
+    private String url = "";
+
+    @Option(
+            names = "--user",
+            paramLabel = "U",
+            description = "Who tries it; the password is in the environment variable ABLE_PASSWORD, or is asked for.")
+    private String user = "";
+
+    @Option(names = "--json", description = "Prints what the database said as JSON.")
+    private boolean json;
+
+    @Spec
+    private CommandSpec spec = CommandSpec.create();
+
+    @Override
+    public Integer call() throws FileProblem {
+        Document document = DocumentFile.read(file);
+        Mapping mapping = document.mapping();
+        List<String> undecided = mapping.undecided();
+        undecided.forEach(each -> spec.commandLine().getErr().println("undecided, and so not tried: " + each));
+        Trial trial = tried(document);
+        PrintWriter out = spec.commandLine().getOut();
+        if (json) {
+            out.println(Json.line(Json.ordered(
+                    "accepted", trial.run().accepted(), "refused", refused(trial), "differences", differences(trial))));
+        } else {
+            tell(trial, out);
+        }
+        boolean good = trial.run().refusal().isEmpty() && trial.differences().isEmpty() && undecided.isEmpty();
+        return good ? Exit.DONE : Exit.ERRORS;
+    }
+
+    private Trial tried(Document document) {
+        try {
+            return Trial.of(document, DatabaseAddress.of(url, user), Password.of(user), done -> {});
+        } catch (ConnectionProblem e) {
+            throw new Refusal(Exit.WRONG_USE, "cannot try " + file + ": " + e.getMessage());
+        } catch (SQLException e) {
+            throw new Refusal(
+                    Exit.WRONG_USE,
+                    "cannot try " + file + ": "
+                            + String.valueOf(e.getMessage())
+                                    .lines()
+                                    .findFirst()
+                                    .orElse("the database stopped answering"));
+        }
+    }
+
+    private static @Nullable Object refused(Trial trial) {
+        return trial.run()
+                .refusal()
+                .map(refusal -> (Object) Json.ordered(
+                        "line",
+                        trial.refusedLine().orElse(0),
+                        "statement",
+                        refusal.statement().text(),
+                        "reason",
+                        refusal.reason()))
+                .orElse(null);
+    }
+
+    private static List<?> differences(Trial trial) {
+        return trial.differences().stream()
+                .map(each -> Json.ordered(
+                        "place",
+                        each.place(),
+                        "written",
+                        each.before().orElse(null),
+                        "had",
+                        each.after().orElse(null)))
+                .toList();
+    }
+
+    private static void tell(Trial trial, PrintWriter out) {
+        ScriptRun run = trial.run();
+        run.refusal()
+                .ifPresentOrElse(
+                        refusal -> out.println(
+                                "refused in line " + trial.refusedLine().orElse(0) + " of the script for "
+                                        + trial.script().dialect().label() + ": "
+                                        + refusal.reason().lines().findFirst().orElse("")),
+                        () -> out.println(run.accepted() + " statements accepted, rows included"));
+        trial.differences()
+                .forEach(each -> out.println("otherwise than written: " + each.place() + ": "
+                        + each.before().orElse("nothing") + " was written, and there is "
+                        + each.after().orElse("nothing")));
+        if (run.refusal().isEmpty() && trial.differences().isEmpty()) {
+            out.println("what it then had is what was written");
+        }
+    }
+}

@@ -1,0 +1,111 @@
+package ableschema.engine.trial;
+
+import ableschema.core.ddl.SqlReader;
+import ableschema.core.difference.Difference;
+import ableschema.core.document.Document;
+import ableschema.core.rows.DesignScript;
+import ableschema.core.schema.Schema;
+import ableschema.core.sql.Script;
+import ableschema.core.sql.Statement;
+import ableschema.core.sql.dialect.Dialect;
+import ableschema.engine.BuiltInEngine;
+import ableschema.engine.ScriptRun;
+import ableschema.engine.catalog.Catalog;
+import ableschema.engine.connect.ConnectionProblem;
+import ableschema.engine.connect.DatabaseAddress;
+import java.sql.Connection;
+import java.sql.SQLException;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.function.IntConsumer;
+
+/**
+ * What a real database made of a design: its script and sample rows were carried out in schemas of the trial's own, read back, and taken
+ * away again.
+ *
+ * @param script      what was carried out, as it is written for this database
+ * @param run         what the database said of each statement
+ * @param differences in what the database has other definitions than were written; empty where a statement was refused
+ */
+public record Trial(Script script, ScriptRun run, List<Difference> differences) {
+
+    public Trial {
+        differences = List.copyOf(differences);
+    }
+
+    /**
+     * Tries a design on a database. SQLite has no schemas: there another database in memory is made, and the file is only opened.
+     *
+     * @param progress told how many statements have been run or passed over
+     * @throws ConnectionProblem where the database cannot be reached
+     * @throws SQLException      where it stops answering, or what the trial has made cannot be taken away
+     */
+    public static Trial of(Document document, DatabaseAddress address, String password, IntConsumer progress)
+            throws ConnectionProblem, SQLException {
+        try (Connection connection = address.openToWrite(password)) {
+            Dialect dialect =
+                    Catalog.dialect(connection).choosing(document.rules().choices());
+            if (dialect.name().equals("sqlite")) {
+                try (Connection memory = BuiltInEngine.SQLITE.open()) {
+                    return on(memory, document, dialect, progress);
+                }
+            }
+            return on(connection, document, dialect, progress);
+        }
+    }
+
+    private static Trial on(Connection connection, Document document, Dialect dialect, IntConsumer progress)
+            throws SQLException {
+        var scratch = new Scratch("able_trial_" + UUID.randomUUID().toString().substring(0, 8), dialect);
+        Document moved = scratch.in(document);
+        try {
+            Script script = DesignScript.withRows(moved.mapping(), dialect);
+            ScriptRun run = ScriptRun.of(script, connection, progress);
+            List<Difference> differences =
+                    run.refusal().isPresent() ? List.of() : differences(connection, scratch, moved, dialect);
+            return new Trial(DesignScript.withRows(document.mapping(), dialect), run, differences);
+        } finally {
+            scratch.drop(connection);
+        }
+    }
+
+    private static List<Difference> differences(Connection connection, Scratch scratch, Document moved, Dialect dialect)
+            throws SQLException {
+        Schema meant = SqlReader.read(
+                        DesignScript.definitions(moved.mapping(), dialect).text(), dialect)
+                .schema();
+        boolean database = dialect.name().equals("mysql") || dialect.name().equals("mariadb");
+        if (!database) {
+            return Unnamed.differences(
+                    scratch.out(meant), scratch.out(Catalog.read(connection).schema()));
+        }
+        String before = connection.getCatalog();
+        connection.setCatalog(scratch.name());
+        try {
+            return Unnamed.differences(
+                    scratch.here(meant), Catalog.read(connection).schema());
+        } finally {
+            connection.setCatalog(before);
+        }
+    }
+
+    /** The line of {@link #script} at which the statement begins that was refused; empty where none was. */
+    public Optional<Integer> refusedLine() {
+        return run.refusal().flatMap(refusal -> {
+            Statement.Kind kind = refusal.statement().kind();
+            int place = 0;
+            for (ScriptRun.Outcome each : run.outcomes()) {
+                if (each.refusal().isPresent()) {
+                    break;
+                }
+                place += each.statement().kind() == kind ? 1 : 0;
+            }
+            return script.executable()
+                    .filter(each -> each.kind() == kind)
+                    .skip(place)
+                    .findFirst()
+                    .map(script.firstLines()::get);
+        });
+    }
+}
