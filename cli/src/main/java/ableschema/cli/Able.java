@@ -37,6 +37,7 @@ import picocli.CommandLine.UnmatchedArgumentException;
             NormalizeCommand.class,
             ReadCommand.class,
             ReviewCommand.class,
+            RulesCommand.class,
             WordsCommand.class,
             DrawCommand.class
         })

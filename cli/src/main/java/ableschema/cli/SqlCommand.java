@@ -44,6 +44,12 @@ final class SqlCommand implements Callable<Integer> {
             description = "Writes personal and secret values of the rows as they were entered; without it, stand-ins.")
     private boolean personal;
 
+    @Option(
+            names = "--rules",
+            paramLabel = "RULES",
+            description = "House rules to write by, in place of those of the design.")
+    private @Nullable Path rules;
+
     @Option(names = "--partial", description = "Writes what is decided, and says at its place what is not.")
     private boolean partial;
 
@@ -55,7 +61,9 @@ final class SqlCommand implements Callable<Integer> {
 
     @Override
     public Integer call() throws FileProblem {
-        Document document = DocumentFile.read(file);
+        Document read = DocumentFile.read(file);
+        Document document =
+                rules == null ? read : read.with(DocumentFile.read(rules).rules());
         Mapping mapping = document.mapping();
         List<String> undecided = mapping.undecided();
         undecided.forEach(each -> spec.commandLine().getErr().println("undecided: " + each));

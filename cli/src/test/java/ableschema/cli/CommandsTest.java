@@ -354,4 +354,31 @@ class CommandsTest {
                         .asText())
                 .isEqualTo("it is a heap");
     }
+
+    @Test
+    void house_rules_go_from_one_design_to_another() throws Exception {
+        Path house = folder.resolve("house.able.json");
+        Path other = folder.resolve("other.able.json");
+        Files.writeString(
+                house,
+                Files.readString(Path.of(WORKED))
+                        .replaceFirst("\"rules\": \\{", "\"rules\": {\"choices\": {\"script.keys\": \"beside\"}, "));
+        Path rules = folder.resolve("rules.json");
+
+        assertThat(able("rules", house.toString(), "-o", rules.toString()).exit())
+                .isZero();
+        assertThat(Files.readString(rules)).contains("script.keys").doesNotContain("Hive");
+        assertThat(able("sql", FIELD_LOG, "--rules", rules.toString(), "--partial", "--dialect", "postgresql")
+                        .exit())
+                .isLessThan(2);
+        assertThat(able("sql", WORKED, "--rules", rules.toString()).out())
+                .contains("CONSTRAINT apiary_key PRIMARY KEY");
+        assertThat(able("sql", WORKED).out()).doesNotContain("CONSTRAINT apiary_key PRIMARY KEY");
+        assertThat(able("rules", WORKED, "--rules", rules.toString(), "-o", other.toString())
+                        .exit())
+                .isZero();
+        assertThat(able("sql", other.toString()).out()).contains("CONSTRAINT apiary_key PRIMARY KEY");
+        refused(able("rules", WORKED, "-o", other.toString()), "it is a design", "--replace");
+        refused(able("rules", WORKED, "--rules", folder.resolve("none.json").toString()), "none.json");
+    }
 }

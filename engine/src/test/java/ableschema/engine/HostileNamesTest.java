@@ -63,7 +63,7 @@ class HostileNamesTest {
     }
 
     /** One entity for each name, with an attribute, a rule, a comment, a default and a row of that very text, in a chain. */
-    private static Document hostile(NameStyle style) {
+    static Document hostile(NameStyle style) {
         IdSource ids = IdSource.seeded(5);
         var entities = new ArrayList<Entity>();
         var relationships = new ArrayList<Relationship>();

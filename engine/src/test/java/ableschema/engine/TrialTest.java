@@ -6,6 +6,7 @@ import ableschema.core.design.Body;
 import ableschema.core.design.Check;
 import ableschema.core.document.Document;
 import ableschema.core.expression.Expression;
+import ableschema.core.mapping.NameStyle;
 import ableschema.core.store.DocumentFile;
 import ableschema.engine.catalog.Catalog;
 import ableschema.engine.connect.DatabaseAddress;
@@ -111,6 +112,22 @@ class TrialTest {
         var check = body.checks().get(0);
         return body.withChecks(
                 List.of(new Check(check.id(), Expression.text("no_such_function(1) > 0"), check.pins())));
+    }
+
+    @ParameterizedTest
+    @EnumSource
+    void names_that_would_end_a_statement_are_read_back_as_they_were_written(RealEngine engine) throws Exception {
+        for (NameStyle style : List.of(NameStyle.SNAKE, NameStyle.AS_WRITTEN)) {
+            try (Connection connection = engine.open()) {
+                Trial trial = Trial.of(HostileNamesTest.hostile(style), address(engine, connection), "", done -> {});
+
+                assertThat(trial.run().refusal()).isEmpty();
+                assertThat(trial.differences())
+                        .filteredOn(each -> !(engine == RealEngine.MARIADB
+                                && each.toString().contains("🐝"))) // its catalogue has no such signs
+                        .isEmpty();
+            }
+        }
     }
 
     @Test

@@ -11,8 +11,10 @@ import ableschema.core.schema.Table;
 import ableschema.core.schema.TableName;
 import ableschema.core.sql.dialect.Ability;
 import ableschema.core.sql.dialect.Dialect;
+import ableschema.core.sql.dialect.ScriptStyle.Existing;
 import ableschema.core.sql.dialect.Shortfall;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -97,6 +99,9 @@ public final class ScriptWriter {
         if (whole) {
             statement(Statement.Kind.BEGIN, dialect.begin());
         }
+        if (dialect.style().existing() == Existing.REPLACE) {
+            dropExisting();
+        }
         writeNamespaces();
         writeDomains();
         writeTables();
@@ -107,6 +112,36 @@ public final class ScriptWriter {
         statements.addAll(inserts);
         if (whole || !inserts.isEmpty()) {
             statement(Statement.Kind.COMMIT, dialect.commit());
+        }
+    }
+
+    /** In the reverse order, so that nothing is dropped to which something refers. */
+    private void dropExisting() {
+        if (!dialect.can(Ability.DROP_EXISTING)) {
+            return;
+        }
+        statements.add(
+                SqlWriter.comment("Replaces what is there: tables of these names are dropped with all their rows."));
+        dialect.aroundDrops().ifPresent(around -> statement(Statement.Kind.DROP, around.getKey()));
+        List<Table> tables = new ArrayList<>(order.tables());
+        Collections.reverse(tables);
+        for (Table table : tables) {
+            for (ForeignKey key : table.foreignKeys()) {
+                dialect.dropReference(names.of(table.qualified()), key.name())
+                        .filter(sql -> order.isLater(key))
+                        .ifPresent(sql -> statement(Statement.Kind.DROP, sql));
+            }
+        }
+        for (Table table : tables) {
+            dialect.dropTable(names.of(table.qualified()))
+                    .ifPresent(sql ->
+                            statements.add(new SqlWriter(table.part()).line(sql).closed(Statement.Kind.DROP)));
+        }
+        dialect.aroundDrops().ifPresent(around -> statement(Statement.Kind.DROP, around.getValue()));
+        if (dialect.can(Ability.DOMAINS)) {
+            schema.domains()
+                    .forEach(domain ->
+                            statement(Statement.Kind.DROP, dialect.dropDomain(domain, names.of(domain.name()))));
         }
     }
 
@@ -144,7 +179,9 @@ public final class ScriptWriter {
 
     private void writeTables() {
         boolean later = dialect.can(Ability.ADD_CONSTRAINTS);
-        Predicate<ForeignKey> inside = later ? key -> !order.isLater(key) : key -> true;
+        boolean after =
+                later && dialect.style().referencesAfter() && dialect.style().existing() != Existing.SKIP;
+        Predicate<ForeignKey> inside = later ? key -> !after && !order.isLater(key) : key -> true;
         for (Table table : order.tables()) {
             TableWriter writer = writer(table);
             writer.remark().ifPresent(statements::add);

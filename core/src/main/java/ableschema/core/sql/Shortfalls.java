@@ -9,6 +9,7 @@ import ableschema.core.schema.Schema;
 import ableschema.core.schema.Table;
 import ableschema.core.sql.dialect.Ability;
 import ableschema.core.sql.dialect.Dialect;
+import ableschema.core.sql.dialect.ScriptStyle.Existing;
 import ableschema.core.sql.dialect.Shortfall;
 import ableschema.core.sql.dialect.Traits.TextComparison;
 import ableschema.core.types.DataType;
@@ -61,6 +62,13 @@ public final class Shortfalls {
         if (!dialect.can(Ability.HELD_TYPES)) {
             found.add(whole(
                     Ability.HELD_TYPES, "as chosen, any value goes into any column, and longer texts too", dialect));
+        }
+        Existing existing = dialect.style().existing();
+        if (existing == Existing.SKIP && dialect.tableIfMissing().isEmpty()) {
+            found.add(whole(Ability.SKIP_EXISTING, "a table that is there already is refused", dialect));
+        }
+        if (existing == Existing.REPLACE && !dialect.can(Ability.DROP_EXISTING)) {
+            found.add(whole(Ability.DROP_EXISTING, "a table that is there already is refused", dialect));
         }
         TextComparison comparison = dialect.traits().comparison();
         boolean keyed = hasKeyedText(schema);

@@ -18,6 +18,8 @@ public record Statement(Kind kind, List<Part> defines, List<Line> lines, String 
         COMMENT,
         SETTING,
         BEGIN,
+        /** Takes away what is there already. */
+        DROP,
         NAMESPACE,
         DOMAIN,
         TABLE,

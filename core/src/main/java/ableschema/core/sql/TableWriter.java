@@ -14,6 +14,7 @@ import ableschema.core.sql.SqlWriter.Element;
 import ableschema.core.sql.dialect.Ability;
 import ableschema.core.sql.dialect.Dialect;
 import ableschema.core.sql.dialect.DialectOption;
+import ableschema.core.sql.dialect.ScriptStyle.Existing;
 import ableschema.core.sql.dialect.TypeForm;
 import ableschema.core.types.DataType;
 import ableschema.core.types.DataTypes;
@@ -91,7 +92,10 @@ final class TableWriter {
                             new Element(table.part(Kind.FOREIGN_KEY, key.name()), List.of("CHECK (" + check + ")"))));
         }
         return new SqlWriter(table.part())
-                .list("CREATE TABLE " + name() + " (", elements, ")" + dialect.tableEnd(table))
+                .list(
+                        "CREATE TABLE " + ifMissing(dialect.tableIfMissing()) + name() + " (",
+                        elements,
+                        ")" + dialect.tableEnd(table))
                 .closed(Statement.Kind.TABLE);
     }
 
@@ -192,6 +196,9 @@ final class TableWriter {
             if (!column.nullable() && !isComputedUnmarked(column)) {
                 add(clauses, "NOT NULL");
             }
+            if (dialect.style().keysBeside() && table.isKey(column)) {
+                table.primaryKey().ifPresent(key -> add(clauses, dialect.keyBeside(key.name())));
+            }
         }
         return clauses.append(dialect.columnEnd(column)).toString().strip();
     }
@@ -211,8 +218,9 @@ final class TableWriter {
     }
 
     private Optional<Element> primaryKey() {
-        boolean declared =
-                dialect.declaresKeyWithIdentity() && table.columns().stream().anyMatch(shortfalls::isNumbered);
+        boolean declared = dialect.declaresKeyWithIdentity()
+                        && table.columns().stream().anyMatch(shortfalls::isNumbered)
+                || dialect.style().keysBeside() && table.columns().stream().anyMatch(table::isKey);
         return table.primaryKey()
                 .filter(key -> !declared)
                 .map(key -> constraint(
@@ -234,13 +242,18 @@ final class TableWriter {
         for (Table.UniqueConstraint unique : table.uniques()) {
             if (shortfalls.isFiltered(unique.columns())) {
                 statements.add(new SqlWriter(table.part(Kind.UNIQUE, unique.name()))
-                        .line("CREATE UNIQUE INDEX " + dialect.quoted(unique.name()) + " ON " + name() + " "
+                        .line("CREATE UNIQUE INDEX " + ifMissing(dialect.indexIfMissing())
+                                + dialect.quoted(unique.name()) + " ON " + name() + " "
                                 + dialect.listed(unique.columns()) + filter(unique.columns()))
                         .closed(Statement.Kind.INDEX));
             }
         }
         table.indexes().stream().filter(shortfalls::canIndex).forEach(index -> statements.add(index(index)));
         return statements;
+    }
+
+    private String ifMissing(Optional<String> words) {
+        return dialect.style().existing() == Existing.SKIP ? words.orElse("") : "";
     }
 
     private String filter(List<String> columns) {
@@ -274,7 +287,8 @@ final class TableWriter {
         String columns = index.columns().stream().map(this::indexed).collect(joining(", "));
         return new SqlWriter(table.part(Kind.INDEX, index.name()))
                 .line("CREATE " + (index.unique() ? "UNIQUE " : "") + dialect.indexKind(index) + "INDEX "
-                        + dialect.quoted(names.ofIndex(table, index.name())) + " ON " + name()
+                        + ifMissing(dialect.indexIfMissing()) + dialect.quoted(names.ofIndex(table, index.name()))
+                        + " ON " + name()
                         + dialect.indexMethod(index) + " (" + columns + ")"
                         + rowsOf(index)
                         + dialect.indexEnd(index))

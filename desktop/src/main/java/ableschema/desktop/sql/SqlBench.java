@@ -111,8 +111,8 @@ public final class SqlBench extends VBox {
     private void showChoices(Dialect dialect) {
         choices.getChildren().clear();
         choices.setAlignment(Pos.CENTER_LEFT);
-        dialect.choices().forEach((name, values) -> {
-            String choice = dialect.name() + "." + name;
+        dialect.choices().forEach((choice, values) -> {
+            String name = choice.substring(choice.indexOf('.') + 1);
             String current = workspace.document().rules().choices().getOrDefault(choice, values.get(0));
             Choice each = Choice.of(current, values, value -> name + ": " + value, value -> choose(choice, value));
             each.setId("choice-" + name);

@@ -2,6 +2,10 @@ package ableschema.core.sql.dialect;
 
 /** What a database may be able to say or do; whoever writes asks for the ability, never for the product. */
 public enum Ability {
+    /** A table is made only where there is none. */
+    SKIP_EXISTING("definitions that are passed over where they exist"),
+    /** A table is dropped where there is one. */
+    DROP_EXISTING("tables that are dropped where they exist"),
     /** A foreign key can be added to a table that exists. */
     ADD_CONSTRAINTS("foreign keys added to a table that exists"),
     /** Tables and columns can be described. */

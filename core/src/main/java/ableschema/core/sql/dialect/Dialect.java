@@ -16,19 +16,23 @@ import ableschema.core.types.TypedValue;
 import java.math.BigInteger;
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Function;
 
 /**
  * The SQL of one database over against standard SQL: its {@link Traits} are data, and the few clauses that differ in form are
  * methods that it overrides. What stands here is standard SQL.
  */
-public abstract class Dialect {
+public abstract class Dialect implements Cloneable {
 
     private final Traits traits;
+    private final Map<ScriptStyle, Dialect> styled = new ConcurrentHashMap<>();
+    private ScriptStyle style = ScriptStyle.USUAL;
 
     protected Dialect(Traits traits) {
         this.traits = traits;
@@ -67,21 +71,52 @@ public abstract class Dialect {
         return own;
     }
 
-    /** The choices that a house may make for this dialect, with what can be chosen; the first is usual. */
-    public Map<String, List<String>> choices() {
+    /** The choices that a house may make, by their full names such as {@code sqlite.types}, with what can be chosen; the first is usual. */
+    public final Map<String, List<String>> choices() {
+        var choices = new LinkedHashMap<String, List<String>>();
+        ownChoices().forEach((name, values) -> choices.put(name() + "." + name, values));
+        choices.putAll(ScriptStyle.choices());
+        return choices;
+    }
+
+    /** What this dialect alone leaves open. */
+    protected Map<String, List<String>> ownChoices() {
         return Map.of();
     }
 
     /** This dialect as chosen; choices of other dialects are passed over. */
-    public Dialect choosing(Map<String, String> chosen) {
+    public final Dialect choosing(Map<String, String> chosen) {
+        Dialect own = choosingOwn(own(chosen));
+        ScriptStyle wanted = ScriptStyle.of(chosen);
+        return wanted.equals(own.style) ? own : own.styled.computeIfAbsent(wanted, own::in);
+    }
+
+    /** @param own choices of this dialect, by their own names */
+    protected Dialect choosingOwn(Map<String, String> own) {
         return this;
+    }
+
+    private Dialect in(ScriptStyle wanted) {
+        try {
+            var other = (Dialect) clone();
+            other.style = wanted;
+            return other;
+        } catch (CloneNotSupportedException e) {
+            throw new IllegalStateException("each dialect can be cloned", e);
+        }
+    }
+
+    /** How the house wants its scripts. */
+    public final ScriptStyle style() {
+        return style;
     }
 
     // Names
 
     /** An identifier, between quotes where it needs them. */
     public final String quoted(String identifier) {
-        return isPlain(identifier) && !traits.reserves(identifier) ? identifier : delimited(spelled(identifier));
+        boolean plain = !style.quotesAll() && isPlain(identifier) && !traits.reserves(identifier);
+        return plain ? identifier : delimited(spelled(identifier));
     }
 
     /** A name in the characters that this database takes in names. */
@@ -397,6 +432,41 @@ public abstract class Dialect {
     /** A statement that makes a schema where there is none. */
     public String namespace(String name) {
         return "CREATE SCHEMA " + quoted(name);
+    }
+
+    /** The primary key as it stands beside its one column. */
+    public String keyBeside(String name) {
+        return "CONSTRAINT " + quoted(name) + " PRIMARY KEY";
+    }
+
+    /** What stands before the name of a table that is made only where there is none; empty where that cannot be said. */
+    public Optional<String> tableIfMissing() {
+        return can(Ability.SKIP_EXISTING) ? Optional.of("IF NOT EXISTS ") : Optional.empty();
+    }
+
+    /** The same for an index. */
+    public Optional<String> indexIfMissing() {
+        return tableIfMissing();
+    }
+
+    /** A statement that drops a table if it is there, whatever refers to it; empty where that cannot be said. */
+    public Optional<String> dropTable(String name) {
+        return can(Ability.DROP_EXISTING) ? Optional.of("DROP TABLE IF EXISTS " + name + " CASCADE") : Optional.empty();
+    }
+
+    /** A statement that takes away a foreign key if it is there, where a table cannot be dropped with it; empty where it can. */
+    public Optional<String> dropReference(String table, String name) {
+        return Optional.empty();
+    }
+
+    /** A statement that drops a named type if it is there. */
+    public String dropDomain(DomainType domain, String name) {
+        return "DROP DOMAIN IF EXISTS " + name + " CASCADE";
+    }
+
+    /** What must stand before tables are dropped that refer to each other, and behind that. */
+    public Optional<Map.Entry<String, String>> aroundDrops() {
+        return Optional.empty();
     }
 
     /** A statement that names a type. */

@@ -62,7 +62,7 @@ public final class Dialects {
     public static void requireChoice(String choice, String value) {
         for (Dialect dialect : ALL) {
             for (Map.Entry<String, List<String>> each : dialect.choices().entrySet()) {
-                if (choice.equals(dialect.name() + "." + each.getKey())) {
+                if (choice.equals(each.getKey())) {
                     if (!each.getValue().contains(value)) {
                         throw new IllegalArgumentException("'" + value + "' is none of "
                                 + String.join(", ", each.getValue()) + ", which '" + choice + "' can be");

@@ -3,6 +3,7 @@ package ableschema.core.sql.dialect;
 import ableschema.core.sql.dialect.TypeForm.Kind;
 import ableschema.core.types.DataType;
 import ableschema.core.types.DataType.Simple;
+import java.util.Optional;
 
 /** MySQL 8.4. */
 final class MySql extends MySqlFamily {
@@ -22,6 +23,12 @@ final class MySql extends MySqlFamily {
         Kind kind = kind(base);
         boolean expression = kind == Kind.LONG_TEXT || kind == Kind.LONG_BYTES || kind == Kind.JSON;
         return expression ? "(" + literal + ")" : literal;
+    }
+
+    /** Only tables are passed over here. */
+    @Override
+    public Optional<String> indexIfMissing() {
+        return Optional.empty();
     }
 
     @Override

@@ -8,6 +8,7 @@ import ableschema.core.types.DataType;
 import ableschema.core.types.DataType.Simple;
 import ableschema.core.types.TypedValue;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.regex.Pattern;
 
@@ -165,6 +166,22 @@ abstract class MySqlFamily extends Dialect {
     @Override
     public String namespace(String name) {
         return "CREATE SCHEMA IF NOT EXISTS " + quoted(name) + " DEFAULT CHARACTER SET utf8mb4";
+    }
+
+    /** It is called PRIMARY, whatever it is called. */
+    @Override
+    public String keyBeside(String name) {
+        return "PRIMARY KEY";
+    }
+
+    @Override
+    public Optional<String> dropTable(String name) {
+        return Optional.of("DROP TABLE IF EXISTS " + name);
+    }
+
+    @Override
+    public Optional<Map.Entry<String, String>> aroundDrops() {
+        return Optional.of(Map.entry("SET FOREIGN_KEY_CHECKS = 0", "SET FOREIGN_KEY_CHECKS = 1"));
     }
 
     @Override

@@ -53,6 +53,8 @@ final class Oracle extends Dialect {
             .calling(StandardFunction.SUBSTRING_TO_END, "substr({0}, {1})")
             .without(
                     Ability.DOMAINS,
+                    Ability.SKIP_EXISTING,
+                    Ability.DROP_EXISTING,
                     Ability.NAMESPACES,
                     Ability.NUMBER_SEVERAL,
                     Ability.NUMBERS_ALONE,

@@ -55,6 +55,12 @@ final class PostgreSql extends Dialect {
         return "CREATE SCHEMA IF NOT EXISTS " + quoted(name);
     }
 
+    @Override
+    public String dropDomain(DomainType domain, String name) {
+        boolean enumeration = own(domain.options()).containsKey("enum");
+        return enumeration ? "DROP TYPE IF EXISTS " + name + " CASCADE" : super.dropDomain(domain, name);
+    }
+
     /** A list may be kept as a type of its own kind. */
     @Override
     public String domain(DomainType domain, String name) {

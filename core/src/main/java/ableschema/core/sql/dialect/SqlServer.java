@@ -58,6 +58,7 @@ final class SqlServer extends Dialect {
                     Ability.DOMAINS,
                     Ability.NUMBER_SEVERAL,
                     Ability.DEFERRED_CONSTRAINTS,
+                    Ability.SKIP_EXISTING,
                     Ability.MATCH_FULL,
                     Ability.RESTRICT,
                     Ability.SEVERAL_CASCADES,
@@ -166,6 +167,17 @@ final class SqlServer extends Dialect {
     @Override
     public List<String> settings() {
         return List.of("SET XACT_ABORT ON");
+    }
+
+    @Override
+    public Optional<String> dropReference(String table, String name) {
+        return Optional.of("IF OBJECT_ID(" + text(name) + ", N'F') IS NOT NULL ALTER TABLE " + table
+                + " DROP CONSTRAINT " + quoted(name));
+    }
+
+    @Override
+    public Optional<String> dropTable(String name) {
+        return Optional.of("DROP TABLE IF EXISTS " + name);
     }
 
     @Override

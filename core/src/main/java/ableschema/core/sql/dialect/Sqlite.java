@@ -71,6 +71,12 @@ final class Sqlite extends Dialect {
         LOOSE
     }
 
+    /** The other ways, each once, so that what is written in one can be told from the other by its instance. */
+    private static final class Held {
+        static final Sqlite STRICT = new Sqlite(Holding.STRICT);
+        static final Sqlite LOOSE = new Sqlite(Holding.LOOSE);
+    }
+
     private final Holding types;
 
     Sqlite() {
@@ -94,15 +100,15 @@ final class Sqlite extends Dialect {
     }
 
     @Override
-    public Map<String, List<String>> choices() {
+    protected Map<String, List<String>> ownChoices() {
         return Map.of(TYPES, List.of("checks", "strict", "loose"));
     }
 
     @Override
-    public Dialect choosing(Map<String, String> chosen) {
-        return switch (own(chosen).getOrDefault(TYPES, "checks")) {
-            case "strict" -> new Sqlite(Holding.STRICT);
-            case "loose" -> new Sqlite(Holding.LOOSE);
+    protected Dialect choosingOwn(Map<String, String> own) {
+        return switch (own.getOrDefault(TYPES, "checks")) {
+            case "strict" -> Held.STRICT;
+            case "loose" -> Held.LOOSE;
             default -> this;
         };
     }
@@ -216,6 +222,11 @@ final class Sqlite extends Dialect {
     protected String computedDefault(String sql, StandardFunction function, DataType base) {
         boolean bare = sql.startsWith("(") || sql.startsWith("current_");
         return bare ? sql : "(" + sql + ")";
+    }
+
+    @Override
+    public Optional<String> dropTable(String name) {
+        return Optional.of("DROP TABLE IF EXISTS " + name);
     }
 
     @Override
