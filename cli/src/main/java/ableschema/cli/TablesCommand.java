@@ -72,7 +72,7 @@ final class TablesCommand implements Callable<Integer> {
                         .append(table.isInKey(column) ? "key " : "    ")
                         .append(column.name())
                         .append("  ")
-                        .append(dialect.columnType(table, schema.resolved(column), schema.resolved(column.type())))
+                        .append(dialect.definedType(table, schema.resolved(column), schema.resolved(column.type())))
                         .append(column.nullable() ? "" : "  not null")
                         .append(table.foreignKeyOf(column)
                                 .map(f -> "  -> " + f.target())
@@ -122,7 +122,7 @@ final class TablesCommand implements Callable<Integer> {
                 "name",
                 column.name(),
                 "type",
-                dialect.columnType(table, schema.resolved(column), schema.resolved(column.type())),
+                dialect.definedType(table, schema.resolved(column), schema.resolved(column.type())),
                 "nullable",
                 column.nullable(),
                 "default",

@@ -105,7 +105,7 @@ public final class BeforeAfter extends VBox {
         Label name = Controls.text(column.nullable() ? "[" + column.name() + "]" : column.name(), "column-name");
         name.getStyleClass().setAll("label", table.isInKey(column) ? "key-name" : "column-name");
         name.setMinWidth(Region.USE_PREF_SIZE);
-        Label type = Controls.text(dialect.type(column.type()), "type");
+        Label type = Controls.text(dialect.shownType(column), "type");
         type.setMinWidth(Region.USE_PREF_SIZE);
         var row = new FlowPane(8, 0, new HBox(name), type); // a long type stands below its name, rather than being cut
         row.getStyleClass().add("change-row");

@@ -55,7 +55,7 @@ final class ColumnList extends VBox {
                 column.name(),
                 column.nullable() ? "[" + column.name() + "]" : column.name(),
                 table.isInKey(column),
-                workspace.dialect().type(column.type()),
+                workspace.dialect().shownType(column),
                 String.join(" · ", notes(table, column)),
                 origin,
                 workspace

@@ -114,10 +114,26 @@ public final class SqlBench extends VBox {
         dialect.choices().forEach((choice, values) -> {
             String name = choice.substring(choice.indexOf('.') + 1);
             String current = workspace.document().rules().choices().getOrDefault(choice, values.get(0));
-            Choice each = Choice.of(current, values, value -> name + ": " + value, value -> choose(choice, value));
+            Choice each = Choice.of(current, values, value -> said(name, value), value -> choose(choice, value));
             each.setId("choice-" + name);
             choices.getChildren().add(each);
         });
+    }
+
+    /** A choice in words; one of a dialect alone by its name. */
+    private static String said(String name, String value) {
+        return switch (name + " " + value) {
+            case "keys after" -> "keys after the columns";
+            case "keys beside" -> "keys beside their column";
+            case "references inside" -> "foreign keys inside";
+            case "references after" -> "foreign keys afterwards";
+            case "names plain" -> "quotes where needed";
+            case "names quoted" -> "all names in quotes";
+            case "existing stop" -> "stop at what exists";
+            case "existing skip" -> "skip what exists";
+            case "existing replace" -> "replace what exists";
+            default -> name + ": " + value;
+        };
     }
 
     private void choose(String choice, String value) {

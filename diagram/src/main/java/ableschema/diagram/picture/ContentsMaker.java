@@ -173,7 +173,7 @@ public final class ContentsMaker {
             var entry = new Entry(
                     trace.origin(table, column),
                     bracketed(column.name(), column.nullable()),
-                    dialect.type(column.type()) + target,
+                    dialect.shownType(column) + target,
                     inKey);
             (inKey ? key : others).add(entry);
         }

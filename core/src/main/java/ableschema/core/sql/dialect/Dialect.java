@@ -198,6 +198,18 @@ public abstract class Dialect implements Cloneable {
         return true;
     }
 
+    /** The type of a column for people: as it was found, where that is held fast, else as it is written for its type. */
+    public final String shownType(Column column) {
+        return Optional.ofNullable(own(column.options()).get(DialectOption.TYPE))
+                .orElseGet(() -> type(column.type()));
+    }
+
+    /** The type of a column as its table is defined: as it was found, or as its keys ask for. */
+    public final String definedType(Table table, Column column, DataType base) {
+        return Optional.ofNullable(own(column.options()).get(DialectOption.TYPE))
+                .orElseGet(() -> columnType(table, column, base));
+    }
+
     /** The type of a column in its table, which may depend on the keys that it is in. */
     public String columnType(Table table, Column column, DataType base) {
         return type(column.type());
