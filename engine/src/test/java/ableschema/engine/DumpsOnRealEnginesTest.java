@@ -8,7 +8,6 @@ import ableschema.core.difference.Difference;
 import ableschema.core.reverse.Reverse;
 import ableschema.core.reverse.Reversed;
 import ableschema.core.rows.DesignScript;
-import ableschema.core.schema.ForeignKey;
 import ableschema.core.schema.Schema;
 import ableschema.core.schema.Table;
 import ableschema.engine.catalog.Catalog;
@@ -168,14 +167,7 @@ class DumpsOnRealEnginesTest {
                                 table.columns(),
                                 table.primaryKey().map(key -> new Table.PrimaryKey("", key.columns())),
                                 table.foreignKeys().stream()
-                                        .map(key -> new ForeignKey(
-                                                "",
-                                                key.columns(),
-                                                key.target(),
-                                                key.targetColumns(),
-                                                key.onDelete(),
-                                                key.onUpdate(),
-                                                key.wholeOrEmpty()))
+                                        .map(key -> key.named(""))
                                         .toList(),
                                 table.uniques().stream()
                                         .map(each -> new Table.UniqueConstraint("", each.columns()))

@@ -163,7 +163,11 @@ final class ColumnReader {
             }
         }
         at.expect("as");
-        if (at.accept("identity")) {
+        if (at.accept("row")) { // when the row was so, which the database keeps by itself
+            at.skip();
+            context.draft.skip(
+                    at.tokens().line(at.at() - 1), at.text(), "how the database keeps former rows is not kept");
+        } else if (at.accept("identity")) {
             Sequence sequence = Sequence.read(at.is('(') ? at.inside() : at.upTo(optionsEnd()));
             number(sequence.start(), sequence.step(), alone);
             nullable = false;
@@ -314,9 +318,14 @@ final class ColumnReader {
                 at.skip();
             } else if (at.accept("using", "index")) {
                 skipIndexOptions();
+            } else if (at.is("with") && at.at() + 2 < at.end() && at.tokens().is(at.at() + 2, '=')) {
+                at.skipTo(Math.min(at.end(), at.at() + 4)); // WITH FILLFACTOR = 80
             } else if (at.is("with") && !at.is("with", "values")) {
                 at.skip();
                 at.inside();
+            } else if (at.is("on") && at.at() + 1 < at.end() && at.tokens().kind(at.at() + 1) == Kind.NAME) {
+                at.skip();
+                at.skip();
             } else {
                 return;
             }

@@ -87,7 +87,6 @@ final class Completion {
         if (columns.size() != key.columns().size()) {
             throw new Unread("it has " + key.columns().size() + " columns and refers to " + columns.size());
         }
-        return new ForeignKey(
-                key.name(), key.columns(), target.name, columns, key.onDelete(), key.onUpdate(), key.wholeOrEmpty());
+        return key.to(target.name, columns);
     }
 }

@@ -49,7 +49,10 @@ final class ConstraintReader {
                                 || followedBy(at, 2, '('))
                 || at.is("exclude")
                 || at.isAny("key", "index")
-                        && (followedBy(at, 1, '(') || followedBy(at, 2, '(') || followedBy(at, 4, '('))
+                        && (followedBy(at, 1, '(')
+                                || followedBy(at, 2, '(')
+                                || followedBy(at, 3, '(')
+                                || followedBy(at, 4, '('))
                 || at.isAny("fulltext", "spatial") && at.at() + 1 < at.end()
                 || at.is("period", "for");
     }
@@ -166,6 +169,8 @@ final class ConstraintReader {
     private void index(Cursor at, String kind) {
         at.skipCondition();
         String name = at.is('(') || at.is("using") ? "" : at.name();
+        boolean unique = at.accept("unique");
+        at.acceptAny("clustered", "nonclustered");
         skipMethod(at);
         var reader = new IndexReader(context, table);
         List<Table.IndexedColumn> parts = reader.parts(at.inside());
@@ -173,7 +178,7 @@ final class ConstraintReader {
         if (!kind.isEmpty()) {
             context.option(options, Part.Kind.INDEX, DialectOption.KIND, kind);
         }
-        reader.add(name, parts, false, Expression.none(), options);
+        reader.add(name, parts, unique, Expression.none(), options);
     }
 
     private Map<String, String> options(Cursor at) {
@@ -219,7 +224,7 @@ final class ConstraintReader {
             } else if (at.accept("on", "update")) {
                 onUpdate = action(at);
             } else if (at.accept("match")) {
-                whole = at.is("full");
+                whole = at.is("full") && known.size() > 1; // of one column there is no part
                 at.skip();
             } else if (at.accept("not", "for")) {
                 at.skip();

@@ -82,7 +82,8 @@ final class Context {
         if (!found.isPresent()) {
             return found;
         }
-        Optional<String> plain = found.in("").literal();
+        Optional<String> plain =
+                found.in("").literal().map(given -> base == DataType.Simple.YES_NO ? Literal.truth(given) : given);
         if (plain.filter(given -> TypedValue.of(base, given).fits()).isPresent() && !(base instanceof DataType.Bytes)) {
             return literal(base, plain.get());
         }
@@ -98,7 +99,7 @@ final class Context {
         if (function.isPresent()) {
             return Expression.text(standard(function.get()));
         }
-        Optional<String> value = found.in("").literal().or(() -> bit(text));
+        Optional<String> value = plain.or(() -> bit(text));
         boolean fits = value.filter(given -> TypedValue.of(base, given).fits()).isPresent();
         if (fits && !(base instanceof DataType.Bytes)) {
             return literal(base, value.orElse(""));
@@ -175,13 +176,6 @@ final class Context {
     /** A column with another type, as it was found. */
     Column typed(DraftTable table, Column column, SqlType type) {
         table.types.put(column.name(), type);
-        return new Column(
-                column.name(),
-                meaning(type),
-                column.nullable(),
-                column.filling(),
-                column.identity(),
-                column.comment(),
-                column.options());
+        return column.withType(meaning(type));
     }
 }

@@ -1,7 +1,6 @@
 package ableschema.core.ddl;
 
 import ableschema.core.schema.DomainType;
-import ableschema.core.schema.ForeignKey;
 import ableschema.core.schema.Identity;
 import ableschema.core.schema.TableName;
 import java.util.ArrayList;
@@ -94,16 +93,7 @@ final class Draft {
         table.name = to;
         order.forEach(this::add);
         for (DraftTable each : order) {
-            each.foreignKeys.replaceAll(key -> key.target().equals(before)
-                    ? new ForeignKey(
-                            key.name(),
-                            key.columns(),
-                            to,
-                            key.targetColumns(),
-                            key.onDelete(),
-                            key.onUpdate(),
-                            key.wholeOrEmpty())
-                    : key);
+            each.foreignKeys.replaceAll(key -> key.target().equals(before) ? key.to(to, key.targetColumns()) : key);
         }
     }
 
@@ -113,16 +103,11 @@ final class Draft {
         table.rename(before, to);
         for (DraftTable each : tables.values()) {
             each.foreignKeys.replaceAll(key -> key.target().equals(table.name)
-                    ? new ForeignKey(
-                            key.name(),
-                            key.columns(),
+                    ? key.to(
                             key.target(),
                             key.targetColumns().stream()
                                     .map(name -> names.same(name, before) ? to : name)
-                                    .toList(),
-                            key.onDelete(),
-                            key.onUpdate(),
-                            key.wholeOrEmpty())
+                                    .toList())
                     : key);
         }
     }

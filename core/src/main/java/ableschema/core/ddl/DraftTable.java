@@ -109,14 +109,8 @@ final class DraftTable {
                     primaryKey.name(),
                     primaryKey.columns().stream().map(renamed).toList());
         }
-        foreignKeys.replaceAll(key -> new ForeignKey(
-                key.name(),
-                key.columns().stream().map(renamed).toList(),
-                key.target(),
-                key.targetColumns(),
-                key.onDelete(),
-                key.onUpdate(),
-                key.wholeOrEmpty()));
+        foreignKeys.replaceAll(
+                key -> key.over(key.columns().stream().map(renamed).toList()));
         uniques.replaceAll(each -> new Table.UniqueConstraint(
                 each.name(), each.columns().stream().map(renamed).toList()));
         checks.replaceAll(
@@ -154,14 +148,7 @@ final class DraftTable {
         if (primaryKey != null) {
             primaryKey = new Table.PrimaryKey(renamed.apply(primaryKey.name()), primaryKey.columns());
         }
-        foreignKeys.replaceAll(key -> new ForeignKey(
-                renamed.apply(key.name()),
-                key.columns(),
-                key.target(),
-                key.targetColumns(),
-                key.onDelete(),
-                key.onUpdate(),
-                key.wholeOrEmpty()));
+        foreignKeys.replaceAll(key -> key.named(renamed.apply(key.name())));
         uniques.replaceAll(each -> new Table.UniqueConstraint(renamed.apply(each.name()), each.columns()));
         checks.replaceAll(each -> new Table.CheckConstraint(renamed.apply(each.name()), each.expression()));
         indexes.replaceAll(each -> new Table.TableIndex(

@@ -69,16 +69,7 @@ final class FoundTypes {
                 optional.stream().map(name -> "{" + name + "} is not null").collect(Collectors.joining(" and "));
         boolean asked = draft.checks.removeIf(check -> draft.unnamedChecks.contains(check)
                 && check.expression().toString().equals(empty + " or " + whole));
-        return asked
-                ? new ForeignKey(
-                        key.name(),
-                        key.columns(),
-                        key.target(),
-                        key.targetColumns(),
-                        key.onDelete(),
-                        key.onUpdate(),
-                        true)
-                : key;
+        return asked ? key.withWholeOrEmpty(true) : key;
     }
 
     /** A key of the one type integer is the number of its row in SQLite, and given by it. */
@@ -197,14 +188,7 @@ final class FoundTypes {
         Map<String, String> options = column.options().isEmpty()
                 ? pins.computeIfAbsent(found, type -> Map.copyOf(options(Map.of(), type)))
                 : options(column.options(), found);
-        return new Column(
-                column.name(),
-                column.type(),
-                column.nullable(),
-                column.filling(),
-                column.identity(),
-                column.comment(),
-                options);
+        return column.withOptions(options);
     }
 
     /** Some databases have several names for one type, and print the longest. */

@@ -17,10 +17,11 @@ final class Literal {
             int tag = sql.indexOf('$', 1) + 1;
             return sql.substring(tag, Math.max(tag, sql.length() - tag));
         }
-        int quote = sql.indexOf('\'');
-        if (quote < 0) {
-            quote = sql.indexOf('"');
+        int quote = 0;
+        while (quote < sql.length() && sql.charAt(quote) != '\'' && sql.charAt(quote) != '"') {
+            quote++;
         }
+        quote = quote < sql.length() ? quote : -1;
         String prefix = sql.substring(0, Math.max(quote, 0)).toLowerCase(Locale.ROOT);
         if (prefix.endsWith("q")) {
             return sql.substring(Math.min(quote + 2, sql.length()), Math.max(quote + 2, sql.length() - 2));
@@ -43,6 +44,15 @@ final class Literal {
             return Matcher.quoteReplacement(
                     Character.isValidCodePoint(character) ? Character.toString(character) : each.group());
         });
+    }
+
+    /** A truth as it is written in PostgreSQL and its kin; any other value as it is. */
+    static String truth(String value) {
+        return switch (value.toLowerCase(Locale.ROOT)) {
+            case "t", "on" -> "yes";
+            case "f", "off" -> "no";
+            default -> value;
+        };
     }
 
     /** The same, where a backslash escapes the character behind it. */

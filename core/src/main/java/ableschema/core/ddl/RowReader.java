@@ -3,6 +3,7 @@ package ableschema.core.ddl;
 import ableschema.core.ddl.Tokens.Kind;
 import ableschema.core.schema.Column;
 import ableschema.core.schema.TableName;
+import ableschema.core.types.DataType;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
@@ -123,10 +124,15 @@ final class RowReader {
         for (int i = 0; i < Math.min(columns.size(), row.size()); i++) {
             String column = columns.get(i);
             if (!column.isEmpty()) {
-                row.get(i).ifPresent(value -> byColumn.put(column, value));
+                row.get(i).ifPresent(value -> byColumn.put(column, isTruth(of, column) ? Literal.truth(value) : value));
             }
         }
         rows.add(byColumn);
+    }
+
+    private static boolean isTruth(DraftTable of, String column) {
+        return of.columns.stream()
+                .anyMatch(each -> each.name().equals(column) && each.type() == DataType.Simple.YES_NO);
     }
 
     private static List<Optional<String>> values(Cursor at) {

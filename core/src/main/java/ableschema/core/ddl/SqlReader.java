@@ -42,7 +42,6 @@ public final class SqlReader {
             "declare",
             "return",
             "whenever",
-            "alter_session",
             "delete",
             "truncate",
             "prepare",
@@ -215,10 +214,16 @@ public final class SqlReader {
     private void create(Cursor at) {
         boolean unique = false;
         String kind = "";
+        boolean passing = false;
         while (at.isKind(Tokens.Kind.WORD)) {
             String word = tokens.text(at.at()).toLowerCase(Locale.ROOT);
             switch (word) {
                 case "table" -> {
+                    if (passing
+                            || tokens.text(Math.min(at.at() + 1, tokens.count() - 1))
+                                    .startsWith("#")) {
+                        throw new Unread("a table that lasts as long as the session is not part of a design");
+                    }
                     new TableReader(context).read(at, tokens.line(0));
                     return;
                 }
@@ -244,6 +249,7 @@ public final class SqlReader {
                         throw new Unread(what + " is not part of a design");
                     }
                     unique |= word.equals("unique");
+                    passing |= word.equals("temp") || word.equals("temporary");
                     kind = INDEXES.contains(word) ? word : kind;
                     at.skip();
                     if (at.is('=')) { // ALGORITHM=…, DEFINER=…

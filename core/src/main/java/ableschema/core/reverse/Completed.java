@@ -102,6 +102,6 @@ final class Completed {
                 model.foreignKeys(),
                 other -> other.columns().equals(columns) && other.target().equals(key.target()),
                 ForeignKey::name);
-        return new ForeignKey(name, columns, key.target(), targets, key.onDelete(), key.onUpdate(), key.wholeOrEmpty());
+        return key.named(name).over(columns).to(key.target(), targets);
     }
 }

@@ -35,6 +35,14 @@ public record Column(
         return new Column(name, type, true, Filling.nothing(), Optional.empty(), "", Map.of());
     }
 
+    public Column withType(DataType type) {
+        return new Column(name, type, nullable, filling, identity, comment, options);
+    }
+
+    public Column withOptions(Map<String, String> options) {
+        return new Column(name, type, nullable, filling, identity, comment, options);
+    }
+
     public Column withNullable(boolean nullable) {
         return new Column(name, type, nullable, filling, identity, comment, options);
     }

@@ -25,6 +25,23 @@ public record ForeignKey(
         targetColumns = List.copyOf(targetColumns);
     }
 
+    public ForeignKey named(String name) {
+        return new ForeignKey(name, columns, target, targetColumns, onDelete, onUpdate, wholeOrEmpty);
+    }
+
+    /** The same reference with other columns, in the order of those that it refers to. */
+    public ForeignKey over(List<String> columns) {
+        return new ForeignKey(name, columns, target, targetColumns, onDelete, onUpdate, wholeOrEmpty);
+    }
+
+    public ForeignKey to(TableName target, List<String> targetColumns) {
+        return new ForeignKey(name, columns, target, targetColumns, onDelete, onUpdate, wholeOrEmpty);
+    }
+
+    public ForeignKey withWholeOrEmpty(boolean wholeOrEmpty) {
+        return new ForeignKey(name, columns, target, targetColumns, onDelete, onUpdate, wholeOrEmpty);
+    }
+
     public ForeignKey withOnDelete(ReferenceAction onDelete) {
         return new ForeignKey(name, columns, target, targetColumns, onDelete, onUpdate, wholeOrEmpty);
     }

@@ -89,6 +89,7 @@ class FoundRowsTest {
                 .containsExactly("-1.50", "0", "1e2", "-", "-", "-");
         assertThat(rows.get(0).value(attributes.get(3).id())).contains("yes");
         assertThat(rows.get(2).value(attributes.get(5).id())).contains("0aff");
+        assertThat(rows.get(2).value(attributes.get(3).id())).contains("yes");
         assertThat(rows.get(2).references()).hasSize(1);
         assertThat(rows.get(3).references().values()).singleElement().asString().contains("9");
         assertThat(rows.get(5).references()).isEmpty();

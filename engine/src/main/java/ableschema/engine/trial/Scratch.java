@@ -5,7 +5,6 @@ import ableschema.core.design.Pins;
 import ableschema.core.document.Document;
 import ableschema.core.schema.Column;
 import ableschema.core.schema.DomainType;
-import ableschema.core.schema.ForeignKey;
 import ableschema.core.schema.Schema;
 import ableschema.core.schema.Table;
 import ableschema.core.schema.TableName;
@@ -98,14 +97,7 @@ final class Scratch {
                 table.columns().stream().map(this::out).toList(),
                 table.primaryKey(),
                 table.foreignKeys().stream()
-                        .map(key -> new ForeignKey(
-                                key.name(),
-                                key.columns(),
-                                back(key.target()),
-                                key.targetColumns(),
-                                key.onDelete(),
-                                key.onUpdate(),
-                                key.wholeOrEmpty()))
+                        .map(key -> key.to(back(key.target()), key.targetColumns()))
                         .toList(),
                 table.uniques(),
                 table.checks(),
