@@ -48,6 +48,7 @@ final class ConstraintReader {
                                 || at.is("unique", "nonclustered")
                                 || followedBy(at, 2, '('))
                 || at.is("exclude")
+                || at.is("supplemental", "log")
                 || at.isAny("key", "index")
                         && (followedBy(at, 1, '(')
                                 || followedBy(at, 2, '(')

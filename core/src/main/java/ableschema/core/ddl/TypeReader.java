@@ -70,7 +70,7 @@ final class TypeReader {
         if (at.is('(')) {
             arguments(at.inside(), arguments);
         }
-        name += zone(at, name);
+        name += zone(at, name) + range(at, name);
         boolean unsigned = false;
         while (at.isAny("unsigned", "signed", "zerofill")) {
             unsigned |= !at.is("signed");
@@ -137,6 +137,18 @@ final class TypeReader {
                         ? at.isAny("year", "month", "day", "hour", "minute", "second")
                         : free && !isClause(at);
         };
+    }
+
+    /** The second unit of an interval may stand behind the digits of the first: {@code INTERVAL DAY(3) TO SECOND(2)}. */
+    private static String range(Cursor at, String name) {
+        if (!name.startsWith("interval ") || !at.accept("to")) {
+            return "";
+        }
+        String unit = " to " + word(at);
+        if (at.is('(')) {
+            at.inside();
+        }
+        return unit;
     }
 
     /** The words about time zones stand behind the digits. */

@@ -210,21 +210,18 @@ final class Assembly {
 
     private List<Unique> uniques(Table table) {
         var uniques = new ArrayList<Unique>();
-        for (Table.UniqueConstraint each : table.uniques()) {
+        for (int i = 0; i < table.uniques().size(); i++) { // two that are the same are two
+            Table.UniqueConstraint each = table.uniques().get(i);
             if (oneToOne(table, each).isEmpty()) {
-                Id id = unique(table, each);
+                Id id = unique(table, each, i);
                 uniques.add(new Unique(id, parts(table, each.columns()), pinning.rule(table, id, each.name())));
             }
         }
         return uniques;
     }
 
-    private static Id unique(Table table, Table.UniqueConstraint unique) {
-        return Found.rule(
-                IdKind.UNIQUE,
-                table,
-                unique.name() + unique.columns(),
-                table.uniques().indexOf(unique));
+    private static Id unique(Table table, Table.UniqueConstraint unique, int place) {
+        return Found.rule(IdKind.UNIQUE, table, unique.name() + unique.columns(), place);
     }
 
     private List<KeyPart> parts(Table table, List<String> columns) {
@@ -330,7 +327,7 @@ final class Assembly {
         List<String> columns = found.targetKey(key).orElse(List.of());
         return target.uniques().stream()
                 .filter(each -> each.columns().equals(columns))
-                .map(each -> unique(target, each))
+                .map(each -> unique(target, each, target.uniques().indexOf(each)))
                 .findFirst();
     }
 

@@ -167,9 +167,22 @@ final class Found {
         return Id.derived(IdKind.ATTRIBUTE, table.qualified() + "." + column.name());
     }
 
+    /** Old databases have the same reference twice, under two names. */
     static Id relationship(Table table, ForeignKey key) {
+        int alike = 0;
+        for (ForeignKey each : table.foreignKeys()) {
+            if (each == key) {
+                break;
+            }
+            boolean same = each.columns().equals(key.columns())
+                    && each.target().equals(key.target())
+                    && each.targetColumns().equals(key.targetColumns());
+            alike += same ? 1 : 0;
+        }
         return Id.derived(
-                IdKind.RELATIONSHIP, table.qualified() + "." + key.columns() + key.target() + key.targetColumns());
+                IdKind.RELATIONSHIP,
+                table.qualified() + "." + key.columns() + key.target() + key.targetColumns()
+                        + (alike == 0 ? "" : "#" + alike));
     }
 
     static Id rule(IdKind kind, Table table, String name, int place) {

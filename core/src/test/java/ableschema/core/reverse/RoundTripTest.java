@@ -9,6 +9,7 @@ import ableschema.core.difference.Difference;
 import ableschema.core.rows.DesignScript;
 import ableschema.core.schema.Schema;
 import ableschema.core.sql.dialect.Dialect;
+import ableschema.core.sql.dialect.Dialects;
 import ableschema.core.store.DocumentFile;
 import ableschema.core.words.DesignReader;
 import ableschema.core.words.DesignText;
@@ -16,6 +17,7 @@ import java.nio.file.Path;
 import java.util.stream.Stream;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
+import org.junit.jupiter.params.provider.ValueSource;
 
 /** What is read from SQL becomes a design whose own SQL is the same again. */
 class RoundTripTest {
@@ -82,5 +84,37 @@ class RoundTripTest {
         assertThat(result.problems()).isEmpty();
         assertThat(result.document().design().entities()).hasSameSizeAs(design.entities());
         assertThat(result.document().design().relationships()).hasSameSizeAs(design.relationships());
+    }
+
+    @ParameterizedTest
+    @ValueSource(
+            strings = {
+                "create table a (id int primary key); create table b (x int, constraint f1 foreign key (x) references a,"
+                        + " constraint f2 foreign key (x) references a on delete cascade);",
+                "create table a (x int, y int, constraint u1 unique (x, y), constraint u2 unique (y, x), unique (x));",
+                "create table a (id int primary key, p int not null references a, q int unique references a);",
+                "create table a (x int, y int, primary key (x, y)); create table b (p int, q int, foreign key (q, p) references a (y, x));",
+                "create table a (id int primary key, b_id int); create table b (id int primary key, a_id int not null references a);"
+                        + " alter table a add foreign key (b_id) references b;",
+                "create table a (id int primary key); create table b (id int primary key references a); create table c (id int"
+                        + " primary key references b);",
+                "create table a (code text unique, id int primary key); create table b (code text references a (code));",
+                "create table p (id int primary key); create table q (id int primary key); create table pq (p_id int references p,"
+                        + " q_id int references q, since date, primary key (p_id, q_id, since));",
+                "create table a (id int primary key); create table b (a_id int references a, a_id2 int references a, primary key (a_id, a_id2));",
+                "create table a (x int, y int, primary key (x, y)); create table b (x int, y int, z int, primary key (x, z),"
+                        + " foreign key (x, y) references a);"
+            })
+    void shapes_of_keys_and_references_come_back_as_they_were(String sql) {
+        SqlRead read = SqlReader.read(sql, Dialects.POSTGRESQL);
+        Reversed first = Reverse.of(read, "read");
+        SqlRead again = SqlReader.read(
+                DesignScript.definitions(first.document().mapping(), Dialects.POSTGRESQL)
+                        .text(),
+                Dialects.POSTGRESQL);
+
+        assertThat(read.skipped()).isEmpty();
+        assertThat(first.differences()).isEmpty();
+        assertThat(read.counts()).isEqualTo(again.counts());
     }
 }
