@@ -15,6 +15,7 @@ import ableschema.desktop.gloss.GlossView;
 import ableschema.desktop.keys.KeysBench;
 import ableschema.desktop.list.ListBench;
 import ableschema.desktop.marks.FxFonts;
+import ableschema.desktop.read.ConnectSheet;
 import ableschema.desktop.read.ReadSummary;
 import ableschema.desktop.read.SqlImport;
 import ableschema.desktop.review.ReviewBench;
@@ -202,6 +203,7 @@ public final class MainWindow {
         actions.add("save as another file", "Shortcut+Shift+S", files::chooseAndSave);
         actions.add("open a design", "Shortcut+O", files::chooseAndOpen);
         actions.add("read SQL definitions from a file", "Shortcut+Shift+O", () -> files.chooseSql(sql::open));
+        actions.add("read a live database, or try the design there", "Shortcut+Shift+L", this::connect);
         actions.add("write the picture to a file (SVG, PNG, PDF)", "Shortcut+Shift+E", pictures::choose);
         actions.add("copy the picture", "Shortcut+Shift+C", pictures::copy);
         actions.add("fold the route away, or bring it back", "Alt+R", route::toggle);
@@ -277,6 +279,13 @@ public final class MainWindow {
         }
         sheet.centre(thing);
         sheet.requestFocus();
+    }
+
+    private void connect() {
+        var connect = new ConnectSheet(workspace, sql);
+        connect.onClose(this::closeOver);
+        showOver(connect);
+        connect.begin();
     }
 
     private void showRead(ReadSummary summary) {

@@ -442,7 +442,8 @@ public final class GlossView extends VBox {
             hint("Then drag from the edge of one card to another to relate them.");
             return;
         }
-        section("WORDS", design.relationships().size() + " rules");
+        int rules = design.relationships().size();
+        section("WORDS", rules + (rules == 1 ? " rule" : " rules"));
         var sentences = new Sentences(design);
         design.relationships().stream().limit(MOST_RULES).forEach(each -> sentence(sentences.of(each), each.id()));
         if (design.relationships().size() > MOST_RULES) {

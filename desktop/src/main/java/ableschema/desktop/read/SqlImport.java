@@ -66,7 +66,7 @@ public final class SqlImport {
     }
 
     /** A design that was read, and from what. */
-    private record Result(SqlRead read, Reversed reversed, String name) {}
+    record Result(SqlRead read, Reversed reversed, String name) {}
 
     private void read(String name, String title, Callable<String> text, Consumer<Result> done) {
         Document into = workspace.document();
@@ -111,7 +111,7 @@ public final class SqlImport {
         }
     }
 
-    private void opened(Result result) {
+    void opened(Result result) {
         if (mayLeave.getAsBoolean()) {
             workspace.open(result.reversed().document(), Optional.empty(), () -> {
                 workspace.keepNothingSaved();

@@ -5,6 +5,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 import ableschema.core.finding.Step;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.Statement;
 import java.util.concurrent.TimeUnit;
 import javafx.scene.input.Clipboard;
 import javafx.scene.input.ClipboardContent;
@@ -128,5 +131,54 @@ class ReadSqlTest extends WindowFixture {
         WaitForAsyncUtils.waitForFxEvents();
 
         assertThat(workspace.mapping().schema().tables()).hasSize(tables);
+    }
+
+    @Test
+    void a_live_database_is_read_and_a_design_is_tried_there_by_keys(FxRobot robot) throws Exception {
+        String url = "jdbc:h2:" + folder.resolve("club");
+        try (Connection connection = DriverManager.getConnection(url);
+                Statement statement = connection.createStatement()) {
+            statement.execute("CREATE TABLE vat (vat_no int PRIMARY KEY)");
+        }
+        drawTwo(robot);
+        robot.press(KeyCode.CONTROL, KeyCode.SHIFT).type(KeyCode.L).release(KeyCode.SHIFT, KeyCode.CONTROL);
+        WaitForAsyncUtils.waitForFxEvents();
+        type(robot, url);
+        robot.interact(() -> robot.lookup("#connect-try").queryButton().fire());
+        idle();
+        assertThat(text(robot, "#connect-verdict")).contains("H2 took all", "what it then had is what was written");
+
+        robot.interact(workspace::undo);
+        robot.interact(() -> {
+            while (!workspace.design().entities().isEmpty()) {
+                workspace.undo();
+            }
+            robot.lookup("#connect-read").queryButton().fire();
+        });
+        idle();
+        assertThat(workspace.design().entities())
+                .extracting(each -> each.name())
+                .containsExactly("Vat");
+        assertThat(robot.lookup("#connect").tryQuery()).isEmpty();
+        assertThat(robot.lookup("#read-summary").tryQuery()).isPresent();
+    }
+
+    @Test
+    void a_database_that_cannot_be_reached_is_said_in_one_line_without_the_password(FxRobot robot) throws Exception {
+        robot.press(KeyCode.CONTROL, KeyCode.SHIFT).type(KeyCode.L).release(KeyCode.SHIFT, KeyCode.CONTROL);
+        WaitForAsyncUtils.waitForFxEvents();
+        type(robot, "jdbc:postgresql://localhost:1/club");
+        robot.interact(() -> {
+            robot.lookup("#connect-password").queryTextInputControl().setText("secret");
+            robot.lookup("#connect-read").queryButton().fire();
+        });
+        idle();
+
+        assertThat(text(robot, "#connect-verdict"))
+                .contains("localhost:1", "does not answer")
+                .doesNotContain("secret");
+        assertThat(robot.lookup("#connect-password").queryTextInputControl().getText())
+                .isEmpty();
+        assertThat(workspace.design().entities()).isEmpty();
     }
 }

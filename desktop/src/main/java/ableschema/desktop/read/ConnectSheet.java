@@ -1,0 +1,151 @@
+package ableschema.desktop.read;
+
+import ableschema.core.ddl.SqlRead;
+import ableschema.core.document.Document;
+import ableschema.core.reverse.Reverse;
+import ableschema.desktop.controls.Controls;
+import ableschema.desktop.workspace.Jobs;
+import ableschema.desktop.workspace.Workspace;
+import ableschema.engine.catalog.Catalog;
+import ableschema.engine.connect.DatabaseAddress;
+import ableschema.engine.trial.Trial;
+import java.sql.Connection;
+import java.util.function.Consumer;
+import javafx.scene.control.Label;
+import javafx.scene.control.PasswordField;
+import javafx.scene.control.TextField;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+
+/** Names a database, to read it or to try the design there; the password is forgotten once it was used. */
+public final class ConnectSheet extends VBox {
+
+    private static final int WIDEST = 620;
+
+    private final Workspace workspace;
+    private final SqlImport imports;
+    private final TextField url = new TextField();
+    private final TextField user = new TextField();
+    private final PasswordField password = new PasswordField();
+    private final Label verdict = Controls.text("", "answer");
+    private Runnable close = () -> {};
+
+    public ConnectSheet(Workspace workspace, SqlImport imports) {
+        this.workspace = workspace;
+        this.imports = imports;
+        setId("connect");
+        getStyleClass().add("find");
+        setMaxSize(WIDEST, Region.USE_PREF_SIZE);
+        setSpacing(8);
+        field(url, "connect-url", "URL, such as jdbc:postgresql://localhost/club or jdbc:sqlite:/home/me/club.db");
+        field(user, "connect-user", "user, where the database asks for one");
+        field(password, "connect-password", "password; it is kept nowhere");
+        verdict.setId("connect-verdict");
+        verdict.setWrapText(true);
+        var read = Controls.button("connect-read", "Read it", this::read);
+        var tried = Controls.button("connect-try", "Try this design there", this::tryIt);
+        getChildren()
+                .addAll(
+                        Controls.text("A live database", "title"),
+                        url,
+                        new HBox(8, user, password),
+                        Controls.text(
+                                "It is read without changing anything. A trial works in a schema of its own, which is taken away.",
+                                "hint"),
+                        new HBox(8, read, tried, Controls.space(), Controls.text("Escape: close", "hint")),
+                        verdict);
+    }
+
+    private static void field(TextField field, String id, String prompt) {
+        field.setId(id);
+        field.setPromptText(prompt);
+        field.setAccessibleText(prompt);
+        HBox.setHgrow(field, Priority.ALWAYS);
+    }
+
+    /** Told where this is shown how it is taken away. */
+    public void onClose(Runnable action) {
+        close = action;
+    }
+
+    /** Puts the hands where the typing begins. */
+    public void begin() {
+        url.requestFocus();
+    }
+
+    /** Something done with a database, off the window's thread. */
+    private interface Asking<T> {
+        T of(DatabaseAddress address, String password, Jobs.Progress progress) throws Exception;
+    }
+
+    private <T> void ask(String job, Asking<T> asking, Consumer<T> done) {
+        String where = url.getText().strip();
+        String who = user.getText().strip();
+        String secret = password.getText();
+        password.clear();
+        verdict.setText(job + " …");
+        workspace
+                .jobs()
+                .run(
+                        job,
+                        progress -> asking.of(DatabaseAddress.of(where, who), secret, progress),
+                        () -> getScene() != null,
+                        done,
+                        problem -> verdict.setText(String.valueOf(problem.getMessage())
+                                .lines()
+                                .findFirst()
+                                .orElse("it did not answer")));
+    }
+
+    private void read() {
+        ask(
+                "reading the database",
+                (address, secret, progress) -> {
+                    try (Connection connection = address.openToRead(secret)) {
+                        SqlRead read = Catalog.read(connection);
+                        return new SqlImport.Result(read, Reverse.of(read, title()), "the database");
+                    }
+                },
+                result -> {
+                    if (result.read().schema().tables().isEmpty()) {
+                        verdict.setText("There is no table in it that can be seen; name another database in the URL.");
+                    } else {
+                        close.run();
+                        imports.opened(result);
+                    }
+                });
+    }
+
+    private String title() {
+        String name = url.getText().strip().replaceFirst("[?;].*$", "").replaceAll("^.*[/:]", "");
+        int point = name.indexOf('.');
+        return point > 0 ? name.substring(0, point) : name;
+    }
+
+    private void tryIt() {
+        Document document = workspace.document();
+        ask(
+                "trying the design",
+                (address, secret, progress) -> Trial.of(document, address, secret, done -> progress.done(done, done)),
+                trial -> verdict.setText(said(trial)));
+    }
+
+    private static String said(Trial trial) {
+        String label = trial.script().dialect().label();
+        return trial.run()
+                .refusal()
+                .map(refusal -> label + " refuses line " + trial.refusedLine().orElse(0) + " of the script: "
+                        + refusal.reason().lines().findFirst().orElse(""))
+                .orElseGet(() -> label + " took all " + trial.run().accepted() + " statements, rows included; "
+                        + (trial.differences().isEmpty()
+                                ? "what it then had is what was written."
+                                : "otherwise than written: "
+                                        + trial.differences().get(0).inWords()
+                                        + (trial.differences().size() == 1
+                                                ? ""
+                                                : ", and "
+                                                        + (trial.differences().size() - 1) + " more")));
+    }
+}
