@@ -37,8 +37,9 @@ final class Cursor {
         return at >= end;
     }
 
+    /** Skips a token; at the end it stays there, as statements may be cut anywhere. */
     void skip() {
-        at++;
+        at = Math.min(at + 1, end);
     }
 
     void skipTo(int token) {

@@ -141,6 +141,9 @@ final class OtherReader {
                 Expression<String> condition = condition(at);
                 check = check.isPresent() ? both(check, condition) : condition;
             } else if (at.accept("default")) {
+                if (at.atEnd()) {
+                    throw new Unread("a default without a value");
+                }
                 int start = at.at();
                 at.skip();
                 if (at.is('(')) {

@@ -150,4 +150,13 @@ class SqlReaderTest {
 
         assertThat(said("sqlite", sql)).contains("table one: there", "table two: there");
     }
+
+    @Test
+    void a_domain_cut_behind_its_default_is_listed_and_the_rest_is_read() {
+        SqlRead read = read("postgresql", "create domain d as decimal(6,2) default;\ncreate table u (y int);");
+
+        assertThat(read.skipped()).singleElement().satisfies(each -> assertThat(each.line())
+                .isEqualTo(1));
+        assertThat(read.schema().tables()).hasSize(1);
+    }
 }
