@@ -287,6 +287,9 @@ final class AlterReader {
                 return;
             }
         }
+        if (value.atEnd()) {
+            throw new Unread(Context.NO_DEFAULT);
+        }
         Expression<String> found = context.expressions.read(value, any -> Optional.empty());
         table.change(
                 column,

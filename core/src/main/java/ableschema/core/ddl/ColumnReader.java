@@ -226,8 +226,7 @@ final class ColumnReader {
             number(sequence.get().start(), sequence.get().step(), false);
             return;
         }
-        Expression<String> found = context.expressions.read(value, any -> Optional.empty());
-        filling = Filling.byDefault(context.defaultValue(found, context.base(held)));
+        filling = Filling.byDefault(context.defaultValue(value, context.base(held)));
     }
 
     /** The numbers of a sequence that a default draws from. */
@@ -259,7 +258,8 @@ final class ColumnReader {
         Tokens tokens = at.tokens();
         for (int i = at.at(); i < at.end(); i++) {
             depth += tokens.is(i, '(') ? 1 : tokens.is(i, ')') ? -1 : 0;
-            if (depth == 0 && i > at.at() && endsValue(tokens, i)) {
+            boolean isNull = i == at.at() && tokens.is(i, "null"); // the value itself
+            if (depth == 0 && !isNull && endsValue(tokens, i)) {
                 return i;
             }
         }

@@ -22,6 +22,9 @@ import java.util.function.Function;
 /** What all readers of one script have in common: its dialect, and what was made so far. */
 final class Context {
 
+    /** What is wrong with a statement that is cut, or goes on with something else, behind DEFAULT. */
+    static final String NO_DEFAULT = "a default without a value";
+
     /** Other names for what the dialect calls the present moment. */
     private static final Map<String, Set<String>> NOW = Map.of(
             "postgresql", Set.of("current_timestamp", "now()", "transaction_timestamp()", "localtimestamp"),
@@ -75,6 +78,14 @@ final class Context {
                         .findFirst()
                         .orElse(DataTypes.UNDECIDED)
                 : type;
+    }
+
+    /** What stands behind DEFAULT, which is something, in the one form that it has for a type. */
+    Expression<String> defaultValue(Cursor value, DataType base) {
+        if (value.atEnd()) {
+            throw new Unread(NO_DEFAULT);
+        }
+        return defaultValue(expressions.read(value, any -> Optional.empty()), base);
     }
 
     /** A default in the one form that it has for a type; no expression where it is empty. */

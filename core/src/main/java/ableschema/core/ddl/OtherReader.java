@@ -141,9 +141,6 @@ final class OtherReader {
                 Expression<String> condition = condition(at);
                 check = check.isPresent() ? both(check, condition) : condition;
             } else if (at.accept("default")) {
-                if (at.atEnd()) {
-                    throw new Unread("a default without a value");
-                }
                 int start = at.at();
                 at.skip();
                 if (at.is('(')) {
@@ -154,7 +151,7 @@ final class OtherReader {
                 }
                 int end = at.at();
                 at.skipTo(start);
-                filled = context.defaultValue(context.expressions.read(at.upTo(end), any -> Optional.empty()), base);
+                filled = context.defaultValue(at.upTo(end), base);
             } else {
                 at.skip(); // names of constraints, and how texts compare
             }

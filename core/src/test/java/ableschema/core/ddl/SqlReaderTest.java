@@ -2,6 +2,7 @@ package ableschema.core.ddl;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import ableschema.core.schema.Column;
 import ableschema.core.sql.dialect.Dialect;
 import ableschema.core.sql.dialect.Dialects;
 import java.util.List;
@@ -158,5 +159,22 @@ class SqlReaderTest {
         assertThat(read.skipped()).singleElement().satisfies(each -> assertThat(each.line())
                 .isEqualTo(1));
         assertThat(read.schema().tables()).hasSize(1);
+    }
+
+    @Test
+    void a_column_without_the_value_of_its_default_is_listed_and_the_rest_is_read() {
+        SqlRead read = read(
+                "postgresql",
+                """
+                create table t (x int default, y int default not null, z int);
+                alter table t alter column z set default;
+                create table u (y int);""");
+
+        assertThat(read.skipped()).hasSize(3).allSatisfy(each -> assertThat(each.reason())
+                .contains("a default without a value"));
+        assertThat(read.schema().tables()).hasSize(2);
+        assertThat(read.schema().tables().get(0).columns())
+                .extracting(Column::name)
+                .containsExactly("x", "y", "z");
     }
 }
