@@ -1,5 +1,6 @@
 package ableschema.cli;
 
+import ableschema.core.carried.Carried;
 import ableschema.core.ddl.Skipped;
 import ableschema.core.ddl.SqlRead;
 import ableschema.core.ddl.SqlReader;
@@ -170,6 +171,8 @@ final class ReadCommand implements Callable<Integer> {
                 counts.checks(),
                 "indexes",
                 counts.indexes(),
+                "carried",
+                read.schema().carried().stream().map(Carried::label).toList(),
                 "skipped",
                 read.skipped().stream()
                         .map(each -> Json.ordered(
@@ -187,8 +190,10 @@ final class ReadCommand implements Callable<Integer> {
         }
         reversed.differences().forEach(each -> messages.println("otherwise in the design: " + each.inWords()));
         SqlRead.Counts counts = read.counts();
+        int carried = read.schema().carried().size();
         messages.println("read as " + read.dialect().label() + ": " + of(counts.tables(), "table") + ", "
                 + of(counts.columns(), "column") + ", " + of(counts.foreignKeys(), "foreign key") + "; "
+                + (carried == 0 ? "" : of(carried, "other statement") + " carried along; ")
                 + (read.skipped().isEmpty()
                         ? "nothing was left out"
                         : of(read.skipped().size(), "part") + " left out"));

@@ -1,5 +1,6 @@
 package ableschema.cli;
 
+import ableschema.core.carried.Carried;
 import ableschema.core.document.Document;
 import ableschema.core.mapping.Mapping;
 import ableschema.core.store.DocumentFile;
@@ -61,7 +62,14 @@ final class TryCommand implements Callable<Integer> {
         PrintWriter out = spec.commandLine().getOut();
         if (json) {
             out.println(Json.line(Json.ordered(
-                    "accepted", trial.run().accepted(), "refused", refused(trial), "differences", differences(trial))));
+                    "accepted",
+                    trial.run().accepted(),
+                    "refused",
+                    refused(trial),
+                    "notTried",
+                    trial.leftOut().stream().map(Carried::label).toList(),
+                    "differences",
+                    differences(trial))));
         } else {
             tell(trial, out);
         }
@@ -119,6 +127,8 @@ final class TryCommand implements Callable<Integer> {
                                         + trial.script().dialect().label() + ": "
                                         + refusal.reason().lines().findFirst().orElse("")),
                         () -> out.println(run.accepted() + " statements accepted, rows included"));
+        trial.leftOut()
+                .forEach(each -> out.println("not tried, as it may reach beyond the scratch schema: " + each.label()));
         trial.differences()
                 .forEach(each -> out.println("otherwise than written: " + each.place() + ": "
                         + each.before().orElse("nothing") + " was written, and there is "

@@ -2,15 +2,21 @@ package ableschema.engine;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import ableschema.core.carried.Carried;
+import ableschema.core.ddl.SqlReader;
 import ableschema.core.design.Body;
 import ableschema.core.design.Check;
+import ableschema.core.design.Kept;
 import ableschema.core.document.Document;
 import ableschema.core.expression.Expression;
 import ableschema.core.mapping.NameStyle;
+import ableschema.core.reverse.Reverse;
+import ableschema.core.sql.dialect.Dialects;
 import ableschema.core.store.DocumentFile;
 import ableschema.engine.catalog.Catalog;
 import ableschema.engine.connect.DatabaseAddress;
 import ableschema.engine.trial.Trial;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.sql.Connection;
 import java.sql.DriverManager;
@@ -139,5 +145,48 @@ class TrialTest {
 
         assertThat(folder.resolve("try.db").toFile().lastModified()).isEqualTo(before);
         assertThat(folder.resolve("try.db").toFile().length()).isEqualTo(length);
+    }
+
+    @ParameterizedTest
+    @EnumSource
+    void what_is_carried_along_is_tried_in_the_scratch_schema_alone(RealEngine engine) throws Exception {
+        String sql = Files.readString(Path.of(
+                        "../core/src/test/resources/carried", engine.dialect().name() + ".sql"))
+                + "GRANT SELECT ON pier TO harbour;\n";
+        Document document =
+                Reverse.of(SqlReader.read(sql, engine.dialect()), "harbour").document();
+        try (Connection connection = engine.open()) {
+            DatabaseAddress address = address(engine, connection);
+            Trial trial = Trial.of(document, address, "", done -> {});
+
+            assertThat(trial.run().refusal()).isEmpty();
+            assertThat(trial.leftOut()).extracting(Carried::label).contains("right");
+            try (Connection after = address.openToRead("")) {
+                assertThat(Catalog.read(after).schema().carried()).isEmpty();
+                assertThat(schemas(after))
+                        .noneMatch(each -> each.toLowerCase(Locale.ROOT).contains("able_trial"));
+            }
+        }
+    }
+
+    @Test
+    void what_is_more_than_one_statement_is_not_tried() throws Exception {
+        Document document = Reverse.of(
+                        SqlReader.read(
+                                "create table pier (x int); create view v as select x from pier;", Dialects.POSTGRESQL),
+                        "x")
+                .document();
+        var kept = document.design().notes().kept().get(0);
+        var two = new Kept(kept.statement().withSql("create view v as select 1; drop table mine"), List.of());
+        Document harmful =
+                document.with(document.design().with(document.design().notes().withKept(List.of(two))));
+        try (Connection connection = RealEngine.POSTGRESQL.open();
+                Statement statement = connection.createStatement()) {
+            statement.execute("create table mine (x int)");
+            Trial trial = Trial.of(harmful, address(RealEngine.POSTGRESQL, connection), "", done -> {});
+
+            assertThat(trial.leftOut()).hasSize(1);
+            assertThat(Catalog.read(connection).schema().table("mine")).isPresent();
+        }
     }
 }

@@ -4,6 +4,7 @@ import ableschema.core.ddl.Tokens.Kind;
 import ableschema.core.expression.Expression;
 import ableschema.core.expression.Filling;
 import ableschema.core.schema.Column;
+import ableschema.core.schema.Identity;
 import ableschema.core.schema.TableName;
 import ableschema.core.types.DataTypes;
 import java.util.List;
@@ -279,11 +280,9 @@ final class AlterReader {
         Tokens tokens = value.tokens();
         for (int i = value.at(); i < value.end(); i++) {
             if (tokens.is(i, "nextval") && tokens.is(i + 1, '(')) {
-                var numbers = context.draft.sequences.get(
+                Identity numbers = context.draft.drawn(
                         Sequence.key(tokens.kind(i + 2) == Kind.STRING ? tokens.string(i + 2) : ""));
-                long start = numbers == null ? 1 : numbers.start();
-                long step = numbers == null ? 1 : numbers.step();
-                table.change(column, each -> OtherReader.numbered(each, start, step, false));
+                table.change(column, each -> OtherReader.numbered(each, numbers.start(), numbers.step(), false));
                 return;
             }
         }

@@ -58,7 +58,11 @@ final class Bodies {
     private void recognise(Tokens tokens, int last) {
         if (last == 0) {
             boolean block = client == Client.SLASH && (tokens.is(0, "declare") || tokens.is(0, "begin"));
-            possible = block || tokens.is(0, "create") || tokens.is(0, "alter") || tokens.is(0, "replace");
+            possible = block
+                    || tokens.is(0, "create")
+                    || tokens.is(0, "replace")
+                    || client == Client.GO
+                            && tokens.is(0, "alter"); // elsewhere a body is made, and only switched on and off
             body = block;
             open = tokens.is(0, "begin") ? 1 : 0;
         } else if (tokens.is(last, "table") || tokens.is(last, "index") || tokens.is(last, "view")) {

@@ -238,11 +238,10 @@ final class ColumnReader {
                 String called = tokens.is(i, "nextval")
                         ? i + 2 < end && tokens.kind(i + 2) == Kind.STRING ? tokens.string(i + 2) : beforeDot(i)
                         : tokens.unquoted(end - 1);
-                return Optional.of(context.draft.sequences.getOrDefault(Sequence.key(called), new Identity(1, 1)));
+                return Optional.of(context.draft.drawn(Sequence.key(called)));
             }
             if (tokens.is(i, '.') && tokens.is(i + 1, "nextval")) {
-                return Optional.of(
-                        context.draft.sequences.getOrDefault(Sequence.key(tokens.unquoted(i - 1)), new Identity(1, 1)));
+                return Optional.of(context.draft.drawn(Sequence.key(tokens.unquoted(i - 1))));
             }
         }
         return Optional.empty();

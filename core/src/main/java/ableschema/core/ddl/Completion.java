@@ -1,5 +1,6 @@
 package ableschema.core.ddl;
 
+import ableschema.core.schema.DomainType;
 import ableschema.core.schema.ForeignKey;
 import ableschema.core.schema.Schema;
 import ableschema.core.schema.Table;
@@ -21,7 +22,7 @@ final class Completion {
         this.draft = context.draft;
     }
 
-    SqlRead read(Optional<SqlRead.Cut> cut, List<ReadRows> rows) {
+    SqlRead read(Optional<SqlRead.Cut> cut, List<ReadRows> rows, CarriedReader carried) {
         dropUsualNamespace();
         draft.tables().forEach(this::complete);
         SqlRead.Counts counts =
@@ -32,8 +33,8 @@ final class Completion {
         var tables = draft.tables().stream().map(DraftTable::table).toList();
         var skipped = new ArrayList<>(draft.skipped);
         skipped.sort(Comparator.comparingInt(Skipped::line));
-        return new SqlRead(
-                context.dialect, new Schema(List.copyOf(draft.domains.values()), tables), counts, cut, rows, skipped);
+        List<DomainType> domains = List.copyOf(draft.domains.values());
+        return new SqlRead(context.dialect, new Schema(domains, tables, carried.read()), counts, cut, rows, skipped);
     }
 
     /** Where there are no schemas within a database, the owner that stands before each name says nothing. */
@@ -48,6 +49,7 @@ final class Completion {
                 .distinct()
                 .count();
         if (owners == 1) {
+            draft.owner = draft.tables().iterator().next().name.namespace();
             List.copyOf(draft.tables()).forEach(each -> draft.rename(each, TableName.of(each.name.name())));
         }
     }

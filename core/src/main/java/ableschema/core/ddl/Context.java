@@ -57,6 +57,10 @@ final class Context {
         return this.dialect.name().equals(dialect);
     }
 
+    boolean isSqlServer() {
+        return is("sqlserver");
+    }
+
     boolean isMySql() {
         return is("mysql") || is("mariadb");
     }

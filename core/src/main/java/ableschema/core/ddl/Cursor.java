@@ -21,6 +21,10 @@ final class Cursor {
         this.end = end;
     }
 
+    Names names() {
+        return names;
+    }
+
     Tokens tokens() {
         return tokens;
     }

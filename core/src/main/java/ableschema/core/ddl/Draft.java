@@ -1,5 +1,6 @@
 package ableschema.core.ddl;
 
+import ableschema.core.carried.Carried;
 import ableschema.core.schema.DomainType;
 import ableschema.core.schema.Identity;
 import ableschema.core.schema.TableName;
@@ -20,9 +21,15 @@ final class Draft {
     final Map<String, DomainType> domains = new LinkedHashMap<>();
 
     /** Sequences, by their names without a schema. */
-    final Map<String, Identity> sequences = new HashMap<>();
+    private final Map<String, Identity> sequences = new HashMap<>();
+
+    /** The sequences from which no column draws, as they were made. */
+    final Map<String, Carried> undrawn = new LinkedHashMap<>();
 
     final List<Skipped> skipped = new ArrayList<>();
+
+    /** The owner of all, who is not named any more; empty where there is none. */
+    String owner = "";
 
     /** The schema that unqualified names are in. */
     String namespace = "";
@@ -110,6 +117,16 @@ final class Draft {
                                     .toList())
                     : key);
         }
+    }
+
+    void addSequence(String key, Identity numbers) {
+        sequences.put(key, numbers);
+    }
+
+    /** The numbers of a sequence from which a column draws; from 1 on where it is not known. */
+    Identity drawn(String key) {
+        undrawn.remove(key);
+        return sequences.getOrDefault(key, new Identity(1, 1));
     }
 
     void skip(int line, String statement, String reason) {

@@ -80,6 +80,15 @@ final class Lexer {
         }
     }
 
+    /** Reads the tokens of all that is left, with the marks that end statements. */
+    void all(Tokens into) {
+        tokens = into;
+        bodies.begin(Client.NONE);
+        for (skipSpace(); at < length; skipSpace()) {
+            token();
+        }
+    }
+
     /** At the end of the text: a body that is not closed ends with its first statement, so that it hides nothing behind it. */
     private boolean ended() {
         int rewound = bodies.rewind();
@@ -88,6 +97,7 @@ final class Lexer {
                 tokens.cut(tokens.count() - 1);
             }
             at = rewound;
+            tokens.markCut();
         }
         if (depth > 0 && unclosed < 0 && tokens.count() > 0) {
             unclosed = tokens.start(0);
@@ -386,7 +396,8 @@ final class Lexer {
     }
 
     private void word(int start) {
-        while (at < length && isWordPart(text.charAt(at))) {
+        boolean own = isWordPart(delimiter.charAt(0)); // it may touch the last word, as in END$$
+        while (at < length && isWordPart(text.charAt(at)) && !(own && at > start && text.startsWith(delimiter, at))) {
             at++;
         }
         if (at < length && text.charAt(at) == '\'' && prefixed(start)) {

@@ -171,7 +171,7 @@ final class OtherReader {
         at.expect("sequence");
         at.skipCondition();
         String name = at.lastName();
-        context.draft.sequences.put(Sequence.key(name), Sequence.read(at).identity());
+        context.draft.addSequence(Sequence.key(name), Sequence.read(at).identity());
     }
 
     /** Reads what stands behind DROP. */
@@ -227,7 +227,7 @@ final class OtherReader {
             at.skipCondition();
             String key = Sequence.key(at.lastName());
             if (at.accept("owned", "by")) {
-                own(at, context.draft.sequences.getOrDefault(key, new Identity(1, 1)));
+                own(at, context.draft.drawn(key));
             }
         } else {
             throw new Unread("nothing is known of this change");

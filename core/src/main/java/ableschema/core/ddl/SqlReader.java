@@ -50,24 +50,12 @@ public final class SqlReader {
 
     private static final Set<String> INDEXES = Set.of("fulltext", "spatial", "bitmap", "clustered");
 
+    /** What is neither read nor carried along. */
     private static final Map<String, String> MADE = Map.ofEntries(
-            Map.entry("view", "a view"),
-            Map.entry("trigger", "a trigger"),
-            Map.entry("function", "a function"),
-            Map.entry("procedure", "a procedure"),
-            Map.entry("package", "a package"),
-            Map.entry("event", "an event"),
+            Map.entry("view", "a view that lasts as long as the session"),
             Map.entry("role", "a role"),
             Map.entry("user", "a user"),
             Map.entry("login", "a login"),
-            Map.entry("extension", "an extension"),
-            Map.entry("policy", "a policy"),
-            Map.entry("rule", "a rule of rewriting"),
-            Map.entry("synonym", "a synonym"),
-            Map.entry("aggregate", "an aggregate"),
-            Map.entry("operator", "an operator"),
-            Map.entry("cast", "a cast"),
-            Map.entry("collation", "a collation"),
             Map.entry("publication", "a publication"),
             Map.entry("subscription", "a subscription"),
             Map.entry("server", "a server"),
@@ -79,6 +67,7 @@ public final class SqlReader {
     private final Lexer lexer;
     private final OtherReader others;
     private final RowReader rows;
+    private final CarriedReader carried;
 
     private SqlReader(String text, Dialect dialect, int mostRows) {
         Lexis lexis = Lexis.of(dialect);
@@ -87,6 +76,7 @@ public final class SqlReader {
         this.lexer = new Lexer(text, lexis);
         this.others = new OtherReader(context);
         this.rows = new RowReader(context.draft, mostRows);
+        this.carried = new CarriedReader(context);
     }
 
     /** Reads a text as one of a dialect. */
@@ -105,7 +95,7 @@ public final class SqlReader {
         Optional<SqlRead.Cut> cut = unclosed < 0
                 ? Optional.empty()
                 : Optional.of(new SqlRead.Cut(reader.tokens.lineAt(unclosed), reader.lexer.unclosedWhat()));
-        return new Completion(reader.context).read(cut, reader.rows.read());
+        return new Completion(reader.context).read(cut, reader.rows.read(), reader.carried);
     }
 
     /** Reads a text of which it is not said in which dialect it is. */
@@ -125,7 +115,7 @@ public final class SqlReader {
         }
         var at = new Cursor(tokens, context.names, 0, tokens.count());
         try {
-            if (!rows.takes(at)) {
+            if (!rows.takes(at) && !carried.takes(at)) {
                 read(at);
             }
         } catch (Unread e) {
@@ -163,8 +153,6 @@ public final class SqlReader {
             if (!others.call(at)) {
                 skip("a call of a procedure");
             }
-        } else if (at.isAny("grant", "revoke", "deny")) {
-            skip("rights are not part of a design");
         } else if (at.is("if")) {
             conditional(at);
         } else if (!isPassing(at)) {
@@ -173,7 +161,7 @@ public final class SqlReader {
     }
 
     /** Who owns a thing says nothing of it. */
-    private static boolean isOfOwner(Cursor at) {
+    static boolean isOfOwner(Cursor at) {
         return at.end() - at.at() > 3
                 && at.tokens().is(at.end() - 3, "owner")
                 && at.tokens().is(at.end() - 2, "to");

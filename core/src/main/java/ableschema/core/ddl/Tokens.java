@@ -24,6 +24,7 @@ final class Tokens {
     private int dataStart;
     private int dataEnd;
     private boolean client;
+    private boolean cut;
 
     /** Up to where the line ends are counted. */
     private int counted;
@@ -40,6 +41,7 @@ final class Tokens {
         dataStart = 0;
         dataEnd = 0;
         client = false;
+        cut = false;
     }
 
     void add(Kind kind, int start, int end) {
@@ -61,6 +63,15 @@ final class Tokens {
     /** Marks this as a command of a client program, which no database sees. */
     void markClient() {
         client = true;
+    }
+
+    /** Marks that the statement goes on behind its last token, nobody knows how far. */
+    void markCut() {
+        cut = true;
+    }
+
+    boolean isCut() {
+        return cut;
     }
 
     boolean isClient() {
@@ -125,6 +136,11 @@ final class Tokens {
     /** The stretch from one token up to another, as it stands. */
     String text(int from, int to) {
         return from >= to ? "" : text.substring(starts[from], ends[to - 1]);
+    }
+
+    /** What stands between two tokens. */
+    String between(int one, int next) {
+        return text.substring(ends[one], starts[next]);
     }
 
     /** Whether nothing stands between a token and the next. */

@@ -14,6 +14,7 @@ import java.util.Optional;
  * @param setAside findings that are to be said no more, as long as the same is found
  * @param answers what was answered on which the choice of keys depends, at most one answer to a question
  * @param volumes how many rows of a thing are expected
+ * @param kept statements of a database that are no part of the tables, carried along
  * @param plurals plurals that the rules of English do not give, by the singular
  */
 public record Notes(
@@ -23,10 +24,11 @@ public record Notes(
         Map<String, String> plurals,
         List<SetAside> setAside,
         List<KeyAnswer> answers,
-        Map<Id, Volume> volumes) {
+        Map<Id, Volume> volumes,
+        List<Kept> kept) {
 
     public static final Notes NONE =
-            new Notes(Brief.EMPTY, Map.of(), List.of(), Map.of(), List.of(), List.of(), Map.of());
+            new Notes(Brief.EMPTY, Map.of(), List.of(), Map.of(), List.of(), List.of(), Map.of(), List.of());
 
     public Notes {
         reasons = Collections.unmodifiableMap(new LinkedHashMap<>(reasons));
@@ -35,6 +37,7 @@ public record Notes(
         setAside = List.copyOf(setAside);
         answers = List.copyOf(answers);
         volumes = Collections.unmodifiableMap(new LinkedHashMap<>(volumes));
+        kept = List.copyOf(kept);
     }
 
     /** Why something is as it is; empty where nobody said. */
@@ -50,7 +53,7 @@ public record Notes(
     }
 
     public Notes with(Brief brief) {
-        return new Notes(brief, reasons, judgements, plurals, setAside, answers, volumes);
+        return new Notes(brief, reasons, judgements, plurals, setAside, answers, volumes, kept);
     }
 
     /** Returns these notes with a reason; an empty one takes it away. */
@@ -61,29 +64,30 @@ public record Notes(
         } else {
             changed.put(topic, reason);
         }
-        return new Notes(brief, changed, judgements, plurals, setAside, answers, volumes);
+        return new Notes(brief, changed, judgements, plurals, setAside, answers, volumes, kept);
     }
 
     /** Returns these notes with a judgement in place of what was said of that sentence before. */
     public Notes with(Judgement judgement) {
         Notes rest = withoutJudgement(judgement.about(), judgement.sentence());
-        return new Notes(brief, reasons, Lists.plus(rest.judgements, judgement), plurals, setAside, answers, volumes);
+        return new Notes(
+                brief, reasons, Lists.plus(rest.judgements, judgement), plurals, setAside, answers, volumes, kept);
     }
 
     public Notes withoutJudgement(Id about, String sentence) {
-        var kept = new ArrayList<>(judgements);
-        kept.removeIf(j -> j.about().equals(about) && j.sentence().equals(sentence));
-        return new Notes(brief, reasons, kept, plurals, setAside, answers, volumes);
+        var rest = new ArrayList<>(judgements);
+        rest.removeIf(j -> j.about().equals(about) && j.sentence().equals(sentence));
+        return new Notes(brief, reasons, rest, plurals, setAside, answers, volumes, kept);
     }
 
     public Notes withPlural(String singular, String plural) {
         var changed = new LinkedHashMap<>(plurals);
         changed.put(singular, plural);
-        return new Notes(brief, reasons, judgements, changed, setAside, answers, volumes);
+        return new Notes(brief, reasons, judgements, changed, setAside, answers, volumes, kept);
     }
 
     public Notes withSetAside(List<SetAside> setAside) {
-        return new Notes(brief, reasons, judgements, plurals, setAside, answers, volumes);
+        return new Notes(brief, reasons, judgements, plurals, setAside, answers, volumes, kept);
     }
 
     /** What was answered to a question about a thing; empty where nobody did. */
@@ -104,7 +108,7 @@ public record Notes(
         var changed = new ArrayList<>(answers);
         changed.removeIf(each -> each.about().equals(about) && each.question() == question);
         yes.ifPresent(answer -> changed.add(new KeyAnswer(about, question, answer)));
-        return new Notes(brief, reasons, judgements, plurals, setAside, changed, volumes);
+        return new Notes(brief, reasons, judgements, plurals, setAside, changed, volumes, kept);
     }
 
     /** How many rows of a thing are expected; empty where nobody said. */
@@ -119,6 +123,11 @@ public record Notes(
         if (!volume.equals(Volume.NONE)) {
             changed.put(of, volume);
         }
-        return new Notes(brief, reasons, judgements, plurals, setAside, answers, changed);
+        return new Notes(brief, reasons, judgements, plurals, setAside, answers, changed, kept);
+    }
+
+    /** Returns these notes with other statements that are carried along. */
+    public Notes withKept(List<Kept> kept) {
+        return new Notes(brief, reasons, judgements, plurals, setAside, answers, volumes, kept);
     }
 }

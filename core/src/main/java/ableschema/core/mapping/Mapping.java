@@ -2,6 +2,7 @@ package ableschema.core.mapping;
 
 import ableschema.core.design.Design;
 import ableschema.core.design.Id;
+import ableschema.core.design.Kept;
 import ableschema.core.schema.Column;
 import ableschema.core.schema.Remark;
 import ableschema.core.schema.Schema;
@@ -48,7 +49,9 @@ public final class Mapping {
         this.made = made;
         this.domains = domains;
         this.schema = new Schema(
-                domains.types(), made.values().stream().map(Made::table).toList());
+                domains.types(),
+                made.values().stream().map(Made::table).toList(),
+                source.notes().kept().stream().map(Kept::statement).toList());
         Map<TableName, TableTrace> traces = new HashMap<>();
         made.values().forEach(each -> traces.put(each.table().qualified(), each.trace()));
         this.trace = new Trace(schema, traces, domains.traces());

@@ -22,9 +22,9 @@ final class Completed {
 
     static Schema by(Schema derived, Found found) {
         var completed = new Completed(found, derived);
-        return new Schema(
-                found.schema().domains(),
-                found.schema().tables().stream().map(completed::table).toList());
+        return found.schema()
+                .withTables(
+                        found.schema().tables().stream().map(completed::table).toList());
     }
 
     private Table table(Table table) {

@@ -51,7 +51,8 @@ public final class Reverse {
         Design plain = new Assembly(found, Pinning.nothing(found), dialect).design();
         Mapping unpinned = Mapping.of(found.answered(plain), rules);
         Design named = new Assembly(found, Pinning.whereItDiffers(unpinned, found), dialect).design();
-        Design design = new FoundRows(found, rows).in(found.answered(named));
+        Design filled = new FoundRows(found, rows).in(found.answered(named));
+        Design design = filled.with(filled.notes().withKept(new KeptStatements(found).all()));
         Document document = Document.of(title, design, List.of(Diagram.WHOLE), house);
         Schema derived = document.mapping().schema();
         List<Difference> differences = Completed.by(derived, found).differences(derived);

@@ -44,7 +44,8 @@ public final class Rules {
             new ApplicationFinder(),
             new GapFinder(),
             new ShortfallFinder(),
-            new WholeShortfallFinder());
+            new WholeShortfallFinder(),
+            new CarriedFinder());
 
     private static final List<Rule> ALL =
             FINDERS.stream().flatMap(finder -> finder.rules().stream()).toList();

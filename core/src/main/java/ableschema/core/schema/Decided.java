@@ -36,13 +36,11 @@ public record Decided(Schema schema, List<Remark> leftOut) {
                 tables.add(gone.isEmpty() ? table : without(gone, table, leftOut));
             }
         }
-        var decided = new Schema(schema.domains(), tables);
+        var decided = schema.withTables(tables);
         return new Decided(
-                new Schema(
-                        schema.domains(),
-                        tables.stream()
-                                .map(table -> referring(table, decided, leftOut))
-                                .toList()),
+                schema.withTables(tables.stream()
+                        .map(table -> referring(table, decided, leftOut))
+                        .toList()),
                 leftOut);
     }
 

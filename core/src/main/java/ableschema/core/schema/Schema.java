@@ -1,5 +1,6 @@
 package ableschema.core.schema;
 
+import ableschema.core.carried.Carried;
 import ableschema.core.difference.Difference;
 import ableschema.core.types.DataType;
 import ableschema.core.types.DataTypes;
@@ -17,10 +18,17 @@ public final class Schema {
 
     private final List<DomainType> domains;
     private final List<Table> tables;
+    private final List<Carried> carried;
     private final Map<TableName, Table> byName = new HashMap<>();
 
     /** An {@link IllegalArgumentException} names a table that is there twice. */
     public Schema(List<DomainType> domains, List<Table> tables) {
+        this(domains, tables, List.of());
+    }
+
+    /** The same with what the database has beside its tables. */
+    public Schema(List<DomainType> domains, List<Table> tables, List<Carried> carried) {
+        this.carried = List.copyOf(carried);
         this.domains = List.copyOf(domains);
         this.tables = List.copyOf(tables);
         for (Table table : this.tables) {
@@ -36,6 +44,16 @@ public final class Schema {
 
     public List<Table> tables() {
         return tables;
+    }
+
+    /** What stands beside the tables, in an order that works. */
+    public List<Carried> carried() {
+        return carried;
+    }
+
+    /** The same with other tables. */
+    public Schema withTables(List<Table> tables) {
+        return new Schema(domains, tables, carried);
     }
 
     public Optional<Table> table(TableName name) {
@@ -91,12 +109,15 @@ public final class Schema {
 
     @Override
     public boolean equals(Object other) {
-        return other instanceof Schema schema && domains.equals(schema.domains) && tables.equals(schema.tables);
+        return other instanceof Schema schema
+                && domains.equals(schema.domains)
+                && tables.equals(schema.tables)
+                && carried.equals(schema.carried);
     }
 
     @Override
     public int hashCode() {
-        return 31 * domains.hashCode() + tables.hashCode();
+        return 31 * (31 * domains.hashCode() + tables.hashCode()) + carried.hashCode();
     }
 
     @Override

@@ -17,6 +17,7 @@ final class SchemaText {
     SchemaText(Schema schema) {
         schema.domains().forEach(this::say);
         schema.tables().forEach(this::say);
+        schema.carried().forEach(each -> say(each.dialect() + " " + each.label(), each.sql()));
     }
 
     Map<String, List<String>> places() {

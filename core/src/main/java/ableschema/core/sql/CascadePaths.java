@@ -64,7 +64,7 @@ record CascadePaths(Schema schema, List<Shortfall> shortfalls) {
 
         CascadePaths paths() {
             List<Table> tables = schema.tables().stream().map(this::cut).toList();
-            return new CascadePaths(new Schema(schema.domains(), tables), List.copyOf(shortfalls));
+            return new CascadePaths(schema.withTables(tables), List.copyOf(shortfalls));
         }
 
         private Table cut(Table table) {

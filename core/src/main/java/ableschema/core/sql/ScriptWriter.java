@@ -2,6 +2,7 @@ package ableschema.core.sql;
 
 import static java.util.stream.Collectors.groupingBy;
 
+import ableschema.core.carried.Carried;
 import ableschema.core.schema.DomainType;
 import ableschema.core.schema.ForeignKey;
 import ableschema.core.schema.Part;
@@ -104,12 +105,16 @@ public final class ScriptWriter {
         }
         writeNamespaces();
         writeDomains();
+        routinesBeforeTables();
+        carried(Carried::early);
         writeTables();
+        carried(each -> !each.early() && !each.kind().isLast());
         List<Statement> inserts = new RowWriter(dialect, schema, order, writers, order::isDeferred).statements(rows);
         if (!inserts.isEmpty() && !whole) {
             statement(Statement.Kind.BEGIN, dialect.begin());
         }
         statements.addAll(inserts);
+        carried(each -> !each.early() && each.kind().isLast());
         if (whole || !inserts.isEmpty()) {
             statement(Statement.Kind.COMMIT, dialect.commit());
         }
@@ -201,6 +206,19 @@ public final class ScriptWriter {
         order.tables().forEach(table -> statements.addAll(writer(table).indexes()));
         order.tables().forEach(table -> statements.addAll(writer(table).descriptions()));
         order.tables().forEach(table -> statements.addAll(writer(table).startOfNumbering()));
+    }
+
+    private void carried(Predicate<Carried> here) {
+        statements.addAll(new CarriedWriter(dialect).statements(schema.carried(), here));
+    }
+
+    /** What routines speak of is made later. */
+    private void routinesBeforeTables() {
+        boolean routines = schema.carried().stream()
+                .anyMatch(each -> each.early() && each.kind() == Carried.Kind.ROUTINE && dialect.writes(each));
+        if (routines) {
+            dialect.beforeRoutines().forEach(setting -> statement(Statement.Kind.SETTING, setting));
+        }
     }
 
     private void remarkOn(Part part) {

@@ -83,6 +83,7 @@ public final class Shortfalls {
                             + ", unless the database compares otherwise",
                     dialect));
         }
+        found.addAll(CarriedWriter.shortfalls(schema.carried(), dialect));
         return found;
     }
 

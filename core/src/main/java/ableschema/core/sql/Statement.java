@@ -26,6 +26,10 @@ public record Statement(Kind kind, List<Part> defines, List<Line> lines, String 
         FOREIGN_KEY,
         INDEX,
         DESCRIPTION,
+        /** Stands beside the tables and is written back as it was found. */
+        CARRIED,
+        /** A command of the client program, which no database sees. */
+        CLIENT,
         ROW,
         COMMIT
     }
@@ -43,6 +47,6 @@ public record Statement(Kind kind, List<Part> defines, List<Line> lines, String 
     }
 
     public boolean isExecutable() {
-        return kind != Kind.COMMENT;
+        return kind != Kind.COMMENT && kind != Kind.CLIENT;
     }
 }

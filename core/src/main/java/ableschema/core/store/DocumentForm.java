@@ -1,11 +1,14 @@
 package ableschema.core.store;
 
+import ableschema.core.carried.Carried;
 import ableschema.core.design.Brief;
+import ableschema.core.design.ColumnRef;
 import ableschema.core.design.Design;
 import ableschema.core.design.Domain;
 import ableschema.core.design.Entity;
 import ableschema.core.design.Id;
 import ableschema.core.design.Judgement;
+import ableschema.core.design.Kept;
 import ableschema.core.design.KeyAnswer;
 import ableschema.core.design.KeyQuestion;
 import ableschema.core.design.Notes;
@@ -30,6 +33,7 @@ import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 
 /** The form of a whole document. What is empty or usual is left out. */
 final class DocumentForm {
@@ -134,7 +138,8 @@ final class DocumentForm {
                     .filter(answer -> forms.written().knows(answer.about()))
                     .toList());
             Map<Id, Volume> volumes = notes.optional("volumes", volumes(), Map.of(), this::volumes);
-            return new Notes(brief, reasons, judgements, plurals, setAside, answers, volumes);
+            List<Kept> kept = notes.list("carried", kept(), Notes::kept);
+            return new Notes(brief, reasons, judgements, plurals, setAside, answers, volumes, kept);
         });
     }
 
@@ -237,6 +242,31 @@ final class DocumentForm {
                         Map.of(),
                         SetAside::facts),
                 aside.required("because", Form.TEXT, SetAside::reason)));
+    }
+
+    /** What it speaks of may be gone, which is then found. */
+    private static Form<Kept> kept() {
+        return Form.object(kept -> new Kept(
+                new Carried(
+                        kept.required("kind", Form.choice(List.of(Carried.Kind.values())), k -> k.statement()
+                                .kind()),
+                        kept.text("name", k -> k.statement().name()),
+                        kept.required(
+                                "dialect", Forms.DIALECT, k -> k.statement().dialect()),
+                        kept.flag("early", k -> k.statement().early()),
+                        kept.required("sql", Form.TEXT, k -> k.statement().sql())),
+                kept.list("uses", use(), Kept::uses)));
+    }
+
+    private static Form<Kept.Use> use() {
+        return Form.object(use -> new Kept.Use(
+                use.required("of", Form.text(Id::parse), Kept.Use::owner),
+                Optional.of(use.text(
+                                "column",
+                                u -> u.column().map(ColumnRef::toString).orElse("")))
+                        .filter(ref -> !ref.isEmpty())
+                        .map(ColumnRef::parse),
+                use.required("name", Form.TEXT, Kept.Use::name)));
     }
 
     private Form<District> district() {

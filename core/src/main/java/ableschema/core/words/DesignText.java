@@ -170,6 +170,7 @@ public final class DesignText {
         count("question", design.notes().brief().questions().size());
         count("purpose", design.notes().brief().purpose().isEmpty() ? 0 : 1);
         count("told text", design.notes().brief().told().isEmpty() ? 0 : 1);
+        count("carried statement", design.notes().kept().size());
         count("reason", design.notes().reasons().size());
         count("judgement", design.notes().judgements().size());
         design.notes().answers().forEach(this::sayAnswer);

@@ -31,6 +31,7 @@ class DumpsTest {
                                 .map(each -> "line " + each.line() + " left out, as " + each.reason() + ": "
                                         + each.statement()))
                 .flatMap(lines -> lines)
+                .flatMap(String::lines)
                 .toList();
 
         assertThat(said).isEqualTo(Files.readString(kept).lines().toList());

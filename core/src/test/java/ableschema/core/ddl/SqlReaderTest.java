@@ -86,8 +86,9 @@ class SqlReaderTest {
             postgresql # create table t (a int references u)              # it refers to u, which is not among the tables
             postgresql # create table t (a int blah)                      # nothing is known of what stands before 'blah'
             postgresql # alter table u add a int                          # there is no table u
-            postgresql # create materialized view v as select 1           # a view is not part of a design
-            postgresql # grant select on t to me                          # rights are not part of a design
+            postgresql # create temp view v as select 1                   # a view that lasts as long as the session is not part of a design
+            postgresql # create role keeper login password 'x'            # a role is not part of a design
+            mysql      # grant all on t to me identified by 'x'           # a right with a password is not kept
             postgresql # frobnicate the database                          # no statement that is read
             mysql      # drop index i on t                                # there is no table t
             sqlite     # create virtual table t using fts5(a)             # a table whose rows are kept elsewhere

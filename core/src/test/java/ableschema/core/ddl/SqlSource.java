@@ -28,6 +28,11 @@ public final class SqlSource {
         return files(WRITTEN).filter(file -> file.toString().endsWith(".sql"));
     }
 
+    /** A script with what stands beside tables, in the manner of a dialect. */
+    static String carried(String dialect) {
+        return text(Path.of("src/test/resources/carried", dialect + ".sql"));
+    }
+
     private static Stream<Path> files(Path folder) {
         try (Stream<Path> files = Files.list(folder)) {
             return files.sorted().toList().stream();

@@ -1,5 +1,8 @@
 package ableschema.desktop.read;
 
+import static java.util.stream.Collectors.joining;
+
+import ableschema.core.carried.Carried;
 import ableschema.core.ddl.Skipped;
 import ableschema.core.ddl.SqlRead;
 import ableschema.core.difference.Difference;
@@ -21,6 +24,7 @@ import javafx.scene.layout.VBox;
 public final class ReadSummary extends VBox {
 
     private static final int ROW = 44;
+    private static final int MOST_NAMED = 6;
     private static final int MOST_ROWS = 9;
 
     private final Workspace workspace;
@@ -77,7 +81,17 @@ public final class ReadSummary extends VBox {
                 + (pairs == 0 ? "" : ", " + pairs + " of them many-to-many")
                 + (rows == 0 ? "" : ", with " + of(rows, "sample row"))
                 + ". Names, types and options that the rules would not give are held fast, so that the same tables are written again."
+                + carried(read)
                 + (findings == 0 ? "" : " The review has " + of(findings, "thing") + " to say.");
+    }
+
+    private static String carried(SqlRead read) {
+        List<Carried> carried = read.schema().carried();
+        String first = carried.stream().limit(MOST_NAMED).map(Carried::label).collect(joining(", "));
+        return carried.isEmpty()
+                ? ""
+                : " Carried along and written back as it stands: " + first
+                        + (carried.size() > MOST_NAMED ? " and " + (carried.size() - MOST_NAMED) + " more." : ".");
     }
 
     /** One part that is not in the design. */

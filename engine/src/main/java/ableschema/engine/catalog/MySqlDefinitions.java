@@ -10,10 +10,10 @@ import java.util.Map;
 import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
 
-/** The definitions that MySQL and MariaDB keep of the database in use, in seven queries. */
+/** The definitions that MySQL and MariaDB keep of the database in use, in twelve queries. */
 final class MySqlDefinitions implements Definitions {
 
-    private static final String HERE = " = database()";
+    static final String HERE = " = database()";
     private static final Pattern CALL = Pattern.compile("(?i)(current_timestamp|now|uuid|curdate|curtime)\\b.*");
     private static final Pattern NUMBER = Pattern.compile("-?[0-9.]+(e-?[0-9]+)?");
 
@@ -51,15 +51,15 @@ final class MySqlDefinitions implements Definitions {
         var sql = new StringBuilder();
         tables.forEach((name, table) ->
                 sql.append("CREATE TABLE " + quoted(name) + " (" + table.elements + "\n)" + table.end + ";\n"));
-        others(sql);
+        new MySqlBeside(connection, this).write(sql);
         return sql.toString();
     }
 
-    private static String quoted(String name) {
+    static String quoted(String name) {
         return "`" + name.replace("`", "``") + "`";
     }
 
-    private String text(String text) {
+    String text(String text) {
         return dialect.text(text);
     }
 
@@ -277,24 +277,6 @@ final class MySqlDefinitions implements Definitions {
     private static void end(@Nullable Table table, StringBuilder own, StringBuilder others, String ends) {
         if (table != null && own.length() > 0) {
             table.add(own.toString() + others + ends);
-        }
-    }
-
-    /** What is no part of a design, by its kind and name. */
-    private void others(StringBuilder sql) throws SQLException {
-        try (Rows rows = new Rows(
-                connection,
-                "SELECT 'VIEW' AS kind, table_name AS name FROM information_schema.views WHERE table_schema" + HERE
-                        + " UNION ALL SELECT 'TRIGGER', trigger_name FROM information_schema.triggers WHERE trigger_schema"
-                        + HERE
-                        + " UNION ALL SELECT routine_type, routine_name FROM information_schema.routines WHERE routine_schema"
-                        + HERE
-                        + " UNION ALL SELECT 'EVENT', event_name FROM information_schema.events WHERE event_schema"
-                        + HERE
-                        + " ORDER BY 1, 2")) {
-            while (rows.next()) {
-                sql.append("CREATE " + rows.text("kind") + " " + quoted(rows.text("name")) + ";\n");
-            }
         }
     }
 }

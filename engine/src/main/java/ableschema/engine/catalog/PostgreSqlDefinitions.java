@@ -4,13 +4,13 @@ import java.sql.Connection;
 import java.sql.SQLException;
 import java.sql.Statement;
 
-/** The definitions that PostgreSQL keeps, in seven queries. */
+/** The definitions that PostgreSQL keeps, in ten queries. */
 record PostgreSqlDefinitions(Connection connection) implements Definitions {
 
-    private static final String OURS = " n.nspname NOT LIKE 'pg\\_%' AND n.nspname <> 'information_schema'";
+    static final String OURS = " n.nspname NOT LIKE 'pg\\_%' AND n.nspname <> 'information_schema'";
 
     /** What belongs to an extension came with it. */
-    private static String withoutExtensions(String catalogue, String object) {
+    static String withoutExtensions(String catalogue, String object) {
         return " AND NOT EXISTS (SELECT 1 FROM pg_depend x WHERE x.classid = '" + catalogue
                 + "'::regclass AND x.objid = " + object + " AND x.deptype = 'e')";
     }
@@ -23,12 +23,14 @@ record PostgreSqlDefinitions(Connection connection) implements Definitions {
             statement.execute("SET TRANSACTION READ ONLY");
             statement.execute("SET LOCAL search_path = pg_catalog"); // so that each name is written with its schema
             var sql = new StringBuilder();
+            var beside = new PostgreSqlBeside(connection);
+            beside.early(sql);
             lists(sql);
             domains(sql);
             tables(sql);
             constraints(sql);
             indexes(sql);
-            others(sql);
+            beside.late(sql);
             return sql.toString();
         } finally {
             connection.rollback();
@@ -72,7 +74,7 @@ record PostgreSqlDefinitions(Connection connection) implements Definitions {
         }
     }
 
-    private static void comment(StringBuilder sql, String on, Rows rows) throws SQLException {
+    static void comment(StringBuilder sql, String on, Rows rows) throws SQLException {
         if (!rows.isNull("comment")) {
             sql.append("COMMENT ON " + on + " IS " + rows.text("comment") + ";\n");
         }
@@ -168,26 +170,6 @@ record PostgreSqlDefinitions(Connection connection) implements Definitions {
                         + withoutExtensions("pg_class", "c.oid") + " ORDER BY 1")) {
             while (rows.next()) {
                 sql.append(rows.text("definition")).append(";\n");
-            }
-        }
-    }
-
-    /** What is no part of a design, by its kind and name. */
-    private void others(StringBuilder sql) throws SQLException {
-        try (Rows rows = new Rows(
-                connection,
-                "SELECT CASE c.relkind WHEN 'v' THEN 'VIEW' WHEN 'm' THEN 'MATERIALIZED VIEW' ELSE 'FOREIGN TABLE' END AS kind,"
-                        + " quote_ident(n.nspname) || '.' || quote_ident(c.relname) AS name"
-                        + " FROM pg_class c JOIN pg_namespace n ON n.oid = c.relnamespace WHERE c.relkind IN ('v', 'm', 'f') AND"
-                        + OURS + withoutExtensions("pg_class", "c.oid")
-                        + " UNION ALL SELECT 'FUNCTION', quote_ident(n.nspname) || '.' || quote_ident(p.proname)"
-                        + " FROM pg_proc p JOIN pg_namespace n ON n.oid = p.pronamespace WHERE" + OURS
-                        + withoutExtensions("pg_proc", "p.oid")
-                        + " UNION ALL SELECT 'TRIGGER', quote_ident(g.tgname) || ' ON ' || quote_ident(c.relname)"
-                        + " FROM pg_trigger g JOIN pg_class c ON c.oid = g.tgrelid JOIN pg_namespace n ON n.oid = c.relnamespace"
-                        + " WHERE NOT g.tgisinternal AND" + OURS + " ORDER BY 1, 2")) {
-            while (rows.next()) {
-                sql.append("CREATE " + rows.text("kind") + " " + rows.text("name") + ";\n");
             }
         }
     }

@@ -59,6 +59,22 @@ final class Scratch {
         return pins.withNamespace(namespace);
     }
 
+    /** Makes the schema in which what names none is looked for and made. */
+    void enter(Connection connection) throws SQLException {
+        if (!dialect.can(Ability.NAMESPACES)) {
+            return;
+        }
+        made.add(name);
+        try (Statement statement = connection.createStatement()) {
+            statement.execute(dialect.namespace(name));
+            switch (dialect.name()) {
+                case "postgresql" -> statement.execute("SET search_path TO " + dialect.quoted(name) + ", public");
+                case "h2" -> statement.execute("SET SCHEMA " + dialect.quoted(name));
+                default -> connection.setCatalog(name);
+            }
+        }
+    }
+
     /** What stands in the schemas of the trial, by the names that it has in the design. */
     Schema out(Schema schema) {
         return new Schema(

@@ -1,5 +1,6 @@
 package ableschema.engine.trial;
 
+import ableschema.core.carried.Carried;
 import ableschema.core.ddl.SqlReader;
 import ableschema.core.difference.Difference;
 import ableschema.core.document.Document;
@@ -26,11 +27,13 @@ import java.util.function.IntConsumer;
  *
  * @param script      what was carried out, as it is written for this database
  * @param run         what the database said of each statement
+ * @param leftOut     what is carried along and was not tried, as it would reach beyond the trial's schemas
  * @param differences in what the database has other definitions than were written; empty where a statement was refused
  */
-public record Trial(Script script, ScriptRun run, List<Difference> differences) {
+public record Trial(Script script, ScriptRun run, List<Carried> leftOut, List<Difference> differences) {
 
     public Trial {
+        leftOut = List.copyOf(leftOut);
         differences = List.copyOf(differences);
     }
 
@@ -58,13 +61,19 @@ public record Trial(Script script, ScriptRun run, List<Difference> differences) 
     private static Trial on(Connection connection, Document document, Dialect dialect, IntConsumer progress)
             throws SQLException {
         var scratch = new Scratch("able_trial_" + UUID.randomUUID().toString().substring(0, 8), dialect);
-        Document moved = scratch.in(document);
+        var along = new TriedAlong(document.design(), dialect);
+        Document moved = scratch.in(document.with(along.in(document.design())));
         try {
+            scratch.enter(connection);
             Script script = DesignScript.withRows(moved.mapping(), dialect);
             ScriptRun run = ScriptRun.of(script, connection, progress);
             List<Difference> differences =
                     run.refusal().isPresent() ? List.of() : differences(connection, scratch, moved, dialect);
-            return new Trial(DesignScript.withRows(document.mapping(), dialect), run, differences);
+            return new Trial(
+                    DesignScript.withRows(document.mapping(), dialect),
+                    run,
+                    along.leftOut(document.design()),
+                    differences);
         } finally {
             scratch.drop(connection);
         }
@@ -94,6 +103,12 @@ public record Trial(Script script, ScriptRun run, List<Difference> differences) 
     public Optional<Integer> refusedLine() {
         return run.refusal().flatMap(refusal -> {
             Statement.Kind kind = refusal.statement().kind();
+            if (kind == Statement.Kind.CARRIED) { // of which some are not tried
+                return script.executable()
+                        .filter(each -> each.text().equals(refusal.statement().text()))
+                        .findFirst()
+                        .map(script.firstLines()::get);
+            }
             int place = 0;
             for (ScriptRun.Outcome each : run.outcomes()) {
                 if (each.refusal().isPresent()) {

@@ -59,6 +59,8 @@ public enum Ability {
     HELD_TYPES("values held to the type of their column"),
     /** Rules written for another dialect. */
     FOREIGN_EXPRESSIONS("expressions of another dialect"),
+    /** What stands beside tables is written in another dialect. */
+    FOREIGN_STATEMENTS("statements of another dialect"),
     /** A default of another kind of value than its column. */
     UNFIT_DEFAULTS("a default of another type than its column"),
     /** The size of a type. */

@@ -2,6 +2,7 @@ package ableschema.core.sql.dialect;
 
 import static java.util.stream.Collectors.joining;
 
+import ableschema.core.carried.Carried;
 import ableschema.core.expression.Expression;
 import ableschema.core.schema.Column;
 import ableschema.core.schema.DomainType;
@@ -284,6 +285,11 @@ public abstract class Dialect implements Cloneable {
         return expression.isStandard() || expression.dialect().equals(name());
     }
 
+    /** Whether a statement that is carried along is written in this dialect. */
+    public boolean writes(Carried carried) {
+        return carried.dialect().equals(name());
+    }
+
     /** A default as it stands behind DEFAULT; empty where it is no value of the column's type. */
     public final Optional<String> defaultValue(Expression<String> expression, DataType base) {
         if (!expression.isStandard()) {
@@ -530,6 +536,11 @@ public abstract class Dialect implements Cloneable {
 
     /** Statements that a script begins with, before its transaction. */
     public List<String> settings() {
+        return List.of();
+    }
+
+    /** What must be said before routines are made of which the tables are not there yet. */
+    public List<String> beforeRoutines() {
         return List.of();
     }
 

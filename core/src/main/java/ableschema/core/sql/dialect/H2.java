@@ -1,5 +1,6 @@
 package ableschema.core.sql.dialect;
 
+import ableschema.core.carried.Carried;
 import ableschema.core.sql.dialect.TypeForm.Kind;
 import ableschema.core.types.DataType;
 
@@ -9,6 +10,7 @@ final class H2 extends Dialect {
     private static final Traits TRAITS = Traits.STANDARD
             .named("h2", "H2")
             .namesUpTo(256)
+            .making(Making.Apart.NOTHING, "OR REPLACE", Carried.Kind.VIEW)
             .reserving(ReservedWords.H2)
             .withSystemColumns("_rowid_")
             .with(Kind.TEXT, TypeForm.of("varchar({n})").upTo(1_000_000_000))

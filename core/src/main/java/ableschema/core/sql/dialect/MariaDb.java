@@ -1,5 +1,6 @@
 package ableschema.core.sql.dialect;
 
+import ableschema.core.carried.Carried;
 import ableschema.core.sql.dialect.TypeForm.Kind;
 import ableschema.core.types.DataType;
 import ableschema.core.types.DataType.Simple;
@@ -9,6 +10,13 @@ final class MariaDb extends MySqlFamily {
 
     private static final Traits TRAITS = MySqlFamily.TRAITS
             .named("mariadb", "MariaDB")
+            .making(
+                    Making.Apart.DELIMITER,
+                    "OR REPLACE",
+                    Carried.Kind.VIEW,
+                    Carried.Kind.ROUTINE,
+                    Carried.Kind.TRIGGER,
+                    Carried.Kind.EVENT)
             .reserving(ReservedWords.MARIADB)
             .withSystemColumns("row_start", "row_end")
             .decimalScaleUpTo(38)

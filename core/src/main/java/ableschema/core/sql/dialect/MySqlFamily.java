@@ -1,5 +1,6 @@
 package ableschema.core.sql.dialect;
 
+import ableschema.core.carried.Carried;
 import ableschema.core.schema.Column;
 import ableschema.core.schema.Identity;
 import ableschema.core.schema.Table;
@@ -21,6 +22,7 @@ abstract class MySqlFamily extends Dialect {
     private static final Pattern BEGINNING = Pattern.compile("(?:\\w+|`(?:[^`]|``)+`)\\([0-9]+\\)");
 
     static final Traits TRAITS = Traits.STANDARD
+            .making(Making.Apart.DELIMITER, "OR REPLACE", Carried.Kind.VIEW)
             .quoting('`', '`')
             .folding(Traits.Folding.AS_WRITTEN)
             .namesUpTo(64)
@@ -172,6 +174,12 @@ abstract class MySqlFamily extends Dialect {
     @Override
     public String keyBeside(String name) {
         return "PRIMARY KEY";
+    }
+
+    /** The two understand each other's. */
+    @Override
+    public boolean writes(Carried carried) {
+        return carried.dialect().equals("mysql") || carried.dialect().equals("mariadb");
     }
 
     @Override

@@ -1,5 +1,6 @@
 package ableschema.core.sql.dialect;
 
+import ableschema.core.carried.Carried;
 import ableschema.core.schema.Column;
 import ableschema.core.schema.Table;
 import ableschema.core.sql.dialect.TypeForm.Kind;
@@ -21,6 +22,15 @@ final class Oracle extends Dialect {
     private static final Traits TRAITS = Traits.STANDARD
             .named("oracle", "Oracle")
             .namesUpToBytes(128)
+            .making(
+                    Making.Apart.SLASH,
+                    "OR REPLACE",
+                    Carried.Kind.VIEW,
+                    Carried.Kind.ROUTINE,
+                    Carried.Kind.TRIGGER,
+                    Carried.Kind.PACKAGE,
+                    Carried.Kind.TYPE,
+                    Carried.Kind.SYNONYM)
             .reserving(ReservedWords.ORACLE)
             .withSystemColumns("rowid", "rownum", "ora_rowscn", "level")
             .holdingEmpties(Traits.Empties.MANY_IF_ALL_EMPTY)

@@ -2,6 +2,7 @@ package ableschema.core.sql.dialect;
 
 import static java.util.stream.Collectors.joining;
 
+import ableschema.core.carried.Carried;
 import ableschema.core.schema.DomainType;
 import ableschema.core.schema.Part;
 import ableschema.core.schema.Table;
@@ -34,6 +35,13 @@ final class PostgreSql extends Dialect {
             .with(Kind.BYTES, TypeForm.of("bytea"))
             .with(Kind.LONG_BYTES, TypeForm.of("bytea"))
             .calling(StandardFunction.NEW_UUID, "gen_random_uuid()")
+            .making(
+                    Making.Apart.NOTHING,
+                    "OR REPLACE",
+                    Carried.Kind.VIEW,
+                    Carried.Kind.ROUTINE,
+                    Carried.Kind.TRIGGER,
+                    Carried.Kind.RULE)
             .withOptions(
                     DialectOption.rawType(),
                     DialectOption.ofTable("tablespace", "TABLESPACE {}"),
@@ -48,6 +56,11 @@ final class PostgreSql extends Dialect {
     @Override
     public String begin() {
         return "BEGIN";
+    }
+
+    @Override
+    public List<String> beforeRoutines() {
+        return List.of("SET LOCAL check_function_bodies = false");
     }
 
     @Override

@@ -1,5 +1,6 @@
 package ableschema.core.sql.dialect;
 
+import ableschema.core.carried.Carried;
 import ableschema.core.expression.Expression;
 import ableschema.core.expression.Token;
 import ableschema.core.schema.Column;
@@ -24,6 +25,7 @@ final class SqlServer extends Dialect {
             .quoting('[', ']')
             .folding(Traits.Folding.AS_WRITTEN)
             .namesUpTo(128)
+            .making(Making.Apart.GO, "OR ALTER", Carried.Kind.VIEW, Carried.Kind.ROUTINE, Carried.Kind.TRIGGER)
             .reserving(ReservedWords.SQL_SERVER)
             .comparing(Traits.TextComparison.NO_CASE)
             .holdingEmpties(Traits.Empties.ONE)

@@ -1,5 +1,6 @@
 package ableschema.core.sql.dialect;
 
+import ableschema.core.carried.Carried;
 import ableschema.core.sql.dialect.TypeForm.Kind;
 import java.nio.charset.StandardCharsets;
 import java.text.Normalizer;
@@ -97,6 +98,7 @@ public final class Traits {
     private TextComparison comparison = TextComparison.EXACT;
     private Map<StandardFunction, String> functions = Map.of();
     private Set<DialectOption> options = Set.of(DialectOption.partialMatch());
+    private Making making = Making.USUAL;
 
     private Traits() {}
 
@@ -149,6 +151,7 @@ public final class Traits {
         copy.comparison = comparison;
         copy.functions = functions;
         copy.options = options;
+        copy.making = making;
         return copy;
     }
 
@@ -222,6 +225,13 @@ public final class Traits {
         for (Ability each : missing) {
             traits.abilities.remove(each);
         }
+        return traits;
+    }
+
+    /** How what stands beside tables is set apart, and which of it can be made anew by what word. */
+    Traits making(Making.Apart apart, String anew, Carried.Kind... kinds) {
+        Traits traits = copy();
+        traits.making = new Making(apart, anew, Set.of(kinds));
         return traits;
     }
 
@@ -319,6 +329,10 @@ public final class Traits {
     /** How a function is called here; {@code {0}} is its first argument. */
     public String template(StandardFunction function) {
         return functions.getOrDefault(function, function.standard());
+    }
+
+    public Making making() {
+        return making;
     }
 
     /** What can be said of tables, columns and indexes in this dialect alone. */

@@ -1,0 +1,117 @@
+package ableschema.engine.catalog;
+
+import static ableschema.engine.catalog.MySqlDefinitions.HERE;
+import static ableschema.engine.catalog.MySqlDefinitions.quoted;
+
+import java.sql.Connection;
+import java.sql.SQLException;
+import java.util.HashMap;
+import java.util.Map;
+
+/** What MySQL and MariaDB keep beside tables, in five queries. Who made it is not kept, as there may be no such user elsewhere. */
+record MySqlBeside(Connection connection, MySqlDefinitions definitions) {
+
+    private static final String END = "//\n";
+
+    void write(StringBuilder sql) throws SQLException {
+        sql.append("DELIMITER //\n");
+        routines(sql);
+        views(sql);
+        triggers(sql);
+        events(sql);
+        sql.append("DELIMITER ;\n");
+    }
+
+    private void views(StringBuilder sql) throws SQLException {
+        try (Rows rows = new Rows(
+                connection,
+                "SELECT table_name AS name, view_definition AS definition, check_option AS checked, security_type AS security,"
+                        + " table_schema AS here FROM information_schema.views WHERE table_schema" + HERE
+                        + " ORDER BY 1")) {
+            while (rows.next()) {
+                String checked = rows.text("checked");
+                sql.append("CREATE " + security(rows) + "VIEW " + quoted(rows.text("name")) + " AS "
+                        + rows.text("definition").replace(quoted(rows.text("here")) + ".", "")
+                        + (checked.equals("NONE") ? "" : " WITH " + checked + " CHECK OPTION") + END);
+            }
+        }
+    }
+
+    private static String security(Rows rows) throws SQLException {
+        return rows.text("security").equals("INVOKER") ? "SQL SECURITY INVOKER " : "";
+    }
+
+    private void triggers(StringBuilder sql) throws SQLException {
+        try (Rows rows = new Rows(
+                connection,
+                "SELECT trigger_name AS name, action_timing AS timing, event_manipulation AS event, event_object_table AS target,"
+                        + " action_statement AS action FROM information_schema.triggers WHERE trigger_schema" + HERE
+                        + " ORDER BY event_object_table, action_timing, event_manipulation, action_order")) {
+            while (rows.next()) {
+                sql.append("CREATE TRIGGER " + quoted(rows.text("name")) + " " + rows.text("timing") + " "
+                        + rows.text("event") + " ON " + quoted(rows.text("target")) + " FOR EACH ROW "
+                        + rows.text("action") + END);
+            }
+        }
+    }
+
+    private void routines(StringBuilder sql) throws SQLException {
+        Map<String, String> parameters = parameters();
+        try (Rows rows = new Rows(
+                connection,
+                "SELECT routine_type AS kind, routine_name AS name, dtd_identifier AS type, is_deterministic AS fixed,"
+                        + " sql_data_access AS access, security_type AS security, routine_comment AS comment,"
+                        + " routine_definition AS body FROM information_schema.routines WHERE routine_schema" + HERE
+                        + " ORDER BY routine_name, routine_type")) {
+            while (rows.next()) {
+                if (rows.isNull("body")) { // who may not see it
+                    sql.append(rows.text("kind") + " " + quoted(rows.text("name")) + END);
+                    continue;
+                }
+                String given = parameters.getOrDefault(rows.text("kind") + " " + rows.text("name"), "");
+                sql.append("CREATE " + rows.text("kind") + " " + quoted(rows.text("name")) + "(" + given + ")"
+                        + (rows.text("type").isEmpty() ? "" : " RETURNS " + rows.text("type"))
+                        + (rows.text("fixed").equals("YES") ? " DETERMINISTIC" : "")
+                        + (rows.text("access").equals("CONTAINS SQL") ? "" : " " + rows.text("access"))
+                        + (rows.text("security").equals("INVOKER") ? " SQL SECURITY INVOKER" : "")
+                        + (rows.text("comment").isEmpty() ? "" : " COMMENT " + definitions.text(rows.text("comment")))
+                        + "\n" + rows.text("body") + END);
+            }
+        }
+    }
+
+    private Map<String, String> parameters() throws SQLException {
+        var found = new HashMap<String, String>();
+        try (Rows rows = new Rows(
+                connection,
+                "SELECT routine_type AS kind, specific_name AS name, parameter_mode AS mode, parameter_name AS parameter,"
+                        + " dtd_identifier AS type FROM information_schema.parameters WHERE specific_schema" + HERE
+                        + " AND ordinal_position > 0 ORDER BY specific_name, ordinal_position")) {
+            while (rows.next()) {
+                String mode = rows.text("kind").equals("PROCEDURE") ? rows.text("mode") + " " : "";
+                String each = mode + quoted(rows.text("parameter")) + " " + rows.text("type");
+                found.merge(rows.text("kind") + " " + rows.text("name"), each, (before, more) -> before + ", " + more);
+            }
+        }
+        return found;
+    }
+
+    private void events(StringBuilder sql) throws SQLException {
+        try (Rows rows = new Rows(
+                connection,
+                "SELECT event_name AS name, event_type AS kind, execute_at AS once, interval_value AS every, interval_field AS field,"
+                        + " starts AS first, ends AS last, on_completion AS completed, status AS status, event_definition AS body"
+                        + " FROM information_schema.events WHERE event_schema" + HERE + " ORDER BY 1")) {
+            while (rows.next()) {
+                String schedule = rows.text("kind").equals("RECURRING")
+                        ? "EVERY '" + rows.text("every").replace("'", "") + "' " + rows.text("field")
+                                + (rows.isNull("first") ? "" : " STARTS '" + rows.text("first") + "'")
+                                + (rows.isNull("last") ? "" : " ENDS '" + rows.text("last") + "'")
+                        : "AT '" + rows.text("once") + "'";
+                sql.append("CREATE EVENT " + quoted(rows.text("name")) + " ON SCHEDULE " + schedule
+                        + (rows.text("completed").equals("PRESERVE") ? " ON COMPLETION PRESERVE" : "")
+                        + (rows.text("status").equals("ENABLED") ? "" : " DISABLE") + " DO " + rows.text("body") + END);
+            }
+        }
+    }
+}

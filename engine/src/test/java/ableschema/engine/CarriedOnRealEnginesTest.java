@@ -1,0 +1,132 @@
+package ableschema.engine;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import ableschema.core.carried.Carried;
+import ableschema.core.ddl.SqlRead;
+import ableschema.core.ddl.SqlReader;
+import ableschema.core.document.Document;
+import ableschema.core.reverse.Reverse;
+import ableschema.core.rows.DesignScript;
+import ableschema.engine.catalog.Catalog;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.sql.Connection;
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.sql.Statement;
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
+
+/** Views, routines and triggers that are carried along work in the database that is written, and are found there again. */
+class CarriedOnRealEnginesTest {
+
+    private static Document design(RealEngine engine) throws Exception {
+        String sql = Files.readString(
+                Path.of("../core/src/test/resources/carried", engine.dialect().name() + ".sql"));
+        return Reverse.of(SqlReader.read(sql, engine.dialect()), "harbour").document();
+    }
+
+    private static void write(Document design, RealEngine engine, Connection connection) throws SQLException {
+        ScriptRun run = ScriptRun.of(
+                DesignScript.definitions(
+                        design.mapping(),
+                        engine.dialect().choosing(design.rules().choices())),
+                connection);
+        assertThat(run.refusal()).isEmpty();
+    }
+
+    private static int count(Connection connection, String from) throws SQLException {
+        try (Statement statement = connection.createStatement();
+                ResultSet rows = statement.executeQuery("SELECT count(*) FROM " + from)) {
+            rows.next();
+            return rows.getInt(1);
+        }
+    }
+
+    private static void fill(Connection connection) throws SQLException {
+        try (Statement statement = connection.createStatement()) {
+            statement.execute("INSERT INTO pier VALUES (1, 'north')");
+            statement.execute("INSERT INTO berth VALUES (1, 1, 4)");
+            statement.execute("INSERT INTO berth VALUES (2, 1, 9)");
+        }
+    }
+
+    @ParameterizedTest
+    @EnumSource(RealEngine.class)
+    void what_is_carried_along_works_where_it_is_written(RealEngine engine) throws Exception {
+        try (Connection connection = engine.open()) {
+            write(design(engine), engine, connection);
+            fill(connection);
+
+            assertThat(count(connection, "wide_berth")).isEqualTo(2);
+            assertThat(count(connection, "deep_berth")).isEqualTo(1);
+            if (engine != RealEngine.H2) { // whose triggers are classes
+                assertThat(count(connection, "depth_log")).isEqualTo(2);
+            }
+        }
+    }
+
+    @ParameterizedTest
+    @EnumSource(RealEngine.class)
+    void the_live_database_is_read_with_it_and_written_to_another(RealEngine engine) throws Exception {
+        try (Connection one = engine.open();
+                Connection other = engine.open()) {
+            write(design(engine), engine, one);
+            SqlRead read = Catalog.read(one);
+            write(Reverse.of(read, "again").document(), engine, other);
+            fill(other);
+
+            assertThat(read.skipped()).isEmpty();
+            assertThat(read.schema().carried())
+                    .extracting(Carried::label)
+                    .containsExactlyInAnyOrderElementsOf(labels(engine));
+            assertThat(count(other, "deep_berth")).isEqualTo(1);
+            assertThat(Catalog.read(other).schema().carried())
+                    .isEqualTo(read.schema().carried());
+        }
+    }
+
+    private static List<String> labels(RealEngine engine) {
+        return Map.of(
+                        RealEngine.POSTGRESQL,
+                        List.of(
+                                "sequence ticket_no",
+                                "routine tidy(t text)",
+                                "routine log_depth()",
+                                "view wide_berth",
+                                "view deep_berth",
+                                "trigger depth_is_logged on berth",
+                                "description wide_berth"),
+                        RealEngine.MARIADB,
+                        List.of(
+                                "routine in_feet(`metres` int(11))",
+                                "routine clear_log(IN `before_entry` int(11))",
+                                "view wide_berth",
+                                "view deep_berth",
+                                "trigger depth_is_logged on berth"),
+                        RealEngine.SQLITE,
+                        List.of("view wide_berth", "view deep_berth", "trigger depth_is_logged on berth"),
+                        RealEngine.H2,
+                        List.of("sequence ticket_no", "routine in_feet", "view wide_berth", "view deep_berth"))
+                .get(engine);
+    }
+
+    @ParameterizedTest
+    @EnumSource(RealEngine.class)
+    void it_can_be_written_again_where_it_is(RealEngine engine) throws Exception {
+        for (String existing : List.of("replace", "skip")) {
+            Document design = design(engine);
+            Document again = design.with(design.rules().withChoice("script.existing", existing));
+            try (Connection connection = engine.open()) {
+                write(again, engine, connection);
+                write(again, engine, connection);
+                fill(connection);
+
+                assertThat(count(connection, "deep_berth")).isEqualTo(1);
+            }
+        }
+    }
+}
