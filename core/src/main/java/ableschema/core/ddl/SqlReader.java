@@ -124,7 +124,12 @@ public final class SqlReader {
     }
 
     private void skip(String reason) {
-        context.draft.skip(tokens.line(0), tokens.text(0, Math.min(tokens.count(), 200)), reason);
+        int end = 0;
+        while (end < Math.min(tokens.count(), 200) && !tokens.is(end, "password") && !tokens.is(end, "identified")) {
+            end++; // a password is told to nobody
+        }
+        String rest = end < tokens.count() && end < 200 ? " …" : "";
+        context.draft.skip(tokens.line(0), tokens.text(0, end) + rest, reason);
     }
 
     private void read(Cursor at) {

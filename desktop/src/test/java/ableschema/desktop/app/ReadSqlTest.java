@@ -9,6 +9,7 @@ import java.sql.Connection;
 import java.sql.DriverManager;
 import java.sql.Statement;
 import java.util.concurrent.TimeUnit;
+import javafx.scene.control.Label;
 import javafx.scene.input.Clipboard;
 import javafx.scene.input.ClipboardContent;
 import javafx.scene.input.KeyCode;
@@ -26,6 +27,7 @@ class ReadSqlTest extends WindowFixture {
             """
             CREATE TABLE vats (vat_no integer PRIMARY KEY, litres decimal(6,1) CHECK (litres > 0));
             CREATE TABLE brews (vat_no integer NOT NULL REFERENCES vats, begun date NOT NULL, PRIMARY KEY (vat_no, begun));
+            CREATE ROLE brewer;
             CREATE VIEW big AS SELECT * FROM vats WHERE litres > 100;
             INSERT INTO vats VALUES (1, 200.0), (2, 50.5);
             INSERT INTO brews VALUES (2, '2027-03-01');
@@ -77,7 +79,10 @@ class ReadSqlTest extends WindowFixture {
         assertThat(robot.lookup("#left-out").queryListView().getItems())
                 .singleElement()
                 .asString()
-                .contains("line 3", "a view is not part of a design");
+                .contains("line 3", "a role is not part of a design");
+        assertThat(robot.lookup("#read-summary .answer").queryAllAs(Label.class))
+                .extracting(Label::getText)
+                .anyMatch(text -> text.contains("written back as it stands: view big."));
         assertThat(workspace.isSaved()).as("it stands in no file yet").isFalse();
 
         robot.type(KeyCode.ESCAPE);
