@@ -1,6 +1,7 @@
 package ableschema.engine;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import ableschema.core.document.Document;
 import ableschema.core.rows.DesignScript;
@@ -40,6 +41,8 @@ class ScriptStylesTest {
                         Map.of("script.keys", "beside"),
                         Map.of("script.references", "after"),
                         Map.of("script.names", "quoted"),
+                        Map.of("script.letters", "small"),
+                        Map.of("script.letters", "capital"),
                         Map.of("script.keys", "beside", "script.references", "after", "script.names", "quoted"))
                 .map(style -> Arguments.of(engine, style)));
     }
@@ -56,6 +59,54 @@ class ScriptStylesTest {
         try (Connection connection = engine.open()) {
             assertThat(ScriptRun.of(script, connection).refusal()).isEmpty();
             return Catalog.read(connection).schema();
+        }
+    }
+
+    @ParameterizedTest
+    @EnumSource(names = {"POSTGRESQL", "MARIADB", "H2"})
+    void a_schema_is_made_and_its_user_may_work_there_and_nowhere_else(RealEngine engine) throws Exception {
+        for (String existing : List.of("stop", "replace", "skip")) {
+            boolean users = engine != RealEngine.MARIADB; // which runs without users in tests
+            Dialect chosen = engine.dialect()
+                    .choosing(Map.of(
+                            "script.schema",
+                            "Able yard",
+                            "script.user",
+                            users ? "able_keeper" : "",
+                            "script.existing",
+                            existing));
+            Script script = DesignScript.withRows(worked().mapping(), chosen);
+            try (Connection connection = engine.open();
+                    Statement statement = connection.createStatement()) {
+                user(engine, "CREATE", statement);
+                assertThat(ScriptRun.of(script, connection).refusal()).isEmpty();
+                String hive = engine.dialect().quoted("Able yard") + ".hive";
+                boolean switches = engine == RealEngine.POSTGRESQL;
+                if (switches) {
+                    statement.execute("CREATE TABLE public.mine (x int)");
+                    statement.execute("SET ROLE able_keeper");
+                    assertThat(statement.executeUpdate("UPDATE " + hive + " SET colour = colour"))
+                            .isPositive();
+                    assertThatThrownBy(() -> statement.executeQuery("SELECT * FROM public.mine"))
+                            .hasMessageContaining("permission denied");
+                    statement.execute("RESET ROLE");
+                }
+                try (ResultSet counted = statement.executeQuery("SELECT count(*) FROM " + hive)) {
+                    counted.next();
+                    assertThat(counted.getInt(1)).isEqualTo(16);
+                }
+                statement.execute("DROP SCHEMA " + engine.dialect().quoted("Able yard")
+                        + (engine == RealEngine.MARIADB ? "" : " CASCADE"));
+                user(engine, "DROP", statement);
+            }
+        }
+    }
+
+    private static void user(RealEngine engine, String does, Statement statement) throws Exception {
+        if (engine != RealEngine.MARIADB) {
+            boolean made = does.equals("CREATE") && engine == RealEngine.H2;
+            statement.execute(does + (engine == RealEngine.H2 ? " USER" : " ROLE") + " able_keeper"
+                    + (made ? " PASSWORD 'of the test'" : ""));
         }
     }
 

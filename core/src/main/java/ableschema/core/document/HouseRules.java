@@ -2,6 +2,7 @@ package ableschema.core.document;
 
 import ableschema.core.design.Lists;
 import ableschema.core.mapping.NamingRules;
+import ableschema.core.sql.dialect.ScriptStyle;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
@@ -36,6 +37,14 @@ public record HouseRules(
         var changed = new TreeMap<>(choices);
         changed.put(choice, value);
         return new HouseRules(naming, dialect, changed, reasonsInSql, starters);
+    }
+
+    /** What was chosen but for the place where a script acts and who gets rights there, for one that is only tried. */
+    public Map<String, String> choicesForTrial() {
+        var rest = new TreeMap<>(choices);
+        rest.remove(ScriptStyle.SCHEMA);
+        rest.remove(ScriptStyle.USER);
+        return rest;
     }
 
     public HouseRules withReasonsInSql(boolean reasonsInSql) {

@@ -61,7 +61,7 @@ final class Domains {
             space(entity.pins()).reserve(entity.pins().name());
         }
         for (Relationship pairing : design.relationships()) {
-            space(pairing.pins()).reserve(rules.style().of(pairing.noun()));
+            space(pairing.pins()).reserve(rules.table(pairing.noun(), design.plural()));
             space(pairing.pins()).reserve(pairing.pins().name());
         }
         design.domains()

@@ -13,9 +13,13 @@ final class Prefix {
     private static final List<String> OF_THE_KIND = List.of("tbl", "tab");
     private static final int FEWEST_TABLES = 5;
 
+    private static final int MOST_LETTERS = 20;
+
+    private final List<Table> tables;
     private final String shared;
 
     Prefix(Schema schema) {
+        this.tables = schema.tables();
         this.shared = shared(schema);
     }
 
@@ -32,6 +36,22 @@ final class Prefix {
         return counts.entrySet().stream()
                 .filter(each -> all >= FEWEST_TABLES && 10 * each.getValue() > 6 * all)
                 .map(Map.Entry::getKey)
+                .findFirst()
+                .orElse("");
+    }
+
+    /** What stands before most names, as they have it; empty where nothing does. */
+    String before() {
+        Map<String, Integer> counts = new HashMap<>();
+        for (Table table : tables) {
+            String name = table.name();
+            counts.merge(name.substring(0, name.length() - without(name).length()), 1, Integer::sum);
+        }
+        return counts.entrySet().stream()
+                .filter(each -> 10 * each.getValue() > 6 * tables.size()
+                        && each.getKey().length() <= MOST_LETTERS)
+                .map(Map.Entry::getKey)
+                .filter(prefix -> prefix.matches("[\\p{L}\\p{Nd}_]*"))
                 .findFirst()
                 .orElse("");
     }

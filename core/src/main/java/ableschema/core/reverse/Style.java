@@ -50,6 +50,7 @@ final class Style {
         var style = new Style(schema);
         return new NamingRules(style.joining(), style.isPlural(), false)
                 .with(style.patterns())
+                .withPrefix(new Prefix(schema).before())
                 .withNamesRepeat(style.namesRepeat());
     }
 

@@ -13,6 +13,7 @@ import ableschema.core.schema.TableName;
 import ableschema.core.sql.dialect.Ability;
 import ableschema.core.sql.dialect.Dialect;
 import ableschema.core.sql.dialect.ScriptStyle.Existing;
+import ableschema.core.sql.dialect.ScriptStyle.Letters;
 import ableschema.core.sql.dialect.Shortfall;
 import java.util.ArrayList;
 import java.util.Collections;
@@ -20,6 +21,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Predicate;
 
 /**
@@ -35,6 +37,7 @@ public final class ScriptWriter {
     private final TableOrder order;
     private final TableNames names;
     private final Map<TableName, TableWriter> writers = new HashMap<>();
+    private final Access access;
     private final List<Statement> statements = new ArrayList<>();
     private final List<Shortfall> shortfalls = new ArrayList<>();
 
@@ -45,6 +48,7 @@ public final class ScriptWriter {
         this.remarks = remarks.stream().collect(groupingBy(Remark::place));
         this.order = TableOrder.of(schema);
         this.names = new TableNames(dialect, schema);
+        this.access = new Access(dialect);
     }
 
     /** The definitions without rows; an {@link IllegalArgumentException} says what is not decided. */
@@ -57,7 +61,13 @@ public final class ScriptWriter {
         requireDecided(schema);
         var writer = new ScriptWriter(schema, remarks, dialect);
         writer.write(rows);
-        return new Script(dialect, writer.statements, writer.shortfalls);
+        return new Script(dialect, cased(writer.statements, dialect), writer.shortfalls);
+    }
+
+    private static List<Statement> cased(List<Statement> statements, Dialect dialect) {
+        return dialect.style().letters() == Letters.SMALL
+                ? statements.stream().map(LetterCase::small).toList()
+                : statements;
     }
 
     private static void requireDecided(Schema schema) {
@@ -84,7 +94,7 @@ public final class ScriptWriter {
         statements.add(writer.create(key -> true));
         statements.addAll(writer.indexes());
         statements.addAll(writer.descriptions());
-        return statements;
+        return cased(statements, dialect);
     }
 
     private void write(List<RowData> rows) {
@@ -96,14 +106,15 @@ public final class ScriptWriter {
         boolean whole = dialect.can(Ability.TRANSACTIONAL_DEFINITIONS);
         Shortfalls.ofScript(schema, dialect).forEach(this::say);
         remarkOn(Part.WHOLE);
+        statements.addAll(access.told());
         dialect.settings().forEach(setting -> statement(Statement.Kind.SETTING, setting));
         if (whole) {
             statement(Statement.Kind.BEGIN, dialect.begin());
         }
+        writeNamespaces();
         if (dialect.style().existing() == Existing.REPLACE) {
             dropExisting();
         }
-        writeNamespaces();
         writeDomains();
         routinesBeforeTables();
         carried(Carried::early);
@@ -115,6 +126,7 @@ public final class ScriptWriter {
         }
         statements.addAll(inserts);
         carried(each -> !each.early() && each.kind().isLast());
+        statements.addAll(access.rights(schema, namespaces(), names));
         if (whole || !inserts.isEmpty()) {
             statement(Statement.Kind.COMMIT, dialect.commit());
         }
@@ -160,13 +172,24 @@ public final class ScriptWriter {
     }
 
     private void writeNamespaces() {
-        for (String namespace : Shortfalls.namespaces(schema)) {
+        for (String namespace : namespaces()) {
             if (dialect.can(Ability.NAMESPACES)) {
                 statement(Statement.Kind.NAMESPACE, dialect.namespace(namespace));
             } else {
                 say(Shortfalls.ofNamespace(namespace, dialect));
             }
         }
+        if (!dialect.style().schema().isEmpty()) {
+            dialect.entering(dialect.style().schema()).ifPresent(sql -> statement(Statement.Kind.SETTING, sql));
+        }
+    }
+
+    private Set<String> namespaces() {
+        Set<String> namespaces = Shortfalls.namespaces(schema);
+        if (!dialect.style().schema().isEmpty() && dialect.can(Ability.NAMESPACES)) {
+            namespaces.add(dialect.style().schema());
+        }
+        return namespaces;
     }
 
     private void writeDomains() {

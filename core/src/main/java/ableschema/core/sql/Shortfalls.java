@@ -63,6 +63,16 @@ public final class Shortfalls {
             found.add(whole(
                     Ability.HELD_TYPES, "as chosen, any value goes into any column, and longer texts too", dialect));
         }
+        if (!dialect.style().schema().isEmpty() && !dialect.can(Ability.NAMESPACES)) {
+            found.add(whole(
+                    Ability.NAMESPACES,
+                    "all stands where the script is run, and not in "
+                            + dialect.style().schema(),
+                    dialect));
+        }
+        if (!dialect.style().user().isEmpty() && !dialect.can(Ability.USERS)) {
+            found.add(whole(Ability.USERS, "whoever can open the file can do everything", dialect));
+        }
         Existing existing = dialect.style().existing();
         if (existing == Existing.SKIP && dialect.tableIfMissing().isEmpty()) {
             found.add(whole(Ability.SKIP_EXISTING, "a table that is there already is refused", dialect));

@@ -28,6 +28,8 @@ public record Statement(Kind kind, List<Part> defines, List<Line> lines, String 
         DESCRIPTION,
         /** Stands beside the tables and is written back as it was found. */
         CARRIED,
+        /** Gives rights to a user. */
+        RIGHTS,
         /** A command of the client program, which no database sees. */
         CLIENT,
         ROW,

@@ -39,11 +39,12 @@ final class TableNames {
     }
 
     private String text(TableName name) {
+        String namespace = name.namespace().isEmpty() ? dialect.style().schema() : name.namespace();
+        if (!namespace.isEmpty() && dialect.can(Ability.NAMESPACES)) {
+            return dialect.quoted(namespace) + "." + dialect.quoted(name.name());
+        }
         if (name.namespace().isEmpty()) {
             return dialect.quoted(name.name());
-        }
-        if (dialect.can(Ability.NAMESPACES)) {
-            return dialect.quoted(name.namespace()) + "." + dialect.quoted(name.name());
         }
         return dialect.quoted(prefixed.contains(name) ? name.namespace() + "_" + name.name() : name.name());
     }

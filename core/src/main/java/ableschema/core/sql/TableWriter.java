@@ -15,6 +15,7 @@ import ableschema.core.sql.dialect.Ability;
 import ableschema.core.sql.dialect.Dialect;
 import ableschema.core.sql.dialect.DialectOption;
 import ableschema.core.sql.dialect.ScriptStyle.Existing;
+import ableschema.core.sql.dialect.ScriptStyle.Letters;
 import ableschema.core.sql.dialect.TypeForm;
 import ableschema.core.types.DataType;
 import ableschema.core.types.DataTypes;
@@ -142,7 +143,9 @@ final class TableWriter {
         return new ColumnText(
                 table.part(Kind.COLUMN, column.name()),
                 dialect.column(column.name()),
-                type,
+                dialect.style().letters() == Letters.CAPITAL && !computed && !isNamed(column)
+                        ? LetterCase.capitals(type)
+                        : type,
                 clauses,
                 described ? List.of("-- " + SqlWriter.onOneLine(column.comment())) : List.of(),
                 computed || isHeldAlready(column) ? List.of() : conditions(column, base));
@@ -157,8 +160,12 @@ final class TableWriter {
         return Optional.ofNullable(dialect.own(column.options()).get(DialectOption.TYPE));
     }
 
+    private boolean isNamed(Column column) {
+        return column.type() instanceof DataType.InDomain && dialect.can(Ability.DOMAINS);
+    }
+
     private String writtenType(Column column, DataType base) {
-        if (column.type() instanceof DataType.InDomain && dialect.can(Ability.DOMAINS)) {
+        if (isNamed(column)) {
             return schema.domain(column.type())
                     .map(domain -> names.of(domain.name()))
                     .orElse("undecided");

@@ -95,7 +95,8 @@ final class DocumentForm {
                                 .patterns()),
                         rules.flag("namesRepeat", r -> r.naming().namesRepeat()),
                         rules.optional("mostIndexes", Form.NUMBER, NamingRules.USUAL_INDEXES, r -> r.naming()
-                                .mostIndexes())),
+                                .mostIndexes()),
+                        rules.text("tablePrefix", r -> r.naming().prefix())),
                 rules.always("dialect", Forms.DIALECT, HouseRules.USUAL.dialect(), HouseRules::dialect),
                 rules.optional("choices", Forms.CHOICES, Map.of(), HouseRules::choices),
                 rules.flag("reasonsInSql", HouseRules::reasonsInSql),

@@ -48,7 +48,7 @@ public record Trial(Script script, ScriptRun run, List<Carried> leftOut, List<Di
             throws ConnectionProblem, SQLException {
         try (Connection connection = address.openToWrite(password)) {
             Dialect dialect =
-                    Catalog.dialect(connection).choosing(document.rules().choices());
+                    Catalog.dialect(connection).choosing(document.rules().choicesForTrial());
             if (dialect.name().equals("sqlite")) {
                 try (Connection memory = BuiltInEngine.SQLITE.open()) {
                     return on(memory, document, dialect, progress);

@@ -6,6 +6,8 @@ public enum Ability {
     SKIP_EXISTING("definitions that are passed over where they exist"),
     /** A table is dropped where there is one. */
     DROP_EXISTING("tables that are dropped where they exist"),
+    /** There are users with rights. */
+    USERS("users and their rights"),
     /** A foreign key can be added to a table that exists. */
     ADD_CONSTRAINTS("foreign keys added to a table that exists"),
     /** Tables and columns can be described. */

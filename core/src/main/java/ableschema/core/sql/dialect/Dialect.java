@@ -539,6 +539,11 @@ public abstract class Dialect implements Cloneable {
         return List.of();
     }
 
+    /** A statement behind which names without a schema are in this one; empty where there is none such. */
+    public Optional<String> entering(String schema) {
+        return Optional.empty();
+    }
+
     /** What must be said before routines are made of which the tables are not there yet. */
     public List<String> beforeRoutines() {
         return List.of();

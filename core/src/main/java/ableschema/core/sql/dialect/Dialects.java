@@ -63,7 +63,12 @@ public final class Dialects {
         for (Dialect dialect : ALL) {
             for (Map.Entry<String, List<String>> each : dialect.choices().entrySet()) {
                 if (choice.equals(each.getKey())) {
-                    if (!each.getValue().contains(value)) {
+                    if (each.getValue().isEmpty()) {
+                        if (!ScriptStyle.isName(value)) {
+                            throw new IllegalArgumentException(
+                                    "'" + value + "' is no name, which '" + choice + "' takes");
+                        }
+                    } else if (!each.getValue().contains(value)) {
                         throw new IllegalArgumentException("'" + value + "' is none of "
                                 + String.join(", ", each.getValue()) + ", which '" + choice + "' can be");
                     }

@@ -3,6 +3,7 @@ package ableschema.core.sql.dialect;
 import ableschema.core.carried.Carried;
 import ableschema.core.sql.dialect.TypeForm.Kind;
 import ableschema.core.types.DataType;
+import java.util.Optional;
 
 /** H2 2.3. */
 final class H2 extends Dialect {
@@ -10,6 +11,7 @@ final class H2 extends Dialect {
     private static final Traits TRAITS = Traits.STANDARD
             .named("h2", "H2")
             .namesUpTo(256)
+            .granting("{rights}SCHEMA {schema}")
             .making(Making.Apart.NOTHING, "OR REPLACE", Carried.Kind.VIEW)
             .reserving(ReservedWords.H2)
             .withSystemColumns("_rowid_")
@@ -43,6 +45,11 @@ final class H2 extends Dialect {
     @Override
     public String namespace(String name) {
         return "CREATE SCHEMA IF NOT EXISTS " + quoted(name);
+    }
+
+    @Override
+    public Optional<String> entering(String schema) {
+        return Optional.of("SET SCHEMA " + quoted(schema));
     }
 
     @Override

@@ -22,6 +22,7 @@ abstract class MySqlFamily extends Dialect {
     private static final Pattern BEGINNING = Pattern.compile("(?:\\w+|`(?:[^`]|``)+`)\\([0-9]+\\)");
 
     static final Traits TRAITS = Traits.STANDARD
+            .granting("{rights}{schema}.*")
             .making(Making.Apart.DELIMITER, "OR REPLACE", Carried.Kind.VIEW)
             .quoting('`', '`')
             .folding(Traits.Folding.AS_WRITTEN)
@@ -174,6 +175,11 @@ abstract class MySqlFamily extends Dialect {
     @Override
     public String keyBeside(String name) {
         return "PRIMARY KEY";
+    }
+
+    @Override
+    public Optional<String> entering(String schema) {
+        return Optional.of("USE " + quoted(schema));
     }
 
     /** The two understand each other's. */

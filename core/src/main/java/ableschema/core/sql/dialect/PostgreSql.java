@@ -9,6 +9,7 @@ import ableschema.core.schema.Table;
 import ableschema.core.sql.dialect.TypeForm.Kind;
 import ableschema.core.types.DataType;
 import java.util.List;
+import java.util.Optional;
 
 /** PostgreSQL 17. */
 final class PostgreSql extends Dialect {
@@ -35,6 +36,7 @@ final class PostgreSql extends Dialect {
             .with(Kind.BYTES, TypeForm.of("bytea"))
             .with(Kind.LONG_BYTES, TypeForm.of("bytea"))
             .calling(StandardFunction.NEW_UUID, "gen_random_uuid()")
+            .granting("GRANT USAGE ON SCHEMA {schema}", "{rights}ALL TABLES IN SCHEMA {schema}")
             .making(
                     Making.Apart.NOTHING,
                     "OR REPLACE",
@@ -56,6 +58,11 @@ final class PostgreSql extends Dialect {
     @Override
     public String begin() {
         return "BEGIN";
+    }
+
+    @Override
+    public Optional<String> entering(String schema) {
+        return Optional.of("SET search_path TO " + quoted(schema) + ", public");
     }
 
     @Override

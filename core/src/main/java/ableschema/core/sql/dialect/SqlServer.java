@@ -25,6 +25,7 @@ final class SqlServer extends Dialect {
             .quoting('[', ']')
             .folding(Traits.Folding.AS_WRITTEN)
             .namesUpTo(128)
+            .granting("{rights}SCHEMA::{schema}")
             .making(Making.Apart.GO, "OR ALTER", Carried.Kind.VIEW, Carried.Kind.ROUTINE, Carried.Kind.TRIGGER)
             .reserving(ReservedWords.SQL_SERVER)
             .comparing(Traits.TextComparison.NO_CASE)
@@ -152,7 +153,8 @@ final class SqlServer extends Dialect {
 
     @Override
     public String description(Table table, Optional<Column> column, String name, String text) {
-        String namespace = table.namespace().isEmpty() ? "dbo" : table.namespace();
+        String own = table.namespace().isEmpty() ? style().schema() : table.namespace();
+        String namespace = own.isEmpty() ? "dbo" : own;
         String levels = "@level0type = N'SCHEMA', @level0name = " + text(namespace) + ", @level1type = N'TABLE',"
                 + " @level1name = " + text(table.name())
                 + column.map(each -> ", @level2type = N'COLUMN', @level2name = " + text(each.name()))

@@ -50,6 +50,7 @@ final class Sqlite extends Dialect {
                     Ability.ADD_CONSTRAINTS,
                     Ability.DESCRIPTIONS,
                     Ability.NAMESPACES,
+                    Ability.USERS,
                     Ability.NUMBER_ANY_COLUMN,
                     Ability.NUMBER_SEVERAL,
                     Ability.NUMBERS_ALONE,

@@ -7,6 +7,7 @@ import java.text.Normalizer;
 import java.util.Collections;
 import java.util.EnumMap;
 import java.util.EnumSet;
+import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
@@ -99,6 +100,7 @@ public final class Traits {
     private Map<StandardFunction, String> functions = Map.of();
     private Set<DialectOption> options = Set.of(DialectOption.partialMatch());
     private Making making = Making.USUAL;
+    private List<String> access = List.of();
 
     private Traits() {}
 
@@ -152,6 +154,7 @@ public final class Traits {
         copy.functions = functions;
         copy.options = options;
         copy.making = making;
+        copy.access = access;
         return copy;
     }
 
@@ -232,6 +235,13 @@ public final class Traits {
     Traits making(Making.Apart apart, String anew, Carried.Kind... kinds) {
         Traits traits = copy();
         traits.making = new Making(apart, anew, Set.of(kinds));
+        return traits;
+    }
+
+    /** How rights are given in a schema: {rights} and {schema} are filled in, and TO a user stands behind. */
+    Traits granting(String... templates) {
+        Traits traits = copy();
+        traits.access = List.of(templates);
         return traits;
     }
 
@@ -329,6 +339,11 @@ public final class Traits {
     /** How a function is called here; {@code {0}} is its first argument. */
     public String template(StandardFunction function) {
         return functions.getOrDefault(function, function.standard());
+    }
+
+    /** How rights are given in a schema; empty where they are on each table. */
+    public List<String> access() {
+        return access;
     }
 
     public Making making() {
