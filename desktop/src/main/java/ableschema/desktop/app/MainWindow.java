@@ -65,6 +65,7 @@ public final class MainWindow {
     private final Map<Step, Node> benches = new EnumMap<>(Step.class);
     private final PictureExport pictures;
     private final SqlImport sql;
+    private final SqlBench script;
     private final Folding route;
     private final Folding gloss;
     private final Scene scene;
@@ -80,6 +81,7 @@ public final class MainWindow {
         this.header = new SheetHeader(workspace, sheet);
         this.recovery = new RecoveryBar(workspace, autosave);
         this.pictures = new PictureExport(workspace, stage);
+        this.script = new SqlBench(workspace);
         this.sql = new SqlImport(workspace, files::mayLeave, this::showRead);
         sheet.onSql(sql::paste);
         Node middle = middle();
@@ -182,7 +184,7 @@ public final class MainWindow {
         benches.put(Step.FORMS, new FormsBench(workspace));
         benches.put(Step.REVIEW, new ReviewBench(workspace));
         benches.put(Step.ROWS, new RowsBench(workspace, rows, drawing));
-        benches.put(Step.SQL, new SqlBench(workspace));
+        benches.put(Step.SQL, script);
         var middle = new StackPane();
         middle.getChildren().addAll(benches.values());
         middle.getStyleClass().add("middle");
@@ -204,6 +206,7 @@ public final class MainWindow {
         actions.add("open a design", "Shortcut+O", files::chooseAndOpen);
         actions.add("read SQL definitions from a file", "Shortcut+Shift+O", () -> files.chooseSql(sql::open));
         actions.add("read a live database, or try the design there", "Shortcut+Shift+L", this::connect);
+        actions.add("find in the script", "Shortcut+F", this::findInScript);
         actions.add("write the picture to a file (SVG, PNG, PDF)", "Shortcut+Shift+E", pictures::choose);
         actions.add("copy the picture", "Shortcut+Shift+C", pictures::copy);
         actions.add("fold the route away, or bring it back", "Alt+R", route::toggle);
@@ -279,6 +282,11 @@ public final class MainWindow {
         }
         sheet.centre(thing);
         sheet.requestFocus();
+    }
+
+    private void findInScript() {
+        workspace.stepProperty().set(Step.SQL);
+        script.find();
     }
 
     private void connect() {

@@ -12,19 +12,37 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Consumer;
+import java.util.function.IntFunction;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.Label;
 import javafx.scene.input.MouseEvent;
+import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import org.fxmisc.flowless.VirtualizedScrollPane;
 import org.fxmisc.richtext.StyleClassedTextArea;
 import org.fxmisc.richtext.model.ReadOnlyStyledDocumentBuilder;
 import org.fxmisc.richtext.model.StyledDocument;
+import org.fxmisc.richtext.model.StyledSegment;
 
 /** Lines of SQL that can be copied: those of the chosen thing are marked, and a click on a line chooses its thing. */
 public final class SqlLines extends StyleClassedTextArea {
 
     private static final String OF_CHOSEN = "of-chosen";
+    /** The sign of a line whose statement was taken by a database, of one that it refused, and of one that it never saw. */
+    public static final String TAKEN = "\u2713";
+
+    public static final String REFUSED = "\u2715";
+    public static final String NOT_REACHED = "\u00b7";
+
+    private static final double SIGN_WIDTH = 16;
+    private static final double NUMBER_WIDTH = 34;
     private static final String CHANGED = "changed";
+
+    private static final Pattern SPECIAL = Pattern.compile("--.*|'(?:[^']|'')*'?");
 
     /** The styles of a line that was not given any yet. */
     private static final List<String> UNKNOWN = List.of("unknown");
@@ -55,6 +73,33 @@ public final class SqlLines extends StyleClassedTextArea {
             case ENTITY -> 2;
             default -> 3;
         };
+    }
+
+    /**
+     * Puts its number before each line, and a sign.
+     *
+     * @param signs what stands before the line at a place, counted from 0
+     */
+    public void number(IntFunction<String> signs) {
+        setParagraphGraphicFactory(place -> gutter(place, signs.apply(place)));
+    }
+
+    private static Node gutter(int place, String sign) {
+        var mark = new Label(sign);
+        mark.getStyleClass().addAll("line-sign", sign.equals(REFUSED) ? "line-refused" : "line-taken");
+        mark.setMinWidth(SIGN_WIDTH);
+        var number = new Label(String.valueOf(place + 1));
+        number.getStyleClass().add("line-number");
+        number.setMinWidth(NUMBER_WIDTH);
+        number.setAlignment(Pos.CENTER_RIGHT);
+        var gutter = new HBox(mark, number);
+        gutter.getStyleClass().add("line-gutter");
+        return gutter;
+    }
+
+    /** How many lines are marked as changed. */
+    public int countChanged() {
+        return (int) styles.stream().filter(each -> each.contains(CHANGED)).count();
     }
 
     /** Puts it between scroll bars. */
@@ -138,11 +183,12 @@ public final class SqlLines extends StyleClassedTextArea {
             deleteText(first - 1, getParagraphLength(first - 1), last, getParagraphLength(last));
             putStyles(first, behind, List.of());
         } else if (first <= lastNow) {
-            insertText(
-                    first - 1,
-                    getParagraphLength(first - 1),
-                    "\n" + String.join("\n", texts.subList(first, lastNow + 1)));
+            List<String> more = new ArrayList<>(List.of("")); // the end of the line before
+            more.addAll(texts.subList(first, lastNow + 1));
+            int end = getAbsolutePosition(first - 1, getParagraphLength(first - 1));
+            insert(end, document(more, Collections.nCopies(more.size(), UNKNOWN)));
             putStyles(first, behind, Collections.nCopies(lastNow + 1 - first, UNKNOWN));
+            styles.set(first - 1, UNKNOWN);
         }
     }
 
@@ -152,9 +198,28 @@ public final class SqlLines extends StyleClassedTextArea {
         var builder = new ReadOnlyStyledDocumentBuilder<Collection<String>, String, Collection<String>>(
                 getSegOps(), List.of());
         for (int i = 0; i < texts.size(); i++) {
-            builder.addParagraph(texts.get(i), List.of(), wanted.get(i));
+            builder.addParagraph(segments(texts.get(i)), wanted.get(i));
         }
         return texts.isEmpty() ? builder.addParagraph("", List.of(), List.of()).build() : builder.build();
+    }
+
+    /** A line in the parts that look alike: texts between quotes, a comment, and the rest. */
+    private static List<StyledSegment<String, Collection<String>>> segments(String line) {
+        var segments = new ArrayList<StyledSegment<String, Collection<String>>>();
+        Matcher special = SPECIAL.matcher(line);
+        int at = 0;
+        while (special.find()) {
+            if (special.start() > at) {
+                segments.add(new StyledSegment<>(line.substring(at, special.start()), List.of()));
+            }
+            String style = special.group().startsWith("-") ? "sql-comment" : "sql-text";
+            segments.add(new StyledSegment<>(special.group(), List.of(style)));
+            at = special.end();
+        }
+        if (at < line.length() || segments.isEmpty()) {
+            segments.add(new StyledSegment<>(line.substring(at), List.of()));
+        }
+        return segments;
     }
 
     private void putStyles(int first, int behind, List<List<String>> between) {

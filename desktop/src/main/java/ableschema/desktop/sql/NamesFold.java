@@ -72,6 +72,8 @@ final class NamesFold extends VBox {
                         "an index for each foreign key",
                         now.indexForeignKeys(),
                         NamingRules::withIndexForeignKeys),
+                Controls.text("tables begin with", "note"),
+                prefix(now),
                 Controls.text("at most", "note"),
                 most(now),
                 Controls.text("indexes a table", "note"));
@@ -83,6 +85,13 @@ final class NamesFold extends VBox {
         pattern(grid, 3, "check", NamePatterns::check, NamePatterns::withCheck);
         pattern(grid, 4, "index", NamePatterns::index, NamePatterns::withIndex);
         getChildren().setAll(handle, first, grid);
+    }
+
+    private TextField prefix(NamingRules now) {
+        var field =
+                Fields.text("names-prefix", now.prefix(), "nothing", typed -> change(() -> naming().withPrefix(typed)));
+        field.setPrefColumnCount(6);
+        return field;
     }
 
     private TextField most(NamingRules now) {

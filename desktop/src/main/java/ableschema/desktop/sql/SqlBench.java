@@ -1,7 +1,9 @@
 package ableschema.desktop.sql;
 
 import static ableschema.desktop.controls.Controls.button;
+import static java.util.stream.Collectors.joining;
 
+import ableschema.core.design.Id;
 import ableschema.core.document.HouseRules;
 import ableschema.core.edit.ChangeRules;
 import ableschema.core.finding.Finding;
@@ -11,19 +13,25 @@ import ableschema.core.review.Rules;
 import ableschema.core.rows.DesignScript;
 import ableschema.core.rows.StandIns;
 import ableschema.core.sql.Script;
+import ableschema.core.sql.Statement;
 import ableschema.core.sql.dialect.Dialect;
 import ableschema.core.sql.dialect.Dialects;
 import ableschema.core.store.FileProblem;
-import ableschema.desktop.controls.Choice;
+import ableschema.desktop.controls.Controls;
 import ableschema.desktop.gloss.SqlLines;
 import ableschema.desktop.workspace.Refresh;
 import ableschema.desktop.workspace.Workspace;
 import ableschema.engine.BuiltInEngine;
 import ableschema.engine.ScriptRun;
+import ableschema.engine.ScriptRun.Fate;
 import java.io.File;
 import java.sql.Connection;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Supplier;
 import java.util.stream.Stream;
 import javafx.application.Platform;
 import javafx.collections.FXCollections;
@@ -39,6 +47,7 @@ import javafx.scene.input.ClipboardContent;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import javafx.stage.FileChooser;
 
@@ -46,32 +55,57 @@ import javafx.stage.FileChooser;
 public final class SqlBench extends VBox {
 
     private static final int WRITTEN_AT_ONCE = 100;
+    private static final String ALONE = "compare with …";
 
     private final Workspace workspace;
     private final ComboBox<Dialect> dialects = new ComboBox<>(FXCollections.observableArrayList(Dialects.ALL));
     private final CheckBox rows = new CheckBox("with sample rows");
     private final CheckBox personal = new CheckBox("personal values too");
     private final SqlLines text;
-    private final HBox choices = new HBox(6);
+    private final StyleFold style;
+    private final FindBar find;
+    private final BesideView beside = new BesideView();
+    private final ComboBox<String> others = new ComboBox<>();
+    private final Region pane;
+    private final Label changed = new Label();
     private final ShortfallList shortfalls;
     private final NamesFold names;
     private final Label verdict = new Label();
     private Optional<Script> script = Optional.empty();
+
+    /** What became of the statements, by the line that each begins in. */
+    private final Map<Integer, Fate> fates = new HashMap<>();
+
+    /** The lines of the script that was last saved or run, and of which kind it was; none are marked while there is none. */
+    private Set<String> before = Set.of();
+
+    private String beforeFor = "";
 
     public SqlBench(Workspace workspace) {
         this.workspace = workspace;
         this.text = new SqlLines(workspace.selection()::choose);
         this.shortfalls = new ShortfallList(workspace);
         this.names = new NamesFold(workspace);
+        this.style = new StyleFold(workspace);
+        this.find = new FindBar(text);
         getStyleClass().add("bench");
         setId("sql-bench");
         text.setId("script");
         verdict.setId("sql-verdict");
         verdict.getStyleClass().add("note");
         verdict.setWrapText(true);
-        var pane = text.scrolled();
+        text.number(line -> "");
+        changed.setId("sql-changed");
+        changed.getStyleClass().add("note");
+        this.pane = text.scrolled();
         VBox.setVgrow(pane, Priority.ALWAYS);
-        getChildren().addAll(header(), names, shortfalls, pane, verdict);
+        VBox.setVgrow(beside, Priority.ALWAYS);
+        var folds = new FlowPane(20, 4, style, names);
+        var foot = new HBox(
+                12, find, changed, Controls.space(), button("copy-part", "Copy the chosen part", this::copyPart));
+        foot.setAlignment(Pos.CENTER_LEFT);
+        getChildren().addAll(header(), folds, shortfalls, pane, beside, foot, verdict);
+        showBeside(false);
         Refresh.of(workspace, Step.SQL, this, this::show);
         workspace.selection().chosenProperty().addListener((o, before, now) -> markIfInView());
     }
@@ -87,7 +121,13 @@ public final class SqlBench extends VBox {
         personal.setTooltip(new Tooltip("personal and secret values as they were entered; else stand-ins are written"));
         personal.setOnAction(event -> show());
         title.setMinWidth(USE_PREF_SIZE);
-        var options = new FlowPane(12, 6, title, dialects, choices, rows, personal);
+        others.setId("beside-dialect");
+        others.getItems().add(ALONE);
+        Dialects.ALL.forEach(each -> others.getItems().add(each.label()));
+        others.setValue(ALONE);
+        others.setAccessibleText("another dialect beside it");
+        others.setOnAction(event -> show());
+        var options = new FlowPane(12, 6, title, dialects, others, rows, personal);
         options.setRowValignment(VPos.CENTER);
         options.setMinWidth(0); // in a narrow window they stand below each other, rather than being cut
         HBox.setHgrow(options, Priority.ALWAYS);
@@ -107,45 +147,12 @@ public final class SqlBench extends VBox {
         }
     }
 
-    /** What the dialect leaves open to the house. */
-    private void showChoices(Dialect dialect) {
-        choices.getChildren().clear();
-        choices.setAlignment(Pos.CENTER_LEFT);
-        dialect.choices().forEach((choice, values) -> {
-            String name = choice.substring(choice.indexOf('.') + 1);
-            String current = workspace.document().rules().choices().getOrDefault(choice, values.get(0));
-            Choice each = Choice.of(current, values, value -> said(name, value), value -> choose(choice, value));
-            each.setId("choice-" + name);
-            choices.getChildren().add(each);
-        });
-    }
-
-    /** A choice in words; one of a dialect alone by its name. */
-    private static String said(String name, String value) {
-        return switch (name + " " + value) {
-            case "keys after" -> "keys after the columns";
-            case "keys beside" -> "keys beside their column";
-            case "references inside" -> "foreign keys inside";
-            case "references after" -> "foreign keys afterwards";
-            case "names plain" -> "quotes where needed";
-            case "names quoted" -> "all names in quotes";
-            case "existing stop" -> "stop at what exists";
-            case "existing skip" -> "skip what exists";
-            case "existing replace" -> "replace what exists";
-            default -> name + ": " + value;
-        };
-    }
-
-    private void choose(String choice, String value) {
-        workspace.apply(new ChangeRules(
-                workspace.document().rules().withChoice(choice, value), "choose " + value + " for " + choice));
-    }
-
     private void show() {
         dialects.setValue(Dialects.named(workspace.dialect().name()).orElse(Dialects.STANDARD));
-        showChoices(workspace.dialect());
+        style.refresh();
         names.refresh();
         verdict.setText("");
+        fates.clear();
         shortfalls.show(Stream.concat(undecided(), workspace.review().of(Step.SQL).stream())
                 .toList());
         Mapping mapping = workspace.mapping();
@@ -155,16 +162,20 @@ public final class SqlBench extends VBox {
         personal.setVisible(hides);
         personal.setManaged(hides);
         Contents contents = contents();
+        Optional<Dialect> other = other();
+        Supplier<Written> writing =
+                () -> new Written(write(mapping, dialect, contents), other.map(each -> write(mapping, each, contents)));
         if (mapping.schema().tables().size() <= WRITTEN_AT_ONCE) {
-            show(write(mapping, dialect, contents));
+            show(writing.get());
             return;
         }
         workspace
                 .jobs()
                 .run(
                         "writing the script",
-                        progress -> write(mapping, dialect, contents),
+                        progress -> writing.get(),
                         () -> workspace.mapping() == mapping
+                                && other.equals(other())
                                 && workspace.dialect().equals(dialect)
                                 && contents() == contents,
                         this::show,
@@ -192,10 +203,70 @@ public final class SqlBench extends VBox {
         };
     }
 
-    private void show(Script written) {
+    /** The dialect whose script is wanted beside it. */
+    private Optional<Dialect> other() {
+        return Dialects.ALL.stream()
+                .filter(each -> each.label().equals(others.getValue()))
+                .map(each -> each.choosing(workspace.document().rules().choices()))
+                .findFirst();
+    }
+
+    /** The script, and that of another dialect, where one is wanted beside it. */
+    private record Written(Script script, Optional<Script> other) {}
+
+    private void show(Written both) {
+        Script written = both.script();
         script = Optional.of(written);
-        text.show(written.lines().toList(), workspace.trace(), Optional.empty(), Set.of());
+        showBeside(both.other().isPresent());
+        both.other().ifPresent(other -> beside.show(written, other));
+        boolean same = beforeFor.equals(kind(written));
+        text.show(written.lines().toList(), workspace.trace(), Optional.empty(), same ? before : Set.of());
+        text.number(this::sign);
+        int lines = text.countChanged();
+        changed.setText(
+                lines == 0
+                        ? ""
+                        : lines + (lines == 1 ? " line" : " lines") + " changed since it was last saved or run");
         mark();
+    }
+
+    private void showBeside(boolean two) {
+        for (Node each : List.of(pane, find)) {
+            each.setVisible(!two);
+            each.setManaged(!two);
+        }
+        beside.setVisible(two);
+        beside.setManaged(two);
+    }
+
+    /** Puts the cursor where one finds. */
+    public void find() {
+        others.setValue(ALONE);
+        find.focus();
+    }
+
+    /** Scripts of which lines can be told to have changed. */
+    private String kind(Script of) {
+        return of.dialect().name() + " " + contents();
+    }
+
+    /** From now on lines that differ are marked. */
+    private void remember(Script done) {
+        before = SqlLines.texts(done.lines().toList());
+        beforeFor = kind(done);
+        changed.setText("");
+    }
+
+    /** What became of the statement that begins in a line. */
+    private String sign(int line) {
+        Fate fate = fates.get(line + 1);
+        return fate == null
+                ? ""
+                : switch (fate) {
+                    case REFUSED -> SqlLines.REFUSED;
+                    case NOT_RUN -> SqlLines.NOT_REACHED;
+                    default -> SqlLines.TAKEN;
+                };
     }
 
     private void markIfInView() {
@@ -223,14 +294,20 @@ public final class SqlBench extends VBox {
         if (script.isEmpty()) {
             return;
         }
-        Script tried = script.get();
+        Script shown = script.get();
+        Script tried = new Script(
+                shown.dialect(),
+                shown.statements().stream()
+                        .filter(each -> each.kind() != Statement.Kind.RIGHTS) // there is no such user
+                        .toList(),
+                shown.shortfalls());
         Optional<BuiltInEngine> engine = BuiltInEngine.ALL.stream()
                 .filter(e -> e.dialect().name().equals(tried.dialect().name()))
                 .findFirst();
         if (engine.isEmpty()) {
             verdict.setText(
                     tried.dialect().label()
-                            + " runs as a server of its own: copy or save the script and run it there. H2 and SQLite can be tried here.");
+                            + " runs as a server of its own: Ctrl+Shift+L tries the design there. H2 and SQLite can be tried here.");
             return;
         }
         workspace
@@ -247,9 +324,20 @@ public final class SqlBench extends VBox {
                                 });
                             }
                         },
-                        () -> script.filter(tried::equals).isPresent(),
-                        run -> verdict.setText(said(tried, run)),
+                        () -> script.filter(shown::equals).isPresent(),
+                        done -> ran(shown, done),
                         failure -> verdict.setText("the trial could not start: " + failure.getMessage()));
+    }
+
+    private void ran(Script tried, ScriptRun done) {
+        verdict.setText(said(tried, done));
+        fates.clear();
+        Map<Statement, Integer> lines = tried.firstLines();
+        done.outcomes().forEach(each -> fates.put(lines.getOrDefault(each.statement(), 0), each.fate()));
+        text.number(this::sign);
+        done.refusal()
+                .map(refusal -> lines.getOrDefault(refusal.statement(), 1))
+                .ifPresentOrElse(line -> text.showParagraphAtTop(Math.max(0, line - 3)), () -> remember(tried));
     }
 
     private static String said(Script script, ScriptRun run) {
@@ -261,12 +349,31 @@ public final class SqlBench extends VBox {
     }
 
     private void copy() {
-        script.ifPresent(written -> {
-            var content = new ClipboardContent();
-            content.putString(written.text());
-            Clipboard.getSystemClipboard().setContent(content);
-            verdict.setText("copied " + written.statements().size() + " statements");
-        });
+        script.ifPresent(written -> copy(written.text(), written.statements().size()));
+    }
+
+    /** Copies what the script says of the chosen thing. */
+    private void copyPart() {
+        Optional<Id> chosen = workspace.selection().chosenProperty().get();
+        if (script.isEmpty() || chosen.isEmpty()) {
+            verdict.setText("choose a table first, on the sheet or by a click on its lines");
+            return;
+        }
+        List<Statement> part = script.get().statements().stream()
+                .filter(each -> workspace.trace().leads(each.defines(), chosen.get()))
+                .toList();
+        if (part.isEmpty()) {
+            verdict.setText("the script has nothing of it");
+        } else {
+            copy(part.stream().map(Statement::text).collect(joining("\n\n")) + "\n", part.size());
+        }
+    }
+
+    private void copy(String sql, int statements) {
+        var content = new ClipboardContent();
+        content.putString(sql);
+        Clipboard.getSystemClipboard().setContent(content);
+        verdict.setText("copied " + statements + (statements == 1 ? " statement" : " statements"));
     }
 
     private void save() {
@@ -277,6 +384,8 @@ public final class SqlBench extends VBox {
             if (target != null) {
                 try {
                     workspace.export(target.toPath(), written.text());
+                    remember(written);
+                    show();
                     verdict.setText("saved as " + target.getName());
                 } catch (FileProblem e) {
                     workspace.notices().complain(String.valueOf(e.getMessage()));

@@ -201,7 +201,7 @@ class BenchesTest extends WindowFixture {
         openDemo(robot, "alder-valley");
         click(robot, "#step-sql", "#dialect", "SQLite");
         assertThat(sql(robot, "#script")).contains("varchar(6)").doesNotContain("STRICT");
-        click(robot, "#choice-types", "types: strict");
+        click(robot, "#style-show", "#choice-types", "strict");
         assertThat(sql(robot, "#script")).contains("STRICT").doesNotContain("varchar(6)");
         robot.push(KeyCode.CONTROL, KeyCode.Z);
         assertThat(sql(robot, "#script")).doesNotContain("STRICT");
