@@ -159,11 +159,11 @@ CREATE TABLE application (
 CREATE TABLE forage (
   apiary_code       varchar(6)  NOT NULL,
   forage_plant_name varchar(40) NOT NULL,
-  "month"           smallint    NOT NULL,
+  "MONTH"           smallint    NOT NULL,
   CONSTRAINT forage_key
-    PRIMARY KEY (apiary_code, forage_plant_name, "month"),
+    PRIMARY KEY (apiary_code, forage_plant_name, "MONTH"),
   CONSTRAINT forage_month_check
-    CHECK ("month" between 1 and 12),
+    CHECK ("MONTH" between 1 and 12),
   CONSTRAINT forage_of_apiary
     FOREIGN KEY (apiary_code)
     REFERENCES apiary (code),
@@ -190,7 +190,7 @@ COMMENT ON TABLE batch IS 'Honey of one filling; its code is printed on the jars
 COMMENT ON COLUMN batch.code IS 'AV-year-number';
 COMMENT ON TABLE harvest IS 'Honey taken from one hive on one day.';
 COMMENT ON TABLE forage_plant IS 'A plant that bees visit for nectar or pollen.';
-COMMENT ON COLUMN forage."month" IS 'The month in which it flowers there';
+COMMENT ON COLUMN forage."MONTH" IS 'The month in which it flowers there';
 
 INSERT INTO apiary (code, name, altitude_m)
   VALUES ('AV-01', 'Mill bank', 140);
@@ -458,41 +458,41 @@ INSERT INTO application (inspection_id, treatment_name, dose_ml)
   VALUES ('7752e2ee-047e-44ff-ae65-ccf36a3207f7', 'oxalic trickle', 17.5);
 INSERT INTO application (inspection_id, treatment_name, dose_ml)
   VALUES ('62a9801b-72c7-4286-a51a-8f172c8f9c4f', 'thymol tray', 19.0);
-INSERT INTO forage (apiary_code, forage_plant_name, "month")
+INSERT INTO forage (apiary_code, forage_plant_name, "MONTH")
   VALUES ('AV-01', 'willow', 3);
-INSERT INTO forage (apiary_code, forage_plant_name, "month")
+INSERT INTO forage (apiary_code, forage_plant_name, "MONTH")
   VALUES ('AV-04', 'dandelion', 4);
-INSERT INTO forage (apiary_code, forage_plant_name, "month")
+INSERT INTO forage (apiary_code, forage_plant_name, "MONTH")
   VALUES ('AV-07', 'apple', 5);
-INSERT INTO forage (apiary_code, forage_plant_name, "month")
+INSERT INTO forage (apiary_code, forage_plant_name, "MONTH")
   VALUES ('AV-10', 'white clover', 6);
-INSERT INTO forage (apiary_code, forage_plant_name, "month")
+INSERT INTO forage (apiary_code, forage_plant_name, "MONTH")
   VALUES ('AV-03', 'lime', 7);
-INSERT INTO forage (apiary_code, forage_plant_name, "month")
+INSERT INTO forage (apiary_code, forage_plant_name, "MONTH")
   VALUES ('AV-06', 'bramble', 6);
-INSERT INTO forage (apiary_code, forage_plant_name, "month")
+INSERT INTO forage (apiary_code, forage_plant_name, "MONTH")
   VALUES ('AV-09', 'heather', 8);
-INSERT INTO forage (apiary_code, forage_plant_name, "month")
+INSERT INTO forage (apiary_code, forage_plant_name, "MONTH")
   VALUES ('AV-02', 'ivy', 9);
-INSERT INTO forage (apiary_code, forage_plant_name, "month")
+INSERT INTO forage (apiary_code, forage_plant_name, "MONTH")
   VALUES ('AV-05', 'hawthorn', 5);
-INSERT INTO forage (apiary_code, forage_plant_name, "month")
+INSERT INTO forage (apiary_code, forage_plant_name, "MONTH")
   VALUES ('AV-08', 'field bean', 6);
-INSERT INTO forage (apiary_code, forage_plant_name, "month")
+INSERT INTO forage (apiary_code, forage_plant_name, "MONTH")
   VALUES ('AV-01', 'garden mix', 7);
-INSERT INTO forage (apiary_code, forage_plant_name, "month")
+INSERT INTO forage (apiary_code, forage_plant_name, "MONTH")
   VALUES ('AV-04', 'willow', 4);
-INSERT INTO forage (apiary_code, forage_plant_name, "month")
+INSERT INTO forage (apiary_code, forage_plant_name, "MONTH")
   VALUES ('AV-07', 'dandelion', 5);
-INSERT INTO forage (apiary_code, forage_plant_name, "month")
+INSERT INTO forage (apiary_code, forage_plant_name, "MONTH")
   VALUES ('AV-10', 'apple', 6);
-INSERT INTO forage (apiary_code, forage_plant_name, "month")
+INSERT INTO forage (apiary_code, forage_plant_name, "MONTH")
   VALUES ('AV-03', 'white clover', 7);
-INSERT INTO forage (apiary_code, forage_plant_name, "month")
+INSERT INTO forage (apiary_code, forage_plant_name, "MONTH")
   VALUES ('AV-06', 'lime', 8);
-INSERT INTO forage (apiary_code, forage_plant_name, "month")
+INSERT INTO forage (apiary_code, forage_plant_name, "MONTH")
   VALUES ('AV-09', 'bramble', 7);
-INSERT INTO forage (apiary_code, forage_plant_name, "month")
+INSERT INTO forage (apiary_code, forage_plant_name, "MONTH")
   VALUES ('AV-02', 'heather', 9);
 
 COMMIT;

@@ -212,10 +212,10 @@ CREATE TABLE badge (
 CREATE TABLE enrolment (
   member_no    integer     NOT NULL,
   course_title varchar(60) NOT NULL,
-  "from"       date        NOT NULL,
+  "FROM"       date        NOT NULL,
   until        date,
   CONSTRAINT enrolment_key
-    PRIMARY KEY (member_no, course_title, "from"),
+    PRIMARY KEY (member_no, course_title, "FROM"),
   CONSTRAINT enrolment_member_no_course_title_unique
     UNIQUE (member_no, course_title),
   CONSTRAINT enrolment_of_member
@@ -306,7 +306,7 @@ INSERT INTO living_thing (thing_no, name, kind, latin_name, variety, height_cm, 
   VALUES (90, 'Heather', 'Plant', 'Calluna', 'vulgaris', 60, TRUE, NULL, 2);
 INSERT INTO living_thing (thing_no, name, kind, latin_name, variety, height_cm, hardy, trunk_cm, member_no)
   VALUES (80, 'Varroa', 'Living thing', NULL, NULL, NULL, TRUE, NULL, NULL);
-INSERT INTO enrolment (member_no, course_title, "from", until)
+INSERT INTO enrolment (member_no, course_title, "FROM", until)
   VALUES (1, 'Queens', '2027-03-01', NULL);
 ALTER TABLE member ALTER COLUMN member_no RESTART WITH 3;
 ALTER TABLE tool ALTER COLUMN tool_no RESTART WITH 520;

@@ -11,6 +11,8 @@ import ableschema.core.store.DocumentFile;
 import ableschema.core.store.FileProblem;
 import ableschema.core.store.SqlFile;
 import ableschema.engine.catalog.Catalog;
+import ableschema.engine.catalog.CatalogRead;
+import ableschema.engine.catalog.Wanted;
 import ableschema.engine.connect.ConnectionProblem;
 import ableschema.engine.connect.DatabaseAddress;
 import java.io.PrintWriter;
@@ -59,6 +61,18 @@ final class ReadCommand implements Callable<Integer> {
     private String user = "";
 
     @Option(
+            names = "--schema",
+            paramLabel = "S",
+            description = "With --url: reads only what stands in this schema; may be given several times.")
+    private List<String> schemas = List.of();
+
+    @Option(
+            names = "--driver",
+            paramLabel = "JAR",
+            description = "With --url: a JDBC driver of your own, for a database that is none of those known.")
+    private @Nullable Path driver;
+
+    @Option(
             names = "--dialect",
             paramLabel = "D",
             converter = DialectName.class,
@@ -90,8 +104,10 @@ final class ReadCommand implements Callable<Integer> {
             throw new ParameterException(
                     spec.commandLine(), "name either a file of SQL, or --url and a database to read");
         }
-        SqlRead read = url == null ? fromFile(Objects.requireNonNull(file)) : fromDatabase(url);
-        Reversed reversed = Reverse.of(read, title());
+        CatalogRead found =
+                url == null ? new CatalogRead(fromFile(Objects.requireNonNull(file)), Map.of()) : fromDatabase(url);
+        SqlRead read = found.read();
+        Reversed reversed = Reverse.of(read, title(), found.sizes());
         boolean toFile = output.isFile();
         if (toFile || !json) {
             output.writeDesign(file == null ? NOWHERE : file, DocumentFile.print(reversed.document()), replace);
@@ -117,10 +133,10 @@ final class ReadCommand implements Callable<Integer> {
         return read;
     }
 
-    private SqlRead fromDatabase(String from) {
-        try (Connection connection = DatabaseAddress.of(from, user).openToRead(Password.of(user))) {
-            SqlRead read = Catalog.read(connection);
-            if (read.schema().tables().isEmpty()) {
+    private CatalogRead fromDatabase(String from) {
+        try (Connection connection = address(from).openToRead(Password.of(user))) {
+            CatalogRead read = Catalog.read(connection, new Wanted(schemas, rows), asked -> {});
+            if (read.read().schema().tables().isEmpty()) {
                 throw refusal("there is no table in it that " + (user.isEmpty() ? "can be seen" : user + " can see")
                         + "; name another database in the URL");
             }
@@ -130,6 +146,10 @@ final class ReadCommand implements Callable<Integer> {
         } catch (SQLException e) {
             throw refusal(String.valueOf(e.getMessage()).lines().findFirst().orElse("it stopped answering"));
         }
+    }
+
+    private DatabaseAddress address(String from) throws ConnectionProblem {
+        return driver == null ? DatabaseAddress.of(from, user) : DatabaseAddress.of(from, user, driver);
     }
 
     private Refusal refusal(String reason) {

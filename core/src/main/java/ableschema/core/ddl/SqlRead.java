@@ -24,6 +24,11 @@ public record SqlRead(
         skipped = List.copyOf(skipped);
     }
 
+    /** The same with rows that were read from elsewhere. */
+    public SqlRead withRows(List<ReadRows> rows) {
+        return new SqlRead(dialect, schema, counts, cut, rows, skipped);
+    }
+
     /** What is not at its end where the text is, and the line where it begins. */
     public record Cut(int line, String what) {}
 

@@ -73,7 +73,10 @@ public final class Fragment {
         }
         String first = entities.isEmpty() ? "nothing" : entities.get(0).name();
         String edit = "paste " + first + (entities.size() > 1 ? " and " + (entities.size() - 1) + " more" : "");
-        return new PutAll(fragment.design().domains(), pasted, fragment.design().relationships(), places, edit);
+        var put = new PutAll(
+                fragment.design().domains(), pasted, fragment.design().relationships(), places, edit);
+        return new Compound(
+                edit, List.of(put, new CarryAlong(fragment.design().notes().kept(), edit)));
     }
 
     private static String free(String name, List<String> taken) {

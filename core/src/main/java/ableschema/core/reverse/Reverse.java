@@ -3,6 +3,8 @@ package ableschema.core.reverse;
 import ableschema.core.ddl.ReadRows;
 import ableschema.core.ddl.SqlRead;
 import ableschema.core.design.Design;
+import ableschema.core.design.Notes;
+import ableschema.core.design.Volume;
 import ableschema.core.difference.Difference;
 import ableschema.core.document.Diagram;
 import ableschema.core.document.Document;
@@ -10,7 +12,9 @@ import ableschema.core.document.HouseRules;
 import ableschema.core.mapping.Mapping;
 import ableschema.core.mapping.NamingRules;
 import ableschema.core.schema.Schema;
+import ableschema.core.schema.TableName;
 import java.util.List;
+import java.util.Map;
 
 /** Makes a design of a schema that was read from SQL or from a database. */
 public final class Reverse {
@@ -38,6 +42,20 @@ public final class Reverse {
                 .withNaming(Style.of(read.schema()))
                 .withDialect(read.dialect().name());
         return of(read.schema(), read.rows(), title, house, read.dialect().name());
+    }
+
+    /** The same for a database whose tables have so many rows, from which they are expected to begin. */
+    public static Reversed of(SqlRead read, String title, Map<TableName, Long> sizes) {
+        Reversed reversed = of(read, title);
+        var found = new Found(read.schema());
+        Design design = reversed.document().design();
+        Notes notes = design.notes();
+        for (Map.Entry<TableName, Long> each : sizes.entrySet()) {
+            if (each.getValue() > 0 && read.schema().table(each.getKey()).isPresent()) {
+                notes = notes.withVolume(found.owner(found.table(each.getKey())), new Volume(each.getValue(), 0));
+            }
+        }
+        return new Reversed(reversed.document().with(design.with(notes)), reversed.differences());
     }
 
     /** The same for a design that has its house rules already: what they would not give is pinned. */

@@ -173,8 +173,6 @@ class ScriptWriterTest {
         "postgresql, hive, false",
         "postgresql, Hive, true",
         "postgresql, year, false",
-        "h2, year, true",
-        "h2, value, true",
         "sqlite, index, true",
         "h2, index, false",
         "postgresql, stand no, true",

@@ -7,10 +7,16 @@ import ableschema.desktop.controls.Controls;
 import ableschema.desktop.workspace.Jobs;
 import ableschema.desktop.workspace.Workspace;
 import ableschema.engine.catalog.Catalog;
+import ableschema.engine.catalog.CatalogRead;
+import ableschema.engine.catalog.Wanted;
 import ableschema.engine.connect.DatabaseAddress;
 import ableschema.engine.trial.Trial;
+import java.nio.file.Path;
 import java.sql.Connection;
+import java.util.List;
 import java.util.function.Consumer;
+import java.util.stream.Stream;
+import javafx.scene.control.CheckBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.PasswordField;
 import javafx.scene.control.TextField;
@@ -23,12 +29,19 @@ import javafx.scene.layout.VBox;
 public final class ConnectSheet extends VBox {
 
     private static final int WIDEST = 620;
+    private static final int SAMPLE_ROWS = 20;
+
+    /** So many a database without sample rows is asked at most. */
+    private static final int USUAL_QUESTIONS = 13;
 
     private final Workspace workspace;
     private final SqlImport imports;
     private final TextField url = new TextField();
     private final TextField user = new TextField();
     private final PasswordField password = new PasswordField();
+    private final TextField schemas = new TextField();
+    private final TextField driver = new TextField();
+    private final CheckBox rows = new CheckBox("with the first " + SAMPLE_ROWS + " rows of each table");
     private final Label verdict = Controls.text("", "answer");
     private Runnable close = () -> {};
 
@@ -42,6 +55,12 @@ public final class ConnectSheet extends VBox {
         field(url, "connect-url", "URL, such as jdbc:postgresql://localhost/club or jdbc:sqlite:/home/me/club.db");
         field(user, "connect-user", "user, where the database asks for one");
         field(password, "connect-password", "password; it is kept nowhere");
+        field(
+                schemas,
+                "connect-schemas",
+                "schemas to read, with commas between; all that can be seen, if none is named");
+        field(driver, "connect-driver", "jar of a JDBC driver of your own, for another database");
+        rows.setId("connect-rows");
         verdict.setId("connect-verdict");
         verdict.setWrapText(true);
         var read = Controls.button("connect-read", "Read it", this::read);
@@ -51,6 +70,8 @@ public final class ConnectSheet extends VBox {
                         Controls.text("A live database", "title"),
                         url,
                         new HBox(8, user, password),
+                        new HBox(8, schemas, driver),
+                        rows,
                         Controls.text(
                                 "It is read without changing anything. A trial works in a schema of its own, which is taken away.",
                                 "hint"),
@@ -83,6 +104,7 @@ public final class ConnectSheet extends VBox {
     private <T> void ask(String job, Asking<T> asking, Consumer<T> done) {
         String where = url.getText().strip();
         String who = user.getText().strip();
+        String jar = driver.getText().strip();
         String secret = password.getText();
         password.clear();
         verdict.setText(job + " …");
@@ -90,7 +112,12 @@ public final class ConnectSheet extends VBox {
                 .jobs()
                 .run(
                         job,
-                        progress -> asking.of(DatabaseAddress.of(where, who), secret, progress),
+                        progress -> asking.of(
+                                jar.isEmpty()
+                                        ? DatabaseAddress.of(where, who)
+                                        : DatabaseAddress.of(where, who, Path.of(jar)),
+                                secret,
+                                progress),
                         () -> getScene() != null,
                         done,
                         problem -> verdict.setText(String.valueOf(problem.getMessage())
@@ -99,13 +126,25 @@ public final class ConnectSheet extends VBox {
                                 .orElse("it did not answer")));
     }
 
+    /** What the fields for it say. */
+    private Wanted wanted() {
+        List<String> chosen = Stream.of(schemas.getText().split(","))
+                .map(String::strip)
+                .filter(each -> !each.isEmpty())
+                .toList();
+        return new Wanted(chosen, rows.isSelected() ? SAMPLE_ROWS : 0);
+    }
+
     private void read() {
+        Wanted wanted = wanted();
         ask(
                 "reading the database",
                 (address, secret, progress) -> {
                     try (Connection connection = address.openToRead(secret)) {
-                        SqlRead read = Catalog.read(connection);
-                        return new SqlImport.Result(read, Reverse.of(read, title()), "the database");
+                        CatalogRead found = Catalog.read(
+                                connection, wanted, asked -> progress.done(asked, Math.max(asked, USUAL_QUESTIONS)));
+                        SqlRead read = found.read();
+                        return new SqlImport.Result(read, Reverse.of(read, title(), found.sizes()), "the database");
                     }
                 },
                 result -> {

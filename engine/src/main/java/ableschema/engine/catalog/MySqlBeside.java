@@ -3,13 +3,12 @@ package ableschema.engine.catalog;
 import static ableschema.engine.catalog.MySqlDefinitions.HERE;
 import static ableschema.engine.catalog.MySqlDefinitions.quoted;
 
-import java.sql.Connection;
 import java.sql.SQLException;
 import java.util.HashMap;
 import java.util.Map;
 
 /** What MySQL and MariaDB keep beside tables, in five queries. Who made it is not kept, as there may be no such user elsewhere. */
-record MySqlBeside(Connection connection, MySqlDefinitions definitions) {
+record MySqlBeside(Asking asking, MySqlDefinitions definitions) {
 
     private static final String END = "//\n";
 
@@ -23,8 +22,7 @@ record MySqlBeside(Connection connection, MySqlDefinitions definitions) {
     }
 
     private void views(StringBuilder sql) throws SQLException {
-        try (Rows rows = new Rows(
-                connection,
+        try (Rows rows = asking.rows(
                 "SELECT table_name AS name, view_definition AS definition, check_option AS checked, security_type AS security,"
                         + " table_schema AS here FROM information_schema.views WHERE table_schema" + HERE
                         + " ORDER BY 1")) {
@@ -42,8 +40,7 @@ record MySqlBeside(Connection connection, MySqlDefinitions definitions) {
     }
 
     private void triggers(StringBuilder sql) throws SQLException {
-        try (Rows rows = new Rows(
-                connection,
+        try (Rows rows = asking.rows(
                 "SELECT trigger_name AS name, action_timing AS timing, event_manipulation AS event, event_object_table AS target,"
                         + " action_statement AS action FROM information_schema.triggers WHERE trigger_schema" + HERE
                         + " ORDER BY event_object_table, action_timing, event_manipulation, action_order")) {
@@ -57,8 +54,7 @@ record MySqlBeside(Connection connection, MySqlDefinitions definitions) {
 
     private void routines(StringBuilder sql) throws SQLException {
         Map<String, String> parameters = parameters();
-        try (Rows rows = new Rows(
-                connection,
+        try (Rows rows = asking.rows(
                 "SELECT routine_type AS kind, routine_name AS name, dtd_identifier AS type, is_deterministic AS fixed,"
                         + " sql_data_access AS access, security_type AS security, routine_comment AS comment,"
                         + " routine_definition AS body FROM information_schema.routines WHERE routine_schema" + HERE
@@ -82,8 +78,7 @@ record MySqlBeside(Connection connection, MySqlDefinitions definitions) {
 
     private Map<String, String> parameters() throws SQLException {
         var found = new HashMap<String, String>();
-        try (Rows rows = new Rows(
-                connection,
+        try (Rows rows = asking.rows(
                 "SELECT routine_type AS kind, specific_name AS name, parameter_mode AS mode, parameter_name AS parameter,"
                         + " dtd_identifier AS type FROM information_schema.parameters WHERE specific_schema" + HERE
                         + " AND ordinal_position > 0 ORDER BY specific_name, ordinal_position")) {
@@ -97,8 +92,7 @@ record MySqlBeside(Connection connection, MySqlDefinitions definitions) {
     }
 
     private void events(StringBuilder sql) throws SQLException {
-        try (Rows rows = new Rows(
-                connection,
+        try (Rows rows = asking.rows(
                 "SELECT event_name AS name, event_type AS kind, execute_at AS once, interval_value AS every, interval_field AS field,"
                         + " starts AS first, ends AS last, on_completion AS completed, status AS status, event_definition AS body"
                         + " FROM information_schema.events WHERE event_schema" + HERE + " ORDER BY 1")) {

@@ -1,7 +1,6 @@
 package ableschema.engine.catalog;
 
 import ableschema.core.sql.dialect.Dialect;
-import java.sql.Connection;
 import java.sql.SQLException;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
@@ -17,13 +16,13 @@ final class MySqlDefinitions implements Definitions {
     private static final Pattern CALL = Pattern.compile("(?i)(current_timestamp|now|uuid|curdate|curtime)\\b.*");
     private static final Pattern NUMBER = Pattern.compile("-?[0-9.]+(e-?[0-9]+)?");
 
-    private final Connection connection;
+    private final Asking asking;
     private final Dialect dialect;
     private final boolean mariadb;
     private final Map<String, Table> tables = new LinkedHashMap<>();
 
-    MySqlDefinitions(Connection connection, Dialect dialect) {
-        this.connection = connection;
+    MySqlDefinitions(Asking asking, Dialect dialect) {
+        this.asking = asking;
         this.dialect = dialect;
         this.mariadb = dialect.name().equals("mariadb");
     }
@@ -51,7 +50,7 @@ final class MySqlDefinitions implements Definitions {
         var sql = new StringBuilder();
         tables.forEach((name, table) ->
                 sql.append("CREATE TABLE " + quoted(name) + " (" + table.elements + "\n)" + table.end + ";\n"));
-        new MySqlBeside(connection, this).write(sql);
+        new MySqlBeside(asking, this).write(sql);
         return sql.toString();
     }
 
@@ -64,8 +63,7 @@ final class MySqlDefinitions implements Definitions {
     }
 
     private void tables() throws SQLException {
-        try (Rows rows = new Rows(
-                connection,
+        try (Rows rows = asking.rows(
                 "SELECT t.table_name AS name, t.engine AS engine, t.table_collation AS collation, t.table_comment AS comment,"
                         + " IF(t.table_rows = 0, t.auto_increment, 1) AS first, @@collation_database AS usual FROM information_schema.tables t"
                         + " WHERE t.table_schema" + HERE + " AND t.table_type = 'BASE TABLE' ORDER BY t.table_name")) {
@@ -86,9 +84,8 @@ final class MySqlDefinitions implements Definitions {
         if (!mariadb) {
             return;
         }
-        try (Rows rows = new Rows(
-                connection,
-                "SELECT table_name AS name, constraint_name AS constraint_name, check_clause AS clause"
+        try (Rows rows =
+                asking.rows("SELECT table_name AS name, constraint_name AS constraint_name, check_clause AS clause"
                         + " FROM information_schema.check_constraints WHERE constraint_schema" + HERE
                         + " AND level = 'Column'")) {
             while (rows.next()) {
@@ -101,8 +98,7 @@ final class MySqlDefinitions implements Definitions {
     }
 
     private void columns() throws SQLException {
-        try (Rows rows = new Rows(
-                connection,
+        try (Rows rows = asking.rows(
                 "SELECT table_name AS name, column_name AS column_name, column_type AS type, is_nullable AS nullable,"
                         + " column_default AS filled, extra AS extra, generation_expression AS expression,"
                         + " column_comment AS comment, collation_name AS collation FROM information_schema.columns"
@@ -157,8 +153,7 @@ final class MySqlDefinitions implements Definitions {
         String before = "";
         StringBuilder index = new StringBuilder();
         String table = "";
-        try (Rows rows = new Rows(
-                connection,
+        try (Rows rows = asking.rows(
                 "SELECT table_name AS name, index_name AS index_name, non_unique AS several, column_name AS column_name,"
                         + " sub_part AS part, collation AS direction, index_type AS type, " + expression
                         + " AS expression"
@@ -218,7 +213,7 @@ final class MySqlDefinitions implements Definitions {
                         + " FROM information_schema.check_constraints c JOIN information_schema.table_constraints t"
                         + " ON t.constraint_schema = c.constraint_schema AND t.constraint_name = c.constraint_name"
                         + " AND t.constraint_type = 'CHECK' WHERE c.constraint_schema" + HERE;
-        try (Rows rows = new Rows(connection, query + " ORDER BY 1, 2")) {
+        try (Rows rows = asking.rows(query + " ORDER BY 1, 2")) {
             while (rows.next()) {
                 Table table = tables.get(rows.text("name"));
                 if (table != null) {
@@ -235,8 +230,7 @@ final class MySqlDefinitions implements Definitions {
         var others = new StringBuilder();
         String ends = "";
         Table table = null;
-        try (Rows rows = new Rows(
-                connection,
+        try (Rows rows = asking.rows(
                 "SELECT k.table_name AS name, k.constraint_name AS constraint_name, k.column_name AS column_name,"
                         + " k.referenced_table_schema <> k.table_schema AS elsewhere, k.referenced_table_schema AS namespace,"
                         + " k.referenced_table_name AS target, k.referenced_column_name AS target_column,"

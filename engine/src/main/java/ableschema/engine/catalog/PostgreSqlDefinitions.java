@@ -1,13 +1,28 @@
 package ableschema.engine.catalog;
 
+import static java.util.stream.Collectors.joining;
+
 import java.sql.Connection;
 import java.sql.SQLException;
 import java.sql.Statement;
+import java.util.List;
 
 /** The definitions that PostgreSQL keeps, in ten queries. */
-record PostgreSqlDefinitions(Connection connection) implements Definitions {
+record PostgreSqlDefinitions(Asking asking) implements Definitions {
 
-    static final String OURS = " n.nspname NOT LIKE 'pg\\_%' AND n.nspname <> 'information_schema'";
+    /** What belongs to the schemas that are wanted, in a query that calls their catalogue n. */
+    static String ours(Asking asking) {
+        List<String> schemas = asking.wanted().schemas();
+        String chosen = schemas.stream()
+                .map(each -> "'" + each.replace("'", "''") + "'")
+                .collect(joining(", "));
+        return " n.nspname NOT LIKE 'pg\\_%' AND n.nspname <> 'information_schema'"
+                + (schemas.isEmpty() ? "" : " AND n.nspname IN (" + chosen + ")");
+    }
+
+    private String ours() {
+        return ours(asking);
+    }
 
     /** What belongs to an extension came with it. */
     static String withoutExtensions(String catalogue, String object) {
@@ -17,13 +32,14 @@ record PostgreSqlDefinitions(Connection connection) implements Definitions {
 
     @Override
     public String sql() throws SQLException {
+        Connection connection = asking.connection();
         boolean auto = connection.getAutoCommit();
         connection.setAutoCommit(false);
         try (Statement statement = connection.createStatement()) {
             statement.execute("SET TRANSACTION READ ONLY");
             statement.execute("SET LOCAL search_path = pg_catalog"); // so that each name is written with its schema
             var sql = new StringBuilder();
-            var beside = new PostgreSqlBeside(connection);
+            var beside = new PostgreSqlBeside(asking);
             beside.early(sql);
             lists(sql);
             domains(sql);
@@ -39,14 +55,12 @@ record PostgreSqlDefinitions(Connection connection) implements Definitions {
     }
 
     private void lists(StringBuilder sql) throws SQLException {
-        try (Rows rows = new Rows(
-                connection,
-                "SELECT quote_ident(n.nspname) || '.' || quote_ident(t.typname) AS name,"
-                        + " string_agg(quote_literal(e.enumlabel), ', ' ORDER BY e.enumsortorder) AS labels,"
-                        + " quote_literal(obj_description(t.oid, 'pg_type')) AS comment"
-                        + " FROM pg_type t JOIN pg_namespace n ON n.oid = t.typnamespace JOIN pg_enum e ON e.enumtypid = t.oid"
-                        + " WHERE" + OURS + withoutExtensions("pg_type", "t.oid")
-                        + " GROUP BY n.nspname, t.typname, t.oid ORDER BY 1")) {
+        try (Rows rows = asking.rows("SELECT quote_ident(n.nspname) || '.' || quote_ident(t.typname) AS name,"
+                + " string_agg(quote_literal(e.enumlabel), ', ' ORDER BY e.enumsortorder) AS labels,"
+                + " quote_literal(obj_description(t.oid, 'pg_type')) AS comment"
+                + " FROM pg_type t JOIN pg_namespace n ON n.oid = t.typnamespace JOIN pg_enum e ON e.enumtypid = t.oid"
+                + " WHERE" + ours() + withoutExtensions("pg_type", "t.oid")
+                + " GROUP BY n.nspname, t.typname, t.oid ORDER BY 1")) {
             while (rows.next()) {
                 sql.append("CREATE TYPE " + rows.text("name") + " AS ENUM (" + rows.text("labels") + ");\n");
                 comment(sql, "TYPE " + rows.text("name"), rows);
@@ -55,16 +69,14 @@ record PostgreSqlDefinitions(Connection connection) implements Definitions {
     }
 
     private void domains(StringBuilder sql) throws SQLException {
-        try (Rows rows = new Rows(
-                connection,
-                "SELECT quote_ident(n.nspname) || '.' || quote_ident(t.typname) AS name,"
-                        + " format_type(t.typbasetype, t.typtypmod) AS base, t.typdefault AS filled, t.typnotnull AS never,"
-                        + " (SELECT string_agg(pg_get_constraintdef(c.oid), ' ' ORDER BY c.conname) FROM pg_constraint c"
-                        + "  WHERE c.contypid = t.oid AND c.contype = 'c') AS checks,"
-                        + " quote_literal(obj_description(t.oid, 'pg_type')) AS comment"
-                        + " FROM pg_type t JOIN pg_namespace n ON n.oid = t.typnamespace WHERE t.typtype = 'd' AND"
-                        + OURS
-                        + withoutExtensions("pg_type", "t.oid") + " ORDER BY 1")) {
+        try (Rows rows = asking.rows("SELECT quote_ident(n.nspname) || '.' || quote_ident(t.typname) AS name,"
+                + " format_type(t.typbasetype, t.typtypmod) AS base, t.typdefault AS filled, t.typnotnull AS never,"
+                + " (SELECT string_agg(pg_get_constraintdef(c.oid), ' ' ORDER BY c.conname) FROM pg_constraint c"
+                + "  WHERE c.contypid = t.oid AND c.contype = 'c') AS checks,"
+                + " quote_literal(obj_description(t.oid, 'pg_type')) AS comment"
+                + " FROM pg_type t JOIN pg_namespace n ON n.oid = t.typnamespace WHERE t.typtype = 'd' AND"
+                + ours()
+                + withoutExtensions("pg_type", "t.oid") + " ORDER BY 1")) {
             while (rows.next()) {
                 sql.append("CREATE DOMAIN " + rows.text("name") + " AS " + rows.text("base")
                         + (rows.isNull("filled") ? "" : " DEFAULT " + rows.text("filled"))
@@ -83,7 +95,7 @@ record PostgreSqlDefinitions(Connection connection) implements Definitions {
     private void tables(StringBuilder sql) throws SQLException {
         var comments = new StringBuilder();
         String table = "";
-        try (Rows rows = new Rows(connection, columns())) {
+        try (Rows rows = asking.rows(columns())) {
             while (rows.next()) {
                 String name = rows.text("name");
                 boolean first = !name.equals(table);
@@ -106,7 +118,7 @@ record PostgreSqlDefinitions(Connection connection) implements Definitions {
         sql.append(table.isEmpty() ? "" : "\n);\n").append(comments);
     }
 
-    private static String columns() {
+    private String columns() {
         return "SELECT quote_ident(n.nspname) || '.' || quote_ident(c.relname) AS name,"
                 + " quote_literal(obj_description(c.oid, 'pg_class')) AS comment, quote_ident(a.attname) AS column_name,"
                 + " format_type(a.atttypid, a.atttypmod) AS type, a.attnotnull AS never, a.attidentity AS identity,"
@@ -122,7 +134,7 @@ record PostgreSqlDefinitions(Connection connection) implements Definitions {
                 + "  AND o.refclassid = 'pg_class'::regclass AND o.deptype IN ('a', 'i')"
                 + "  AND EXISTS (SELECT 1 FROM pg_sequence q WHERE q.seqrelid = o.objid)"
                 + " LEFT JOIN pg_sequence s ON s.seqrelid = o.objid"
-                + " WHERE c.relkind IN ('r', 'p') AND NOT c.relispartition AND" + OURS
+                + " WHERE c.relkind IN ('r', 'p') AND NOT c.relispartition AND" + ours()
                 + withoutExtensions("pg_class", "c.oid") + " ORDER BY n.nspname, c.relname, a.attnum";
     }
 
@@ -145,13 +157,12 @@ record PostgreSqlDefinitions(Connection connection) implements Definitions {
 
     /** Foreign keys come last, as they refer to the keys of the others. */
     private void constraints(StringBuilder sql) throws SQLException {
-        try (Rows rows = new Rows(
-                connection,
+        try (Rows rows = asking.rows(
                 "SELECT quote_ident(n.nspname) || '.' || quote_ident(c.relname) AS name, quote_ident(k.conname) AS constraint_name,"
                         + " pg_get_constraintdef(k.oid) AS definition"
                         + " FROM pg_constraint k JOIN pg_class c ON c.oid = k.conrelid JOIN pg_namespace n ON n.oid = c.relnamespace"
                         + " WHERE k.contype IN ('p', 'u', 'c', 'f', 'x') AND c.relkind IN ('r', 'p') AND NOT c.relispartition AND"
-                        + OURS + withoutExtensions("pg_class", "c.oid")
+                        + ours() + withoutExtensions("pg_class", "c.oid")
                         + " ORDER BY k.contype = 'f', n.nspname, c.relname, k.contype <> 'p', k.conname")) {
             while (rows.next()) {
                 sql.append("ALTER TABLE " + rows.text("name") + " ADD CONSTRAINT " + rows.text("constraint_name") + " "
@@ -161,12 +172,11 @@ record PostgreSqlDefinitions(Connection connection) implements Definitions {
     }
 
     private void indexes(StringBuilder sql) throws SQLException {
-        try (Rows rows = new Rows(
-                connection,
+        try (Rows rows = asking.rows(
                 "SELECT pg_get_indexdef(i.indexrelid) AS definition FROM pg_index i JOIN pg_class c ON c.oid = i.indrelid"
                         + " JOIN pg_namespace n ON n.oid = c.relnamespace"
                         + " WHERE NOT EXISTS (SELECT 1 FROM pg_constraint k WHERE k.conindid = i.indexrelid AND k.contype IN ('p', 'u', 'x'))"
-                        + " AND c.relkind IN ('r', 'p') AND NOT c.relispartition AND" + OURS
+                        + " AND c.relkind IN ('r', 'p') AND NOT c.relispartition AND" + ours()
                         + withoutExtensions("pg_class", "c.oid") + " ORDER BY 1")) {
             while (rows.next()) {
                 sql.append(rows.text("definition")).append(";\n");

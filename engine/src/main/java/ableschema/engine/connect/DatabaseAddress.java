@@ -1,10 +1,12 @@
 package ableschema.engine.connect;
 
+import java.nio.file.Path;
 import java.sql.Connection;
 import java.sql.DriverManager;
 import java.sql.SQLException;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.Properties;
 import java.util.regex.Pattern;
 
@@ -12,9 +14,10 @@ import java.util.regex.Pattern;
  * Where a database is, and who asks. The password is given when it is opened, and kept nowhere.
  *
  * @param url  as JDBC has it, such as {@code jdbc:postgresql://localhost/club}
- * @param user empty where the database asks for none
+ * @param user   empty where the database asks for none
+ * @param driver the jar of a driver of the designer's own, for a database that is none of those known
  */
-public record DatabaseAddress(String url, String user) {
+public record DatabaseAddress(String url, String user, Optional<Path> driver) {
 
     /** So long a host has to answer, in seconds. */
     private static final int LONGEST_WAIT = 5;
@@ -25,23 +28,40 @@ public record DatabaseAddress(String url, String user) {
     private static final Pattern PASSWORD =
             Pattern.compile("(?i)[?&;](password|pwd|sslpassword)\\s*=|//[^/@]*:[^/@]*@");
 
+    /** An address of a database that a driver of the designer's own reads, from its jar. */
+    public static DatabaseAddress of(String url, String user, Path driver) throws ConnectionProblem {
+        requireNoPassword(url);
+        if (!url.startsWith("jdbc:")) {
+            throw new ConnectionProblem("'" + shown(url) + "' is no JDBC URL, which begins with jdbc:");
+        }
+        return new DatabaseAddress(url, user, Optional.of(driver));
+    }
+
     /** Makes an address; a {@link ConnectionProblem} says what is wrong with the URL. */
     public static DatabaseAddress of(String url, String user) throws ConnectionProblem {
+        requireNoPassword(url);
+        if (KNOWN.stream().noneMatch(url.toLowerCase(Locale.ROOT)::startsWith)) {
+            throw new ConnectionProblem(
+                    "there is no driver for '" + shown(url) + "'; URLs begin with " + String.join(", ", KNOWN)
+                            + "; any other database is read by a driver of your own, named by its jar");
+        }
+        return new DatabaseAddress(url, user, Optional.empty());
+    }
+
+    private static void requireNoPassword(String url) throws ConnectionProblem {
         if (PASSWORD.matcher(url).find()) {
             throw new ConnectionProblem(
                     "the URL holds a password, which others could see; take it out and put it into the environment variable"
                             + " ABLE_PASSWORD");
         }
-        if (KNOWN.stream().noneMatch(url.toLowerCase(Locale.ROOT)::startsWith)) {
-            throw new ConnectionProblem(
-                    "there is no driver for '" + shown(url) + "'; URLs begin with " + String.join(", ", KNOWN));
-        }
-        return new DatabaseAddress(url, user);
     }
 
     /** Opens the database to read from it alone; one that is not there is not made. */
     public Connection openToRead(String password) throws ConnectionProblem {
         var properties = properties(password);
+        if (driver.isPresent()) {
+            return ownDriver(driver.get(), properties);
+        }
         if (url.startsWith("jdbc:sqlite:")) {
             properties.setProperty("open_mode", "1"); // SQLITE_OPEN_READONLY
         }
@@ -56,8 +76,21 @@ public record DatabaseAddress(String url, String user) {
         return connection;
     }
 
+    private Connection ownDriver(Path jar, Properties properties) throws ConnectionProblem {
+        try {
+            Connection connection = new DriverJar(jar).open(url, properties);
+            connection.setReadOnly(true); // which is advice to some
+            return connection;
+        } catch (SQLException e) {
+            throw new ConnectionProblem(shown(url) + " " + why(e), e);
+        }
+    }
+
     /** Opens the database to change it; one that is not there is not made. */
     public Connection openToWrite(String password) throws ConnectionProblem {
+        if (driver.isPresent()) {
+            throw new ConnectionProblem("by a driver of one's own a database is only read");
+        }
         if (url.startsWith("jdbc:sqlite:")) {
             return openToRead(password); // its trials are made in memory
         }

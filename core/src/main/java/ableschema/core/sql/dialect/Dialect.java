@@ -116,8 +116,13 @@ public abstract class Dialect implements Cloneable {
 
     /** An identifier, between quotes where it needs them. */
     public final String quoted(String identifier) {
-        boolean plain = !style.quotesAll() && isPlain(identifier) && !traits.reserves(identifier);
-        return plain ? identifier : delimited(spelled(identifier));
+        boolean plain = isPlain(identifier);
+        if (plain && !style.quotesAll() && !traits.reserves(identifier)) {
+            return identifier;
+        }
+        // between quotes it is what the database makes of it without them, so that others find it without
+        boolean capital = plain && traits.folding() == Traits.Folding.UPPER;
+        return delimited(capital ? identifier.toUpperCase(Locale.ROOT) : spelled(identifier));
     }
 
     /** A name in the characters that this database takes in names. */
