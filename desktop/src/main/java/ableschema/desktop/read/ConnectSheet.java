@@ -55,11 +55,8 @@ public final class ConnectSheet extends VBox {
         field(url, "connect-url", "URL, such as jdbc:postgresql://localhost/club or jdbc:sqlite:/home/me/club.db");
         field(user, "connect-user", "user, where the database asks for one");
         field(password, "connect-password", "password; it is kept nowhere");
-        field(
-                schemas,
-                "connect-schemas",
-                "schemas to read, with commas between; all that can be seen, if none is named");
-        field(driver, "connect-driver", "jar of a JDBC driver of your own, for another database");
+        field(schemas, "connect-schemas", "schemas, if not all that can be seen");
+        field(driver, "connect-driver", "jar of a driver, for another database");
         rows.setId("connect-rows");
         verdict.setId("connect-verdict");
         verdict.setWrapText(true);

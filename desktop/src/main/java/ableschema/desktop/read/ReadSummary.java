@@ -6,6 +6,8 @@ import ableschema.core.carried.Carried;
 import ableschema.core.ddl.Skipped;
 import ableschema.core.ddl.SqlRead;
 import ableschema.core.difference.Difference;
+import ableschema.core.finding.Finding;
+import ableschema.core.finding.Severity;
 import ableschema.core.finding.Step;
 import ableschema.core.reverse.Reversed;
 import ableschema.desktop.controls.Controls;
@@ -74,7 +76,10 @@ public final class ReadSummary extends VBox {
                 .filter(each -> each.isManyToMany())
                 .count();
         int rows = read.rows().stream().mapToInt(each -> each.rows().size()).sum();
-        int findings = workspace.isReviewed() ? workspace.review().open().size() : 0;
+        List<Finding> findings = workspace.isReviewed() ? workspace.review().open() : List.of();
+        long toMend = findings.stream()
+                .filter(each -> each.rule().severity() == Severity.MUST_MEND)
+                .count();
         return of(design.entities().size(), "entit")
                         .replaceFirst("entits?$", design.entities().size() == 1 ? "entity" : "entities")
                 + " and " + of(design.relationships().size(), "relationship")
@@ -82,7 +87,10 @@ public final class ReadSummary extends VBox {
                 + (rows == 0 ? "" : ", with " + of(rows, "sample row"))
                 + ". Names, types and options that the rules would not give are held fast, so that the same tables are written again."
                 + carried(read)
-                + (findings == 0 ? "" : " The review has " + of(findings, "thing") + " to say.");
+                + (findings.isEmpty()
+                        ? ""
+                        : " The review has " + of(findings.size(), "thing") + " to say, "
+                                + (toMend == 0 ? "none" : String.valueOf(toMend)) + " of which must be mended.");
     }
 
     private static String carried(SqlRead read) {
