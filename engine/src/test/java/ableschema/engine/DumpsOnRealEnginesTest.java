@@ -137,7 +137,9 @@ class DumpsOnRealEnginesTest {
     private static boolean isBeyond(RealEngine engine, String difference) {
         boolean restricts =
                 (engine == RealEngine.MARIADB || engine == RealEngine.H2) && difference.contains("on delete RESTRICT");
+        boolean circle = difference.contains("ledger") && difference.contains(" deferred"); // either may wait
         return restricts
+                || circle
                 || engine == RealEngine.MARIADB
                         && (difference.contains("store.shelf")
                                 || difference.contains("shop.shelf")

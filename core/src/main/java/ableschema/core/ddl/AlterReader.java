@@ -99,6 +99,9 @@ final class AlterReader {
             long next = at.number();
             table.columns.replaceAll(
                     column -> column.identity().isPresent() ? OtherReader.starting(column, next) : column);
+        } else if (at.accept("attach", "partition")) {
+            context.draft.table(at.qualified()).ifPresent(context.draft::dropPart);
+            throw new Unread("how " + table.name + " is cut into parts is not kept");
         } else if (!isWithoutMeaning(at)) {
             throw new Unread("nothing is known of this change" + at.here());
         }
@@ -124,8 +127,7 @@ final class AlterReader {
                 "nologging",
                 "force",
                 "row",
-                "tablespace",
-                "inherit");
+                "tablespace");
     }
 
     private void add(DraftTable table, Cursor at) {

@@ -66,21 +66,47 @@ final class CarriedReader {
 
     private final Context context;
     private final CarriedText text;
-    private final List<Carried> found = new ArrayList<>();
+    private final List<Carried> found;
 
     CarriedReader(Context context) {
         this.context = context;
         this.text = new CarriedText(context);
+        this.found = context.draft.carried;
     }
 
     /** Takes a statement that is carried along, or takes away or changes one; false where it is another. */
     boolean takes(Cursor at) {
         if (at.is("create")) {
-            return make(new Cursor(at.tokens(), context.names, 1, at.end()));
+            return isIndexOfItsOwn(at.tokens()) ? index(at) : make(new Cursor(at.tokens(), context.names, 1, at.end()));
         } else if (at.is("drop") || at.is("alter") || at.is("comment", "on")) {
             return later(new Cursor(at.tokens(), context.names, 1, at.end()));
         }
         return at.isAny("grant", "revoke", "deny") && right(at);
+    }
+
+    /** Indexes over what stands within a value, or that keep a table another way, which are not what a design has. */
+    private boolean isIndexOfItsOwn(Tokens tokens) {
+        for (int i = 2; context.isSqlServer() && i < Math.min(5, tokens.count()); i++) {
+            if (tokens.is(i, "index")) {
+                return tokens.is(i - 1, "xml")
+                        || tokens.is(i - 1, "spatial")
+                        || tokens.is(i - 1, "fulltext")
+                        || tokens.is(i - 1, "columnstore");
+            }
+        }
+        return false;
+    }
+
+    private boolean index(Cursor at) {
+        while (!at.is("index")) {
+            at.skip();
+        }
+        at.skip();
+        String name = at.is("on") ? "" : at.name() + " ";
+        at.accept("on");
+        found.add(carried(Kind.OTHER, "index " + name + "on " + at.qualified(), at)
+                .withEarly(false));
+        return true;
     }
 
     private boolean make(Cursor at) {
@@ -189,6 +215,13 @@ final class CarriedReader {
                 return column(at);
             }
         }
+        if (isOfRows(at.tokens())) {
+            at.skip();
+            at.skipCondition();
+            at.accept("only");
+            found.add(carried(Kind.POLICY, "of rows on " + at.qualified(), at));
+            return true;
+        }
         Optional<Kind> kind = kind(at);
         if (kind.isPresent() && drops) {
             at.skipCondition();
@@ -205,6 +238,16 @@ final class CarriedReader {
             alter(kind.get(), at);
         }
         return true;
+    }
+
+    /** ALTER TABLE … ENABLE ROW LEVEL SECURITY, without which no policy holds. */
+    private static boolean isOfRows(Tokens tokens) {
+        int last = tokens.count() - 1;
+        return tokens.is(1, "table")
+                && last > 4
+                && tokens.is(last, "security")
+                && tokens.is(last - 1, "level")
+                && tokens.is(last - 2, "row");
     }
 
     private void drop(Kind kind, Cursor at) {

@@ -192,7 +192,7 @@ final class ColumnReader {
     }
 
     private void computed() {
-        Expression<String> value = context.expressions.read(at.inside(), table::column);
+        Expression<String> value = context.expressions.read(at.inside(), table::column, table::isText);
         filling = Filling.computed(value);
         if (type.name().isEmpty()) {
             held = ofSources(value);

@@ -5,6 +5,7 @@ import ableschema.core.schema.ForeignKey;
 import ableschema.core.schema.Schema;
 import ableschema.core.schema.Table;
 import ableschema.core.schema.TableName;
+import ableschema.core.sql.TableOrder;
 import ableschema.core.sql.dialect.Ability;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -34,7 +35,13 @@ final class Completion {
         var skipped = new ArrayList<>(draft.skipped);
         skipped.sort(Comparator.comparingInt(Skipped::line));
         List<DomainType> domains = List.copyOf(draft.domains.values());
-        return new SqlRead(context.dialect, new Schema(domains, tables, carried.read()), counts, cut, rows, skipped);
+        return new SqlRead(
+                context.dialect,
+                TableOrder.withoutNeeded(new Schema(domains, tables, carried.read())),
+                counts,
+                cut,
+                rows,
+                skipped);
     }
 
     /** Where there are no schemas within a database, the owner that stands before each name says nothing. */

@@ -1,11 +1,13 @@
 package ableschema.core.ddl;
 
+import ableschema.core.carried.Carried;
 import ableschema.core.ddl.Tokens.Kind;
 import ableschema.core.expression.Expression;
 import ableschema.core.schema.ForeignKey;
 import ableschema.core.schema.Part;
 import ableschema.core.schema.Table;
 import ableschema.core.schema.TableName;
+import ableschema.core.sql.dialect.Ability;
 import ableschema.core.sql.dialect.DialectOption;
 import ableschema.core.types.ReferenceAction;
 import java.util.ArrayList;
@@ -64,8 +66,9 @@ final class ConstraintReader {
 
     /** Reads one constraint, or an index among the constraints. */
     void read(Cursor at) {
+        int start = at.at();
         String name = "";
-        if (at.accept("constraint") && !at.isAny("primary", "foreign", "check", "unique")) {
+        if (at.accept("constraint") && !at.isAny("primary", "foreign", "check", "unique", "exclude")) {
             at.skipCondition();
             name = at.lastName();
         }
@@ -90,7 +93,8 @@ final class ConstraintReader {
             at.acceptAny("clustered", "nonclustered");
             String given = at.is('(') || at.is("using") || at.is("nulls") ? "" : at.name();
             if (at.accept("nulls") && !at.accept("distinct")) {
-                throw new Unread("empty values that count as equal are not read");
+                context.draft.skip(at.tokens().line(start), at.text(), "that empty values count as equal is not kept");
+                at.accept("not", "distinct");
             }
             skipMethod(at);
             uniqueOrIndex(name.isEmpty() ? given : name, at);
@@ -101,9 +105,24 @@ final class ConstraintReader {
             index(at, kind);
         } else if (at.acceptAny("key", "index")) {
             index(at, "");
+        } else if (at.is("exclude")) {
+            carry(name, at.tokens().text(start, at.end()));
         } else {
             throw new Unread("this is no constraint that is read");
         }
+    }
+
+    /** Carries a constraint along that is none of those of a design. */
+    private void carry(String name, String sql) {
+        String namespace = table.name.namespace();
+        String on = (namespace.isEmpty() ? "" : context.dialect.quoted(namespace) + ".")
+                + context.dialect.quoted(table.name.name());
+        context.draft.carried.add(new Carried(
+                Carried.Kind.OTHER,
+                "constraint " + name + " on " + table.name,
+                context.dialect.name(),
+                false,
+                "ALTER TABLE " + on + " ADD " + sql));
     }
 
     /** Whether the one column of a key is numbered there, as in {@code PRIMARY KEY (id AUTOINCREMENT)}. */
@@ -198,7 +217,7 @@ final class ConstraintReader {
         at.expect("check");
         at.accept("not", "for");
         at.accept("replication");
-        Expression<String> condition = context.expressions.read(at.inside(), table::column);
+        Expression<String> condition = context.expressions.read(at.inside(), table::column, table::isText);
         if (!condition.isPresent()) {
             throw new Unread("the condition is missing");
         }
@@ -219,6 +238,7 @@ final class ConstraintReader {
         ReferenceAction onDelete = ReferenceAction.NO_ACTION;
         ReferenceAction onUpdate = ReferenceAction.NO_ACTION;
         boolean whole = false;
+        boolean deferred = false;
         while (!at.atEnd()) {
             if (at.accept("on", "delete")) {
                 onDelete = action(at);
@@ -230,6 +250,7 @@ final class ConstraintReader {
             } else if (at.accept("not", "for")) {
                 at.skip();
             } else if (at.accept("initially")) {
+                deferred = at.is("deferred");
                 at.skip();
             } else if (at.accept("not", "deferrable") || at.accept("not", "valid") || at.accept("not", "enforced")) {
                 continue;
@@ -245,7 +266,8 @@ final class ConstraintReader {
                 targets,
                 onDelete,
                 onUpdate,
-                whole));
+                whole,
+                deferred && context.dialect.can(Ability.DEFERRED_CONSTRAINTS)));
     }
 
     /** The key of a table that is there already; nothing where it is made later. */

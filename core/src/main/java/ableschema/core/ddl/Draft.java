@@ -7,10 +7,12 @@ import ableschema.core.schema.TableName;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 
 /** What a script has made up to the statement that is being read. */
 final class Draft {
@@ -23,10 +25,16 @@ final class Draft {
     /** Sequences, by their names without a schema. */
     private final Map<String, Identity> sequences = new HashMap<>();
 
+    /** What stands beside the tables and is carried along. */
+    final List<Carried> carried = new ArrayList<>();
+
     /** The sequences from which no column draws, as they were made. */
     final Map<String, Carried> undrawn = new LinkedHashMap<>();
 
     final List<Skipped> skipped = new ArrayList<>();
+
+    /** Tables that became parts of others. */
+    private final Set<String> parts = new HashSet<>();
 
     /** The owner of all, who is not named any more; empty where there is none. */
     String owner = "";
@@ -83,7 +91,17 @@ final class Draft {
     }
 
     DraftTable requireTable(TableName name) {
-        return table(name).orElseThrow(() -> new Unread("there is no table " + name));
+        return table(name)
+                .orElseThrow(() -> new Unread(
+                        parts.contains(key(placed(name)))
+                                ? name + " is a part of a table, which is not kept"
+                                : "there is no table " + name));
+    }
+
+    /** Takes away a table that is a part of another. */
+    void dropPart(DraftTable table) {
+        parts.add(key(table.name));
+        drop(table);
     }
 
     void drop(DraftTable table) {

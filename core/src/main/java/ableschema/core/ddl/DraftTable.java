@@ -49,6 +49,16 @@ final class DraftTable {
     }
 
     /** The column of that name, as it is spelled; empty where there is none. */
+    /** Whether a column is declared to hold texts; what is not known yet is taken to. */
+    boolean isText(String column) {
+        SqlType type = types.get(column);
+        return type == null
+                || type.array().isEmpty()
+                        && (type.name().contains("char")
+                                || type.name().contains("text")
+                                || type.name().equals("name"));
+    }
+
     Optional<String> column(String called) {
         for (Column column : columns) {
             if (names.same(column.name(), called)) {

@@ -13,6 +13,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
+import java.util.function.Predicate;
 
 /**
  * Reads the expressions of checks, defaults and computed columns. What is standard SQL once it is simplified becomes that; what is not
@@ -99,12 +100,17 @@ final class ExpressionReader {
      * @param column gives the column that a name means; empty for a name that is none
      */
     Expression<String> read(Cursor at, Function<String, Optional<String>> column) {
+        return read(at, column, any -> true);
+    }
+
+    /** The same, where it is known which columns hold texts. */
+    Expression<String> read(Cursor at, Function<String, Optional<String>> column, Predicate<String> isText) {
         List<Item> items = ItemReader.read(at, column);
         if (items.size() > LONGEST) {
             return expression(items, dialect.name());
         }
         boolean or = doublePipeIsOr && items.stream().anyMatch(item -> item.is("||"));
-        items = Simplification.of(calls.standard(items), dialect.name().equals("postgresql"));
+        items = Simplification.of(calls.standard(items), dialect.name().equals("postgresql"), isText);
         boolean isStandard = !or && isStandard(items);
         if (isStandard) {
             items = items.stream().map(this::renamed).toList();

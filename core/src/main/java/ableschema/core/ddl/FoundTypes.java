@@ -14,10 +14,12 @@ import ableschema.core.types.DataType.Simple;
 import ableschema.core.types.DataTypes;
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Collectors;
 
 /**
@@ -27,6 +29,7 @@ import java.util.stream.Collectors;
 final class FoundTypes {
 
     private final Context context;
+    private final Set<SqlType> untold = new HashSet<>();
 
     /** Whether conditions hold a type in this dialect. */
     private final Map<DataType, Boolean> held = new HashMap<>();
@@ -193,12 +196,15 @@ final class FoundTypes {
 
     /** Some databases have several names for one type, and print the longest. */
     private String pinned(SqlType found) {
-        return context.is("postgresql") || context.is("h2") ? found.canonical() : found.text();
+        String text = context.is("postgresql") || context.is("h2") ? found.canonical() : found.text();
+        return text.replaceAll("\\[(\\w+)]", "$1"); // quoted as some tools do with all names
     }
 
     private Map<String, String> options(Map<String, String> others, SqlType found) {
         var options = new HashMap<>(others);
-        context.option(options, Part.Kind.COLUMN, DialectOption.TYPE, pinned(found));
+        if (!context.option(options, Part.Kind.COLUMN, DialectOption.TYPE, pinned(found)) && untold.add(found)) {
+            context.draft.skip(1, found.text(), "the type is not kept as it is written");
+        }
         return options;
     }
 

@@ -42,7 +42,7 @@ final class IndexReader {
         Expression<String> only = Expression.none();
         while (!at.atEnd()) {
             if (at.accept("where")) {
-                only = context.expressions.read(at.upTo(conditionEnd(at)), reader.table::column);
+                only = context.expressions.read(at.upTo(conditionEnd(at)), reader.table::column, reader.table::isText);
             } else if (at.accept("using")) {
                 method = at.name();
             } else if (at.accept("include")) {
@@ -157,7 +157,20 @@ final class IndexReader {
                     new Expression.Text<>(at.upTo(end).text()));
             return new Table.IndexedColumn(start.in(context.dialect.name()), descending);
         }
-        return new Table.IndexedColumn(context.expressions.read(at.upTo(end), table::column), descending);
+        if (end > at.at() + 1
+                && at.tokens().kind(end - 1) == Kind.WORD
+                && (at.tokens().is(end - 2, ')')
+                        || end > at.at() + 2 && at.tokens().is(end - 2, '.'))) {
+            context.draft.skip(
+                    at.tokens().line(at.at()),
+                    at.tokens().text(at.at(), end),
+                    "how an index compares its texts is not kept");
+            while (end > at.at() + 1 && !at.tokens().is(end - 1, ')')) {
+                end--;
+            }
+        }
+        return new Table.IndexedColumn(
+                context.expressions.read(at.upTo(end), table::column, table::isText), descending);
     }
 
     /** Whether the name of a column is followed by a name that says how it is compared. */

@@ -35,10 +35,28 @@ final class ItemReader {
                     operator(symbol(tokens, token), items);
                     at.skipTo(token + (symbol(tokens, token).length()));
                 }
-                default -> items.add(named(at, column));
+                default -> {
+                    if (at.is("operator") && tokens.is(token + 1, '(')) {
+                        qualifiedOperator(at, items);
+                    } else {
+                        items.add(named(at, column));
+                    }
+                }
             }
         }
         return items;
+    }
+
+    /** OPERATOR(public.~): the schema says where it was made. */
+    private static void qualifiedOperator(Cursor at, List<Item> items) {
+        at.skip();
+        Tokens tokens = at.tokens();
+        Cursor inside = at.inside();
+        while (inside.isName() && tokens.is(inside.at() + 1, '.')) {
+            inside.skip();
+            inside.skip();
+        }
+        operator(inside.text().replaceAll("\\s", ""), items);
     }
 
     private static Item string(Tokens tokens, int token) {

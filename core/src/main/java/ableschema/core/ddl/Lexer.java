@@ -206,7 +206,7 @@ final class Lexer {
             case NONE -> false;
             case BACKSLASH -> text.charAt(at) == '\\' && !begun && command(lineEnd());
             case POINT -> text.charAt(at) == '.' && !begun && command(lineEnd());
-            case DELIMITER -> !begun && isWord("delimiter") && changeDelimiter();
+            case DELIMITER -> isWord("delimiter") && changeDelimiter();
             case GO -> isAlone("go", true) && skipTo(lineEnd());
             case SLASH -> isAlone("/", false) ? skipTo(lineEnd()) : !begun && isLineCommand() && command(lineEnd());
         };
@@ -457,7 +457,8 @@ final class Lexer {
         while (at < length) {
             char c = text.charAt(at);
             boolean exponent = (c == '+' || c == '-') && (text.charAt(at - 1) | 0x20) == 'e' && !isHex(start);
-            if (!isWordPart(c) && c != '.' && !exponent) {
+            boolean ended = at > start && isWordPart(delimiter.charAt(0)) && text.startsWith(delimiter, at);
+            if (ended || !isWordPart(c) && c != '.' && !exponent) {
                 break;
             }
             at++;

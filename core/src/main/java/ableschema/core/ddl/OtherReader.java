@@ -8,13 +8,13 @@ import ableschema.core.schema.DomainType;
 import ableschema.core.schema.Identity;
 import ableschema.core.schema.Part;
 import ableschema.core.schema.TableName;
+import ableschema.core.sql.dialect.DialectOption;
 import ableschema.core.types.DataType;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
-import java.util.Map;
 import java.util.Optional;
 
 /** Reads the statements that say more of tables that are there: descriptions, named types, sequences, names, and what is dropped. */
@@ -133,7 +133,12 @@ final class OtherReader {
     }
 
     private DomainType domain(TableName name, Cursor at) {
-        DataType base = context.base(context.meaning(TypeReader.read(at, false)));
+        SqlType type = TypeReader.read(at, false);
+        DataType base = context.base(context.meaning(type));
+        var options = new HashMap<String, String>();
+        if (!context.types.isUsual(type, context.dialect.type(base))) {
+            context.option(options, Part.Kind.DOMAIN, DialectOption.TYPE, type.canonical());
+        }
         Expression<String> check = Expression.none();
         Expression<String> filled = Expression.none();
         while (!at.atEnd()) {
@@ -156,7 +161,7 @@ final class OtherReader {
                 at.skip(); // names of constraints, and how texts compare
             }
         }
-        return new DomainType(name, base, check, filled, "", Map.of());
+        return new DomainType(name, base, check, filled, "", options);
     }
 
     private static Expression<String> both(Expression<String> one, Expression<String> other) {

@@ -7,6 +7,7 @@ import ableschema.core.ddl.Tokens.Kind;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
+import java.util.function.Predicate;
 
 /** Takes out of an expression what a database adds when it prints it, where that changes nothing: casts, brackets, forms of its own. */
 final class Simplification {
@@ -14,16 +15,34 @@ final class Simplification {
     /** A cast to one of these changes no text. */
     private static final Set<String> TEXTS = Set.of("text", "varchar", "char", "name", "citext");
 
+    /** Functions that give a text. */
+    private static final Set<String> GIVING_TEXT = Set.of(
+            "lower",
+            "upper",
+            "trim",
+            "btrim",
+            "ltrim",
+            "rtrim",
+            "concat",
+            "replace",
+            "left",
+            "right",
+            "substring",
+            "substr");
+
     private Simplification() {}
 
-    /** @param printsRanges whether the database prints BETWEEN as two comparisons */
-    static List<Item> of(List<Item> items, boolean printsRanges) {
-        List<Item> simple = unwrapped(inLists(withoutCastCalls(withoutCasts(items))));
+    /**
+     * @param printsRanges whether the database prints BETWEEN as two comparisons
+     * @param isText       whether a column holds texts, so that a cast to one changes nothing
+     */
+    static List<Item> of(List<Item> items, boolean printsRanges, Predicate<String> isText) {
+        List<Item> simple = unwrapped(inLists(withoutCastCalls(withoutCasts(items, isText))));
         return printsRanges ? ranges(simple) : simple;
     }
 
     /** A cast of a literal, and of a text to a text, says nothing that the column's type does not. */
-    private static List<Item> withoutCasts(List<Item> items) {
+    private static List<Item> withoutCasts(List<Item> items, Predicate<String> isText) {
         var kept = new ArrayList<Item>();
         for (int i = 0; i < items.size(); i++) {
             if (!items.get(i).is("::")) {
@@ -33,7 +52,9 @@ final class Simplification {
             int type = i + 1;
             String name = type < items.size() ? items.get(type).text() : "";
             int end = castEnd(items, type);
-            if (isHarmless(kept, SqlType.of(name, List.of(), false, "", "").name())) {
+            boolean divided = end < items.size() && items.get(end).is("/") || isDivisor(kept);
+            String plain = SqlType.of(name, List.of(), false, "", "").name();
+            if (!divided && isHarmless(kept, plain, isText)) {
                 i = end - 1;
             } else {
                 kept.add(items.get(i));
@@ -62,7 +83,7 @@ final class Simplification {
     }
 
     /** Whether what was just read may lose its cast. */
-    private static boolean isHarmless(List<Item> before, String type) {
+    private static boolean isHarmless(List<Item> before, String type, Predicate<String> isText) {
         int last = before.size() - 1;
         if (last < 0) {
             return false;
@@ -73,13 +94,28 @@ final class Simplification {
             boolean single = last - open == 2;
             operand = single ? before.get(open + 1) : operand;
             if (!single) {
-                return TEXTS.contains(type)
-                                && (open == 0 || before.get(open - 1).kind() != Kind.WORD)
-                        || isArray(before, open);
+                return TEXTS.contains(type) && isText(before.subList(open, last)) || isArray(before, open);
             }
         }
         boolean literal = operand.kind() == Kind.STRING || operand.kind() == Kind.NUMBER || operand.is("null");
-        return literal || operand.is("]") || operand.column().isPresent() && TEXTS.contains(type);
+        return literal && !type.equals("interval") // which is worked with
+                || operand.is("]")
+                || TEXTS.contains(type) && operand.column().filter(isText).isPresent();
+    }
+
+    /** Whether what stands in brackets is a text anyhow: joined, or made by a function that gives one. */
+    private static boolean isText(List<Item> inside) {
+        return inside.stream()
+                        .anyMatch(
+                                item -> item.is("||") || item.kind() == Kind.WORD && GIVING_TEXT.contains(item.text()))
+                && inside.stream().noneMatch(item -> item.is("+") || item.is("-") || item.is("*") || item.is("/"));
+    }
+
+    /** A whole number divides otherwise than one with decimals. */
+    private static boolean isDivisor(List<Item> before) {
+        int last = before.size() - 1;
+        int start = last >= 0 && before.get(last).is(")") ? opening(before, last) : last;
+        return start > 0 && before.get(start - 1).is("/");
     }
 
     private static boolean isArray(List<Item> items, int open) {

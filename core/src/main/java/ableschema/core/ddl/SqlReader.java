@@ -242,6 +242,9 @@ public final class SqlReader {
                         throw new Unread(what + " is not part of a design");
                     }
                     unique |= word.equals("unique");
+                    if (word.equals("unlogged")) {
+                        skip("that its rows are kept without a log is not kept");
+                    }
                     passing |= word.equals("temp") || word.equals("temporary");
                     kind = INDEXES.contains(word) ? word : kind;
                     at.skip();

@@ -37,6 +37,7 @@ final class TypeMeaning {
 
     private final Dialect dialect;
     private final boolean mysql;
+    private final boolean sqlserver;
     private final Map<String, DataType> own = new HashMap<>();
 
     /** The forms of types that the dialect writes, which are asked for at each column. */
@@ -44,6 +45,7 @@ final class TypeMeaning {
 
     TypeMeaning(Dialect dialect) {
         this.dialect = dialect;
+        this.sqlserver = dialect.name().equals("sqlserver");
         this.mysql = dialect.name().equals("mysql") || dialect.name().equals("mariadb");
         for (TypeForm.Kind kind : ORDER) {
             String pattern = dialect.traits().type(kind).pattern();
@@ -107,6 +109,9 @@ final class TypeMeaning {
     DataType of(SqlType type) {
         if (type.array().contains("[")) {
             return new DataType.Text(0);
+        }
+        if (sqlserver && (type.name().equals("timestamp") || type.name().equals("rowversion"))) {
+            return new DataType.Bytes(8); // a number of the row's version, and no moment
         }
         DataType known = own.get(canonical(type));
         return known == null ? anywhere(type) : known;

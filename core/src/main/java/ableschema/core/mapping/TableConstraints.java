@@ -146,7 +146,13 @@ final class TableConstraints {
                 target.columns().names(keys.referencedBy(end)),
                 reference.onDelete(),
                 reference.onUpdate(),
-                mayBeEmpty > 1 && !isEmptyInPart(reference));
+                mayBeEmpty > 1 && !isEmptyInPart(reference),
+                isDeferred(reference));
+    }
+
+    /** Whether it waits for the end of a transaction, as in the database that this was read from. */
+    private static boolean isDeferred(Reference reference) {
+        return reference.pins().options().keySet().stream().anyMatch(option -> option.endsWith(".deferred"));
     }
 
     /** Whether a row may leave some of the columns empty, as in the database that this was read from. */

@@ -28,6 +28,7 @@ import ableschema.core.schema.ForeignKey;
 import ableschema.core.schema.Schema;
 import ableschema.core.schema.Table;
 import ableschema.core.schema.TableName;
+import ableschema.core.sql.dialect.DialectOption;
 import ableschema.core.types.DataType;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -315,6 +316,9 @@ final class Assembly {
                 .count();
         if (mayBeEmpty > 1 && !key.wholeOrEmpty()) {
             pins = pins.withOption(dialect + ".match", "simple");
+        }
+        if (key.deferred()) {
+            pins = pins.withOption(dialect + "." + DialectOption.DEFERRED, "yes");
         }
         return new Reference(key.onDelete(), key.onUpdate(), targetKey(key), referenceColumns(table, key, end), pins);
     }

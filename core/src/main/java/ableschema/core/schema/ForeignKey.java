@@ -10,6 +10,7 @@ import java.util.stream.IntStream;
  * @param target        the table referred to
  * @param targetColumns its key columns, in the order of {@code columns}
  * @param wholeOrEmpty  whether a row may leave it empty, but then in all columns that may be empty
+ * @param deferred      whether it is checked at the end of a transaction, though nothing in the tables asks for that
  */
 public record ForeignKey(
         String name,
@@ -18,36 +19,53 @@ public record ForeignKey(
         List<String> targetColumns,
         ReferenceAction onDelete,
         ReferenceAction onUpdate,
-        boolean wholeOrEmpty) {
+        boolean wholeOrEmpty,
+        boolean deferred) {
 
     public ForeignKey {
         columns = List.copyOf(columns);
         targetColumns = List.copyOf(targetColumns);
     }
 
+    /** One that is checked at once. */
+    public ForeignKey(
+            String name,
+            List<String> columns,
+            TableName target,
+            List<String> targetColumns,
+            ReferenceAction onDelete,
+            ReferenceAction onUpdate,
+            boolean wholeOrEmpty) {
+        this(name, columns, target, targetColumns, onDelete, onUpdate, wholeOrEmpty, false);
+    }
+
+    public ForeignKey withDeferred(boolean deferred) {
+        return new ForeignKey(name, columns, target, targetColumns, onDelete, onUpdate, wholeOrEmpty, deferred);
+    }
+
     public ForeignKey named(String name) {
-        return new ForeignKey(name, columns, target, targetColumns, onDelete, onUpdate, wholeOrEmpty);
+        return new ForeignKey(name, columns, target, targetColumns, onDelete, onUpdate, wholeOrEmpty, deferred);
     }
 
     /** The same reference with other columns, in the order of those that it refers to. */
     public ForeignKey over(List<String> columns) {
-        return new ForeignKey(name, columns, target, targetColumns, onDelete, onUpdate, wholeOrEmpty);
+        return new ForeignKey(name, columns, target, targetColumns, onDelete, onUpdate, wholeOrEmpty, deferred);
     }
 
     public ForeignKey to(TableName target, List<String> targetColumns) {
-        return new ForeignKey(name, columns, target, targetColumns, onDelete, onUpdate, wholeOrEmpty);
+        return new ForeignKey(name, columns, target, targetColumns, onDelete, onUpdate, wholeOrEmpty, deferred);
     }
 
     public ForeignKey withWholeOrEmpty(boolean wholeOrEmpty) {
-        return new ForeignKey(name, columns, target, targetColumns, onDelete, onUpdate, wholeOrEmpty);
+        return new ForeignKey(name, columns, target, targetColumns, onDelete, onUpdate, wholeOrEmpty, deferred);
     }
 
     public ForeignKey withOnDelete(ReferenceAction onDelete) {
-        return new ForeignKey(name, columns, target, targetColumns, onDelete, onUpdate, wholeOrEmpty);
+        return new ForeignKey(name, columns, target, targetColumns, onDelete, onUpdate, wholeOrEmpty, deferred);
     }
 
     public ForeignKey withOnUpdate(ReferenceAction onUpdate) {
-        return new ForeignKey(name, columns, target, targetColumns, onDelete, onUpdate, wholeOrEmpty);
+        return new ForeignKey(name, columns, target, targetColumns, onDelete, onUpdate, wholeOrEmpty, deferred);
     }
 
     /** The columns that it joins, pair by pair, as in {@code hive.apiary_code = apiary.code}; {@code table} is its own. */

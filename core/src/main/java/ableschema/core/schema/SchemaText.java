@@ -72,7 +72,8 @@ final class SchemaText {
     private static String text(ForeignKey key) {
         return key.columns() + " to " + key.target() + " " + key.targetColumns() + " on delete "
                 + key.onDelete().sql() + " on update " + key.onUpdate().sql()
-                + (key.wholeOrEmpty() ? " whole or empty" : "");
+                + (key.wholeOrEmpty() ? " whole or empty" : "")
+                + (key.deferred() ? " deferred" : "");
     }
 
     private static String text(Table.TableIndex index) {

@@ -115,9 +115,10 @@ public final class ScriptWriter {
         if (dialect.style().existing() == Existing.REPLACE) {
             dropExisting();
         }
+        carried(each -> each.kind() == Carried.Kind.EXTENSION);
         writeDomains();
         routinesBeforeTables();
-        carried(Carried::early);
+        carried(each -> each.early() && each.kind() != Carried.Kind.EXTENSION);
         writeTables();
         carried(each -> !each.early() && !each.kind().isLast());
         List<Statement> inserts = new RowWriter(dialect, schema, order, writers, order::isDeferred).statements(rows);

@@ -23,7 +23,7 @@ import java.util.TreeSet;
  * @param tables all tables
  * @param later  the foreign keys that point forward in this order, as some must where references run in a circle
  */
-record TableOrder(List<Table> tables, Set<ForeignKey> later) {
+public record TableOrder(List<Table> tables, Set<ForeignKey> later) {
 
     /** Takes time in proportion to tables and references, but for circles, each of which looks through what is left. */
     static TableOrder of(Schema schema) {
@@ -37,6 +37,27 @@ record TableOrder(List<Table> tables, Set<ForeignKey> later) {
                 .anyMatch(column -> column.nullable());
     }
 
+    /** The same schema, where only those foreign keys are said to wait that need not. */
+    public static Schema withoutNeeded(Schema schema) {
+        boolean any = schema.tables().stream()
+                .flatMap(table -> table.foreignKeys().stream())
+                .anyMatch(ForeignKey::deferred);
+        if (!any) {
+            return schema;
+        }
+        TableOrder order = of(schema);
+        return schema.withTables(schema.tables().stream()
+                .map(table -> table.withForeignKeys(table.foreignKeys().stream()
+                        .map(key -> order.isNeeded(table, key) ? key.withDeferred(false) : key)
+                        .toList()))
+                .toList());
+    }
+
+    private boolean isNeeded(Table table, ForeignKey key) {
+        boolean circle = isLater(key) || key.target().equals(table.qualified());
+        return circle && !isOptional(table, key);
+    }
+
     /** Whether this foreign key points forward. */
     boolean isLater(ForeignKey key) {
         return later.contains(key);
@@ -44,8 +65,7 @@ record TableOrder(List<Table> tables, Set<ForeignKey> later) {
 
     /** Whether a foreign key is checked at the end: rows must refer to each other in a circle, or to themselves. */
     boolean isDeferred(Table table, ForeignKey key) {
-        boolean circle = isLater(key) || key.target().equals(table.qualified());
-        return circle && !isOptional(table, key);
+        return key.deferred() || isNeeded(table, key);
     }
 
     private static final class Ordering {

@@ -133,7 +133,9 @@ final class Forms {
         name(members, "foreignKeyName", Role.ITSELF, getter, names);
         name(members, "uniqueName", Role.UNIQUE, getter, names);
         name(members, "indexName", Role.INDEX, getter, names);
-        return new Pins(names, "", 0, Map.of());
+        Map<String, String> options = members.optional(
+                "options", OPTIONS, Map.of(), each -> getter.apply(each).options());
+        return new Pins(names, "", 0, options);
     }
 
     private static <O> void name(

@@ -73,6 +73,9 @@ class RoundTripTest {
 
         assertThat(DocumentFile.print(reversed(file).document())).isEqualTo(once);
         assertThat(DocumentFile.print(DocumentFile.parse(once))).isEqualTo(once);
+        assertThat(DocumentFile.parse(once).mapping().schema())
+                .as("nothing of the tables is lost on the way through the file")
+                .isEqualTo(reversed(file).document().mapping().schema());
     }
 
     @ParameterizedTest

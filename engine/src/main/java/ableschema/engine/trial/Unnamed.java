@@ -65,7 +65,7 @@ final class Unnamed {
                                 key.targetColumns(),
                                 same(key.onDelete()),
                                 same(key.onUpdate()),
-                                key.wholeOrEmpty()))
+                                key.wholeOrEmpty())) // which of a circle waits depends on the order of the tables
                         .toList(),
                 table.uniques().stream()
                         .map(each -> new Table.UniqueConstraint(known.apply(each.name()), each.columns()))

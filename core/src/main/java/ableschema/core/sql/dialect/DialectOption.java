@@ -23,6 +23,9 @@ public record DialectOption(Part.Kind of, String name, String form, Pattern valu
     /** The name of the option that leaves a foreign key of several columns as it was found: it may be empty in part. */
     public static final String MATCH = "match";
 
+    /** The name of the option that has a foreign key checked at the end of each transaction. */
+    public static final String DEFERRED = "deferred";
+
     private static final Pattern RAW_TYPE = Pattern.compile(
             "[\\p{L}_][\\p{L}\\p{N}_.\" -]*(?:\\((?:[^();'\"]|'(?:[^']|'')*')*\\))?[\\p{L}\\p{N}_ \\[\\]]*");
 
@@ -52,6 +55,16 @@ public record DialectOption(Part.Kind of, String name, String form, Pattern valu
     static DialectOption indexKind(String... words) {
         return new DialectOption(
                 Part.Kind.INDEX, KIND, "", Pattern.compile(String.join("|", words), Pattern.CASE_INSENSITIVE));
+    }
+
+    /** A foreign key that is checked at the end of each transaction, though nothing asks for it. */
+    static DialectOption waiting() {
+        return flag(Part.Kind.FOREIGN_KEY, DEFERRED, "");
+    }
+
+    /** The type that a named type is made of, as it was found. */
+    static DialectOption rawBase() {
+        return new DialectOption(Part.Kind.DOMAIN, TYPE, "{}", RAW_TYPE);
     }
 
     /** The type of a column as it was found, in place of the one that the design would give. */

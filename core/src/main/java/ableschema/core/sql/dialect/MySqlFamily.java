@@ -202,4 +202,9 @@ abstract class MySqlFamily extends Dialect {
     public List<String> settings() {
         return List.of("SET time_zone = '+00:00'");
     }
+
+    @Override
+    protected boolean takesCallsAsDefaults() {
+        return false;
+    }
 }

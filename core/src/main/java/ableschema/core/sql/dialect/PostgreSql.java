@@ -46,6 +46,7 @@ final class PostgreSql extends Dialect {
                     Carried.Kind.RULE)
             .withOptions(
                     DialectOption.rawType(),
+                    DialectOption.rawBase(),
                     DialectOption.ofTable("tablespace", "TABLESPACE {}"),
                     DialectOption.ofColumn("collation", "COLLATE \"{}\""),
                     DialectOption.ofIndex("method", "USING {}"),

@@ -239,4 +239,9 @@ final class Sqlite extends Dialect {
     public String begin() {
         return "BEGIN";
     }
+
+    @Override
+    protected boolean takesCallsAsDefaults() {
+        return false;
+    }
 }

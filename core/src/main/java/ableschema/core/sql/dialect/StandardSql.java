@@ -6,12 +6,14 @@ import ableschema.core.types.DataType.Simple;
 /** SQL as ISO/IEC 9075 has it, with the descriptions that several databases added in one form. */
 final class StandardSql extends Dialect {
 
-    private static final Traits TRAITS = Traits.STANDARD.without(
-            Ability.SKIP_EXISTING,
-            Ability.DROP_EXISTING,
-            Ability.RESTART_NUMBERING,
-            Ability.PARTIAL_INDEXES,
-            Ability.MADE_INDEXES);
+    private static final Traits TRAITS = Traits.STANDARD
+            .without(
+                    Ability.SKIP_EXISTING,
+                    Ability.DROP_EXISTING,
+                    Ability.RESTART_NUMBERING,
+                    Ability.PARTIAL_INDEXES,
+                    Ability.MADE_INDEXES)
+            .withOptions(DialectOption.rawType());
 
     StandardSql() {
         super(TRAITS);

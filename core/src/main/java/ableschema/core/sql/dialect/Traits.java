@@ -98,7 +98,7 @@ public final class Traits {
     private Empties empties = Empties.MANY;
     private TextComparison comparison = TextComparison.EXACT;
     private Map<StandardFunction, String> functions = Map.of();
-    private Set<DialectOption> options = Set.of(DialectOption.partialMatch());
+    private Set<DialectOption> options = Set.of(DialectOption.partialMatch(), DialectOption.waiting());
     private Making making = Making.USUAL;
     private List<String> access = List.of();
 
@@ -267,7 +267,8 @@ public final class Traits {
 
     Traits withOptions(DialectOption... options) {
         Traits traits = copy();
-        traits.options = Stream.concat(Stream.of(options), Stream.of(DialectOption.partialMatch()))
+        traits.options = Stream.concat(
+                        Stream.of(options), Stream.of(DialectOption.partialMatch(), DialectOption.waiting()))
                 .collect(Collectors.toUnmodifiableSet());
         return traits;
     }

@@ -347,7 +347,7 @@ class DialectsTest {
     void an_option_of_another_dialect_is_refused() {
         assertThatThrownBy(() -> Dialects.requireOption("postgresql.engine", "InnoDB"))
                 .hasMessage(
-                        "'engine' is no option of PostgreSQL; its options are collation, enum, match, method, tablespace, type");
+                        "'engine' is no option of PostgreSQL; its options are collation, deferred, enum, match, method, tablespace, type");
         assertThatThrownBy(() -> Dialects.requireOption("mysql.engine", "a; b")).hasMessageContaining("no value");
         Dialects.requireOption("mysql.type", "enum('a','b''c')");
         Dialects.requireOption("postgresql.type", "timestamp(3) with time zone");

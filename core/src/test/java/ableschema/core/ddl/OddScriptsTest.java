@@ -1,0 +1,191 @@
+package ableschema.core.ddl;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import ableschema.core.carried.Carried;
+import ableschema.core.reverse.Reverse;
+import ableschema.core.rows.DesignScript;
+import ableschema.core.schema.Table;
+import ableschema.core.sql.dialect.Dialect;
+import ableschema.core.sql.dialect.Dialects;
+import ableschema.core.store.DocumentFile;
+import org.junit.jupiter.api.Test;
+
+/** What tools write that no manual shows, read and written again through the file of the design. */
+class OddScriptsTest {
+
+    private static SqlRead read(String dialect, String sql) {
+        return SqlReader.read(sql, Dialects.named(dialect).orElseThrow());
+    }
+
+    private static String again(SqlRead read) {
+        var document =
+                DocumentFile.parse(DocumentFile.print(Reverse.of(read, "odd").document()));
+        return DesignScript.definitions(document.mapping(), document.dialect()).text();
+    }
+
+    private static String again(String dialect, String sql) {
+        SqlRead read = read(dialect, sql);
+        String written = again(read);
+        Dialect its = read.dialect();
+        assertThat(SqlReader.read(written, its).schema().tables())
+                .as("it is read as it was written")
+                .isEqualTo(SqlReader.read(again(SqlReader.read(written, its)), its)
+                        .schema()
+                        .tables());
+        return written;
+    }
+
+    @Test
+    void marks_that_touch_numbers_and_words_end_statements() {
+        SqlRead read = read(
+                "mysql",
+                """
+                DELIMITER $$
+                CREATE FUNCTION vat(x DECIMAL(10,2)) RETURNS DECIMAL(10,2) DETERMINISTIC RETURN x * 0.2$$
+                CREATE PROCEDURE tidy() BEGIN DELETE FROM bill; END$$
+                DELIMITER ;
+                CREATE TABLE bill (id int NOT NULL);
+                """);
+
+        assertThat(read.schema().tables()).extracting(Table::name).containsExactly("bill");
+        assertThat(read.schema().carried()).extracting(Carried::sql).anyMatch(sql -> sql.endsWith("RETURN x * 0.2"));
+        assertThat(read.skipped()).isEmpty();
+    }
+
+    @Test
+    void types_between_brackets_are_kept_as_they_are_and_a_row_version_is_no_moment() {
+        assertThat(
+                        again(
+                                "sqlserver",
+                                """
+                        CREATE TABLE [dbo].[Boat]([Id] [int] NOT NULL, [Price] [money] NULL, [Doc] [xml] NULL, [Rv] [timestamp] NOT NULL,
+                          [At] [datetime2](7) NULL, [Code] [char](3) NULL, [Tiny] [tinyint] NULL);
+                        """))
+                .containsPattern("\\[Price] +money")
+                .containsPattern("\\[Doc] +xml")
+                .containsPattern("\\[Rv] +timestamp")
+                .containsPattern("\\[At] +datetime2\\(7\\)")
+                .containsPattern("\\[Code] +char\\(3\\)")
+                .containsPattern("\\[Tiny] +tinyint");
+    }
+
+    @Test
+    void a_named_type_is_made_of_what_it_was_made_of_and_operators_have_no_schema() {
+        assertThat(
+                        again(
+                                "postgresql",
+                                """
+                        CREATE DOMAIN mail AS public.citext CHECK ((VALUE OPERATOR(public.~) '@'::public.citext));
+                        CREATE TABLE boat (owner mail);
+                        """))
+                .contains("CREATE DOMAIN mail AS citext CHECK (VALUE ~ '@');");
+    }
+
+    @Test
+    void what_is_worked_out_as_a_default_stands_between_brackets_where_it_must() {
+        assertThat(
+                        again(
+                                "postgresql",
+                                """
+                        CREATE TABLE log (at timestamp DEFAULT (now() AT TIME ZONE 'utc'::text), n int DEFAULT (1 + 1), uid uuid
+                          DEFAULT gen_random_uuid(), kind text DEFAULT 'a b'::text);
+                        """))
+                .contains(
+                        "DEFAULT (now() at time zone 'utc')",
+                        "DEFAULT (1 + 1)",
+                        "DEFAULT gen_random_uuid()",
+                        "DEFAULT 'a b'");
+        assertThat(again("mysql", "CREATE TABLE log (j json DEFAULT (json_array()), n int DEFAULT 3);"))
+                .contains("DEFAULT (json_array())", "DEFAULT 3");
+        assertThat(again(
+                        "sqlite",
+                        "CREATE TABLE log (at text DEFAULT (datetime('now','localtime')), n int DEFAULT -1);"))
+                .contains("DEFAULT (datetime('now', 'localtime'))", "DEFAULT -1");
+    }
+
+    @Test
+    void a_reference_that_waits_goes_on_waiting_and_one_of_which_a_part_may_be_empty_too() {
+        String written = again(
+                "postgresql",
+                """
+                CREATE TABLE a (x int, y int, PRIMARY KEY (x, y));
+                CREATE TABLE b (id int PRIMARY KEY, x int, y int,
+                  CONSTRAINT waits FOREIGN KEY (x, y) REFERENCES a (x, y) ON DELETE SET NULL DEFERRABLE INITIALLY DEFERRED);
+                """);
+
+        assertThat(written)
+                .contains("ON DELETE SET NULL DEFERRABLE INITIALLY DEFERRED")
+                .doesNotContain("MATCH FULL", "is not null");
+    }
+
+    @Test
+    void a_circle_that_must_wait_is_not_told_to_wait() {
+        SqlRead read = read(
+                "postgresql",
+                """
+                CREATE TABLE a (id int PRIMARY KEY, b_id int NOT NULL);
+                CREATE TABLE b (id int PRIMARY KEY, a_id int NOT NULL REFERENCES a DEFERRABLE INITIALLY DEFERRED);
+                ALTER TABLE a ADD FOREIGN KEY (b_id) REFERENCES b DEFERRABLE INITIALLY DEFERRED;
+                """);
+
+        assertThat(read.schema().tables().stream().flatMap(table -> table.foreignKeys().stream()))
+                .filteredOn(key -> key.deferred())
+                .hasSize(1);
+        assertThat(again(read).split("DEFERRABLE", -1)).hasSize(3);
+    }
+
+    @Test
+    void parts_of_a_table_are_no_tables_and_what_no_design_has_is_carried_or_told() {
+        SqlRead read = read(
+                "postgresql",
+                """
+                CREATE TABLE bill (id int, issued date) PARTITION BY RANGE (issued);
+                CREATE TABLE bill_1 (id int, issued date);
+                ALTER TABLE ONLY bill ATTACH PARTITION bill_1 FOR VALUES FROM ('2027-01-01') TO ('2028-01-01');
+                ALTER TABLE ONLY bill_1 ADD CONSTRAINT bill_1_pkey PRIMARY KEY (id);
+                ALTER TABLE bill ENABLE ROW LEVEL SECURITY;
+                ALTER TABLE bill ADD CONSTRAINT apart EXCLUDE USING gist (issued WITH =);
+                ALTER TABLE bill ADD CONSTRAINT once UNIQUE NULLS NOT DISTINCT (id);
+                CREATE INDEX by_day ON bill ((lower(id::text)) text_pattern_ops);
+                CREATE UNLOGGED TABLE quick (x int);
+                """);
+
+        assertThat(read.schema().tables()).extracting(Table::name).containsExactly("bill", "quick");
+        assertThat(read.schema().carried())
+                .extracting(Carried::sql)
+                .containsExactly(
+                        "ALTER TABLE bill ADD CONSTRAINT apart EXCLUDE USING gist (issued WITH =)",
+                        "ALTER TABLE bill ENABLE ROW LEVEL SECURITY");
+        assertThat(read.schema().tables().get(0).uniques()).hasSize(1);
+        assertThat(read.skipped())
+                .extracting(Skipped::reason)
+                .containsExactly(
+                        "how bill is cut into parts is not kept",
+                        "how bill is cut into parts is not kept",
+                        "bill_1 is a part of a table, which is not kept",
+                        "that empty values count as equal is not kept",
+                        "how an index compares its texts is not kept",
+                        "that its rows are kept without a log is not kept");
+        assertThat(again(read)).contains("ON bill ((lower(id::text)));");
+    }
+
+    @Test
+    void indexes_of_another_kind_are_carried_along() {
+        SqlRead read = read(
+                "sqlserver",
+                """
+                CREATE TABLE [Boat]([Id] [int] NOT NULL, [Doc] [xml] NULL);
+                GO
+                CREATE PRIMARY XML INDEX [PXML] ON [dbo].[Boat]([Doc]) WITH (PAD_INDEX = OFF)
+                GO
+                CREATE CLUSTERED COLUMNSTORE INDEX [CC] ON [dbo].[Boat]
+                GO
+                """);
+
+        assertThat(read.schema().tables().get(0).indexes()).isEmpty();
+        assertThat(read.schema().carried())
+                .extracting(Carried::label)
+                .containsExactly("statement index PXML on Boat", "statement index CC on Boat");
+    }
+}
