@@ -307,6 +307,9 @@ final class AlterReader {
             return;
         }
         String name = table.requireColumn(at.name());
+        if (at.accept("constraint")) {
+            at.name();
+        }
         if (at.accept("not", "null")) {
             table.change(name, column -> column.withNullable(false));
         } else if (at.accept("null")) {

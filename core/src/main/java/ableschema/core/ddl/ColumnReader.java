@@ -6,6 +6,7 @@ import ableschema.core.expression.Filling;
 import ableschema.core.schema.Column;
 import ableschema.core.schema.Identity;
 import ableschema.core.schema.Part;
+import ableschema.core.sql.dialect.DialectOption;
 import ableschema.core.types.DataType;
 import java.util.HashMap;
 import java.util.List;
@@ -197,7 +198,10 @@ final class ColumnReader {
         if (type.name().isEmpty()) {
             held = ofSources(value);
         }
-        at.acceptAny("persisted", "stored", "virtual", "persistent");
+        if (!at.acceptAny("persisted", "stored", "persistent")) {
+            at.accept("virtual");
+            context.option(options, Part.Kind.COLUMN, DialectOption.VIRTUAL, "yes");
+        }
     }
 
     /** What is computed without a type is taken to hold what it is computed from: a text where one is among it. */
@@ -240,7 +244,7 @@ final class ColumnReader {
                         : tokens.unquoted(end - 1);
                 return Optional.of(context.draft.drawn(Sequence.key(called)));
             }
-            if (tokens.is(i, '.') && tokens.is(i + 1, "nextval")) {
+            if (tokens.is(i, '.') && i + 1 < end && tokens.unquoted(i + 1).equalsIgnoreCase("nextval")) {
                 return Optional.of(context.draft.drawn(Sequence.key(tokens.unquoted(i - 1))));
             }
         }
@@ -311,7 +315,9 @@ final class ColumnReader {
                     "deferrable",
                     "enforced")) {
                 continue;
-            } else if (at.accept("not", "deferrable") || at.accept("not", "enforced")) {
+            } else if (at.accept("not", "enforced")) {
+                context.draft.skip(at.tokens().line(at.at() - 1), name, ConstraintReader.NOT_ENFORCED);
+            } else if (at.accept("not", "deferrable")) {
                 continue;
             } else if (at.accept("initially")) {
                 at.skip();
@@ -359,9 +365,7 @@ final class ColumnReader {
                 "binary",
                 "ascii",
                 "unicode",
-                "invisible",
                 "visible",
-                "hidden",
                 "sparse",
                 "rowguidcol",
                 "virtual",
@@ -373,6 +377,9 @@ final class ColumnReader {
                 "deferrable",
                 "enforced")) {
             return; // how it is kept, and not what
+        } else if (at.acceptAny("invisible", "hidden")) {
+            context.draft.skip(
+                    at.tokens().line(at.at() - 1), name, "that a column is shown only where it is named is not kept");
         } else if (at.acceptAny("after", "storage", "compression", "encode", "column_format", "filestream")) {
             at.skip();
         } else if (at.accept("with", "values") || at.accept("not", "deferrable") || at.accept("not", "enforced")) {

@@ -14,6 +14,7 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 
 /**
  * Reads the constraints and indexes of a table:
@@ -24,6 +25,8 @@ import java.util.Map;
  * </pre>
  */
 final class ConstraintReader {
+
+    static final String NOT_ENFORCED = "that a constraint holds nothing is not kept";
 
     private final Context context;
     private final DraftTable table;
@@ -75,9 +78,11 @@ final class ConstraintReader {
         if (at.accept("primary", "key")) {
             at.acceptAny("clustered", "nonclustered");
             String given = at.is('(') || at.is("using") ? name : at.name();
+            Optional<List<String>> ofIndex = indexed(at);
             skipMethod(at);
             boolean counted = context.is("sqlite") && isCounted(at);
-            List<String> columns = columns(at);
+            List<String> columns = ofIndex.isPresent() ? ofIndex.get() : columns(at);
+            replaceIndex(name, columns);
             primaryKey(name.isEmpty() ? given : name, columns);
             if (counted) {
                 table.change(columns.get(0), column -> OtherReader.numbered(column, 1, 1, false));
@@ -88,6 +93,9 @@ final class ConstraintReader {
             reference(name.isEmpty() ? given : name, columns, at);
         } else if (at.is("check")) {
             check(name, at);
+            if (at.accept("not", "enforced") || at.is("disable")) {
+                context.draft.skip(at.tokens().line(start), at.tokens().text(start, at.end()), NOT_ENFORCED);
+            }
         } else if (at.accept("unique")) {
             at.acceptAny("key", "index");
             at.acceptAny("clustered", "nonclustered");
@@ -95,6 +103,11 @@ final class ConstraintReader {
             if (at.accept("nulls") && !at.accept("distinct")) {
                 context.draft.skip(at.tokens().line(start), at.text(), "that empty values count as equal is not kept");
                 at.accept("not", "distinct");
+            }
+            Optional<List<String>> ofIndex = indexed(at);
+            if (ofIndex.isPresent()) {
+                unique(name.isEmpty() ? given : name, ofIndex.get());
+                return;
             }
             skipMethod(at);
             uniqueOrIndex(name.isEmpty() ? given : name, at);
@@ -129,6 +142,32 @@ final class ConstraintReader {
     private static boolean isCounted(Cursor at) {
         int closing = at.is('(') ? at.closing(at.at()) : at.at();
         return closing < at.end() && at.tokens().is(closing - 1, "autoincrement");
+    }
+
+    /** USING INDEX in place of columns: those of an index that is there, which becomes that of the constraint. */
+    private Optional<List<String>> indexed(Cursor at) {
+        if (!at.is("using", "index") || at.at() + 2 >= at.end() || at.tokens().is(at.at() + 2, '(')) {
+            return Optional.empty();
+        }
+        at.skip();
+        at.skip();
+        String index = at.lastName();
+        Optional<List<String>> columns = table.indexes.stream()
+                .filter(each -> context.names.same(each.name(), index))
+                .map(Table.TableIndex::columnNames)
+                .findFirst();
+        if (columns.isEmpty()) {
+            throw new Unread("there is no index " + index);
+        }
+        table.indexes.removeIf(each -> context.names.same(each.name(), index));
+        return columns;
+    }
+
+    /** A unique index of the same name over the same columns serves the constraint. */
+    private void replaceIndex(String name, List<String> columns) {
+        table.indexes.removeIf(each -> each.unique()
+                && context.names.same(each.name(), name)
+                && each.columnNames().equals(table.requireColumns(columns)));
     }
 
     private static void skipMethod(Cursor at) {
@@ -252,7 +291,9 @@ final class ConstraintReader {
             } else if (at.accept("initially")) {
                 deferred = at.is("deferred");
                 at.skip();
-            } else if (at.accept("not", "deferrable") || at.accept("not", "valid") || at.accept("not", "enforced")) {
+            } else if (at.accept("not", "enforced")) {
+                context.draft.skip(at.tokens().line(at.at() - 1), name, NOT_ENFORCED);
+            } else if (at.accept("not", "deferrable") || at.accept("not", "valid")) {
                 continue;
             } else if (!at.acceptAny(
                     "deferrable", "enable", "disable", "validate", "novalidate", "rely", "norely", "enforced")) {

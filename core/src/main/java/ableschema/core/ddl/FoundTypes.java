@@ -20,6 +20,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 
 /**
@@ -30,6 +31,7 @@ final class FoundTypes {
 
     private final Context context;
     private final Set<SqlType> untold = new HashSet<>();
+    private int line = 1;
 
     /** Whether conditions hold a type in this dialect. */
     private final Map<DataType, Boolean> held = new HashMap<>();
@@ -42,6 +44,7 @@ final class FoundTypes {
     }
 
     void settle(DraftTable draft) {
+        line = draft.line;
         numberRows(draft);
         Table table = draft.table(); // whose keys do not change by what follows
         for (int i = 0; i < draft.columns.size(); i++) {
@@ -197,13 +200,15 @@ final class FoundTypes {
     /** Some databases have several names for one type, and print the longest. */
     private String pinned(SqlType found) {
         String text = context.is("postgresql") || context.is("h2") ? found.canonical() : found.text();
-        return text.replaceAll("\\[(\\w+)]", "$1"); // quoted as some tools do with all names
+        String owner = context.draft.owner;
+        String own = owner.isEmpty() ? text : text.replaceFirst("(?i)^\"?" + Pattern.quote(owner) + "\"?\\.", "");
+        return own.replaceAll("\\[(\\w+)]", "$1"); // quoted as some tools do with all names
     }
 
     private Map<String, String> options(Map<String, String> others, SqlType found) {
         var options = new HashMap<>(others);
         if (!context.option(options, Part.Kind.COLUMN, DialectOption.TYPE, pinned(found)) && untold.add(found)) {
-            context.draft.skip(1, found.text(), "the type is not kept as it is written");
+            context.draft.skip(line, found.text(), "the type is not kept as it is written");
         }
         return options;
     }

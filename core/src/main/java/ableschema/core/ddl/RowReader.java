@@ -26,6 +26,7 @@ final class RowReader {
     private String table = "";
     private int line;
     private long left;
+    private long computed;
     private String first = "";
 
     /** @param most how many rows of each table are read */
@@ -135,10 +136,13 @@ final class RowReader {
                 .anyMatch(each -> each.name().equals(column) && each.type() == DataType.Simple.YES_NO);
     }
 
-    private static List<Optional<String>> values(Cursor at) {
+    private List<Optional<String>> values(Cursor at) {
         var values = new ArrayList<Optional<String>>();
         for (Cursor part : at.parts()) {
-            values.add(value(part));
+            boolean empty = part.isAny("null", "default") && part.at() + 1 == part.end();
+            Optional<String> value = value(part);
+            computed += value.isEmpty() && !empty ? 1 : 0;
+            values.add(value);
         }
         return values;
     }
@@ -225,6 +229,10 @@ final class RowReader {
         if (left > 0) {
             draft.skip(line, first, left == 1 ? "a row is not read" : left + " rows are not read");
         }
+        if (computed > 0) {
+            draft.skip(line, first, computed == 1 ? "a value is worked out" : computed + " values are worked out");
+        }
+        computed = 0;
         table = "";
         line = 0;
         left = 0;

@@ -224,6 +224,9 @@ final class TableReader {
             } else if (at.accept("comment")) {
                 at.accept('=');
                 table.comment = at.isKind(Kind.STRING) ? at.string() : "";
+            } else if (at.accept("organization", "index")) {
+                context.draft.skip(
+                        line, "ORGANIZATION INDEX", "that " + table.name + " is kept as an index is not kept");
             } else if (at.accept("strict")) {
                 context.option(table.options, Part.Kind.TABLE, "strict", "yes");
             } else if (at.accept("without", "rowid")) {

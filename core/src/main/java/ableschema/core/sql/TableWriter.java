@@ -136,7 +136,8 @@ final class TableWriter {
         boolean computed = column.filling().isComputed()
                 && dialect.understands(column.filling().expression());
         if (computed) {
-            type = dialect.computed(type, written(column.filling().expression()), base);
+            boolean stored = !dialect.own(column.options()).containsKey(DialectOption.VIRTUAL);
+            type = dialect.computed(type, written(column.filling().expression()), base, stored);
         }
         boolean described =
                 !dialect.can(Ability.DESCRIPTIONS) && !column.comment().isEmpty();

@@ -188,4 +188,92 @@ class OddScriptsTest {
                 .extracting(Carried::label)
                 .containsExactly("statement index PXML on Boat", "statement index CC on Boat");
     }
+
+    @Test
+    void what_oracle_writes_of_types_sequences_and_keys_by_index_is_kept() {
+        String sql =
+                """
+                CREATE SEQUENCE "YARD"."BOAT_SEQ" START WITH 300 INCREMENT BY 1;
+                CREATE TABLE "YARD"."BOAT" ("ID" NUMBER(6,0) DEFAULT "YARD"."BOAT_SEQ"."NEXTVAL", "NAME" VARCHAR2(20 BYTE),
+                  "DUR" INTERVAL DAY (2) TO SECOND (6), "ADDR" "YARD"."ADDRESS_T", "DOC" "SYS"."XMLTYPE");
+                CREATE UNIQUE INDEX "YARD"."BOAT_PK" ON "YARD"."BOAT" ("ID");
+                ALTER TABLE "YARD"."BOAT" MODIFY ("NAME" CONSTRAINT "NAME_NN" NOT NULL ENABLE);
+                ALTER TABLE "YARD"."BOAT" ADD CONSTRAINT "BOAT_PK" PRIMARY KEY ("ID") USING INDEX ENABLE;
+                """;
+
+        assertThat(read("oracle", sql).skipped()).isEmpty();
+        assertThat(read("oracle", sql).schema().carried()).isEmpty();
+        assertThat(again("oracle", sql))
+                .contains("START WITH 300")
+                .containsPattern("dur +INTERVAL DAY \\(2\\) TO SECOND \\(6\\)")
+                .containsPattern("addr +\"ADDRESS_T\"")
+                .containsPattern("doc +\"SYS\".\"XMLTYPE\"")
+                .containsPattern("name +VARCHAR2\\(20 BYTE\\) +NOT NULL")
+                .doesNotContain("INDEX");
+    }
+
+    @Test
+    void a_key_takes_the_place_of_the_index_that_it_is_said_to_use() {
+        SqlRead read = read(
+                "postgresql",
+                """
+                CREATE TABLE boat (id int, name text);
+                CREATE UNIQUE INDEX a ON boat (id);
+                CREATE UNIQUE INDEX b ON boat (name, id);
+                ALTER TABLE boat ADD CONSTRAINT boat_pk PRIMARY KEY USING INDEX a;
+                ALTER TABLE boat ADD CONSTRAINT boat_uk UNIQUE USING INDEX b;
+                """);
+
+        assertThat(read.skipped()).isEmpty();
+        assertThat(read.schema().tables()).singleElement().satisfies(table -> {
+            assertThat(table.primaryKey().orElseThrow().columns()).containsExactly("id");
+            assertThat(table.uniques().get(0).columns()).containsExactly("name", "id");
+            assertThat(table.indexes()).isEmpty();
+        });
+    }
+
+    @Test
+    void what_is_computed_each_time_stays_so_and_what_holds_nothing_is_told() {
+        assertThat(again(
+                        "mysql",
+                        "CREATE TABLE t (a int, b int GENERATED ALWAYS AS (a + 1) VIRTUAL, c int AS (a + 2) STORED);"))
+                .contains("(a + 1) VIRTUAL", "(a + 2) STORED");
+        assertThat(again("sqlite", "CREATE TABLE t (a int, b int AS (a + 1), c int AS (a + 2) STORED);"))
+                .contains("(a + 1) VIRTUAL", "(a + 2) STORED");
+        assertThat(again("sqlserver", "CREATE TABLE t (a int, b AS (a + 1), c AS (a + 2) PERSISTED);"))
+                .contains("(a + 2) PERSISTED")
+                .doesNotContain("(a + 1) PERSISTED");
+        SqlRead read = read("mysql", "CREATE TABLE t (a int INVISIBLE, b int, CHECK (b > 0) NOT ENFORCED);");
+        assertThat(read.skipped())
+                .extracting(Skipped::reason)
+                .hasSize(2)
+                .allMatch(reason -> reason.endsWith("is not kept"));
+    }
+
+    @Test
+    void a_cast_that_changes_a_value_is_kept_and_one_that_does_not_is_dropped() {
+        String written = again(
+                "postgresql",
+                """
+                CREATE TABLE log (n int, name varchar(20), at timestamp,
+                  CONSTRAINT a CHECK (lower((n)::text) <> 'x'::text), CONSTRAINT b CHECK (lower((name)::text) <> 'x'::text),
+                  CONSTRAINT c CHECK (at > ('2027-01-01'::timestamp - '1 day'::interval)), CONSTRAINT d CHECK (((5 / (2)::numeric) > (n)::numeric)));
+                """);
+
+        assertThat(written)
+                .contains("lower(n::text)", "lower(name)", "'1 day'::interval", "5 / 2::numeric")
+                .doesNotContain("name::text");
+    }
+
+    @Test
+    void a_value_that_is_worked_out_is_told() {
+        SqlRead read = SqlReader.read(
+                "create table t (a int, b date); insert into t values (1, to_date('17-JUN-03', 'DD-MON-RR')), (2, null);",
+                Dialects.ORACLE,
+                5);
+
+        assertThat(read.rows().get(0).rows()).hasSize(2);
+        assertThat(read.skipped()).singleElement().satisfies(each -> assertThat(each.reason())
+                .isEqualTo("a value is worked out"));
+    }
 }

@@ -417,7 +417,7 @@ public abstract class Dialect implements Cloneable {
      *
      * @param base what it holds, without a domain
      */
-    public String computed(String type, String expression, DataType base) {
+    public String computed(String type, String expression, DataType base, boolean stored) {
         return type + " GENERATED ALWAYS AS (" + expression + ")";
     }
 

@@ -23,11 +23,18 @@ public record DialectOption(Part.Kind of, String name, String form, Pattern valu
     /** The name of the option that leaves a foreign key of several columns as it was found: it may be empty in part. */
     public static final String MATCH = "match";
 
+    /** The name of the option that has a computed column worked out each time. */
+    public static final String VIRTUAL = "virtual";
+
     /** The name of the option that has a foreign key checked at the end of each transaction. */
     public static final String DEFERRED = "deferred";
 
-    private static final Pattern RAW_TYPE = Pattern.compile(
-            "[\\p{L}_][\\p{L}\\p{N}_.\" -]*(?:\\((?:[^();'\"]|'(?:[^']|'')*')*\\))?[\\p{L}\\p{N}_ \\[\\]]*");
+    /** A word, or a name between quotes. */
+    private static final String NAME = "(?:[\\p{L}_][\\p{L}\\p{N}_$#-]*|\"[^\";]+\")";
+
+    private static final String ARGUMENTS = "\\((?:[^();'\"]|'(?:[^']|'')*')*\\)";
+    private static final Pattern RAW_TYPE = Pattern.compile(NAME + "(?:[ .]+" + NAME + ")* ?(?:" + ARGUMENTS
+            + ")?[\\p{L}\\p{N}_ \\[\\]]*(?:" + ARGUMENTS + ")?[\\p{L}\\p{N}_ ]*");
 
     static DialectOption ofTable(String name, String form) {
         return new DialectOption(Part.Kind.TABLE, name, form, WORD);
@@ -55,6 +62,11 @@ public record DialectOption(Part.Kind of, String name, String form, Pattern valu
     static DialectOption indexKind(String... words) {
         return new DialectOption(
                 Part.Kind.INDEX, KIND, "", Pattern.compile(String.join("|", words), Pattern.CASE_INSENSITIVE));
+    }
+
+    /** A computed column that is worked out each time it is asked for, and kept nowhere. */
+    static DialectOption virtual() {
+        return flag(Part.Kind.COLUMN, VIRTUAL, "");
     }
 
     /** A foreign key that is checked at the end of each transaction, though nothing asks for it. */

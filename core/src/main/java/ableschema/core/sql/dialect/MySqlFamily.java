@@ -63,6 +63,7 @@ abstract class MySqlFamily extends Dialect {
                     Ability.TIME_ZONES)
             .withOptions(
                     DialectOption.rawType(),
+                    DialectOption.virtual(),
                     DialectOption.ofTable("engine", "ENGINE={}"),
                     DialectOption.ofTable("charset", "DEFAULT CHARSET={}"),
                     DialectOption.ofTable("collation", "COLLATE={}"),
@@ -126,8 +127,8 @@ abstract class MySqlFamily extends Dialect {
     }
 
     @Override
-    public String computed(String type, String expression, DataType base) {
-        return super.computed(type, expression, base) + " STORED";
+    public String computed(String type, String expression, DataType base, boolean stored) {
+        return super.computed(type, expression, base, stored) + (stored ? " STORED" : " VIRTUAL");
     }
 
     /** What is numbered must lead a key or an index, and only one column of a table can be. */

@@ -131,8 +131,8 @@ final class Oracle extends Dialect {
     }
 
     @Override
-    public String computed(String type, String expression, DataType base) {
-        return super.computed(type, expression, base) + " VIRTUAL";
+    public String computed(String type, String expression, DataType base, boolean stored) {
+        return super.computed(type, expression, base, stored) + " VIRTUAL";
     }
 
     @Override

@@ -93,8 +93,8 @@ final class PostgreSql extends Dialect {
     }
 
     @Override
-    public String computed(String type, String expression, DataType base) {
-        return super.computed(type, expression, base) + " STORED";
+    public String computed(String type, String expression, DataType base, boolean stored) {
+        return super.computed(type, expression, base, stored) + " STORED";
     }
 
     @Override

@@ -70,6 +70,7 @@ final class SqlServer extends Dialect {
                     Ability.LONG_TEXT_IN_KEYS)
             .withOptions(
                     DialectOption.rawType(),
+                    DialectOption.virtual(),
                     DialectOption.ofTable("filegroup", "ON [{}]"),
                     DialectOption.indexKind("clustered"),
                     DialectOption.ofColumn("collation", "COLLATE {}"));
@@ -139,10 +140,10 @@ final class SqlServer extends Dialect {
     }
 
     @Override
-    public String computed(String type, String expression, DataType base) {
+    public String computed(String type, String expression, DataType base, boolean stored) {
         // the column has the type of the expression; a text is not cast, as that would cut it in silence
         String typed = base instanceof DataType.Decimal ? "CAST(" + expression + " AS " + type + ")" : expression;
-        return "AS (" + typed + ") PERSISTED";
+        return "AS (" + typed + ")" + (stored ? " PERSISTED" : "");
     }
 
     /** A schema is made in a batch of its own, which EXEC gives it. */

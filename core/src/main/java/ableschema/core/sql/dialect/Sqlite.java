@@ -60,6 +60,7 @@ final class Sqlite extends Dialect {
                     Ability.DOMAINS)
             .withOptions(
                     DialectOption.rawType(),
+                    DialectOption.virtual(),
                     DialectOption.ofColumn("collation", "COLLATE {}"),
                     DialectOption.flag(Part.Kind.COLUMN, "rowid", ""),
                     DialectOption.flag(Part.Kind.TABLE, "strict", "STRICT"),
@@ -195,12 +196,12 @@ final class Sqlite extends Dialect {
     }
 
     @Override
-    public String computed(String type, String expression, DataType base) {
+    public String computed(String type, String expression, DataType base, boolean stored) {
         // others round to the digits of the column by themselves
         String rounded = base instanceof DataType.Decimal decimal
                 ? "round(" + expression + ", " + decimal.scale() + ")"
                 : expression;
-        return super.computed(type, rounded, base) + " STORED";
+        return super.computed(type, rounded, base, stored) + (stored ? " STORED" : " VIRTUAL");
     }
 
     /** LIKE does not look at letter case here, and GLOB does. */
