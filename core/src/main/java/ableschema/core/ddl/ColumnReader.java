@@ -24,6 +24,8 @@ import java.util.Optional;
  */
 final class ColumnReader {
 
+    private static final String CONFLICT = "what becomes of a row that conflicts is not kept";
+
     private final Context context;
     private final DraftTable table;
     private final ConstraintReader constraints;
@@ -303,6 +305,7 @@ final class ColumnReader {
     private void skipStates() {
         while (true) {
             if (at.accept("on", "conflict")) {
+                context.draft.skip(at.tokens().line(at.at() - 1), name, CONFLICT);
                 at.skip();
             } else if (at.acceptAny(
                     "enable",

@@ -215,6 +215,10 @@ final class TableReader {
             int start = at.at();
             if (at.accept("inherits")) {
                 inherit(table, at.inside());
+                context.draft.skip(
+                        line,
+                        at.tokens().text(start, at.at()),
+                        "that rows of " + table.name + " are rows of another table, too, is not kept");
             } else if (at.accept("partition", "by")) {
                 context.draft.skip(
                         line,

@@ -16,6 +16,7 @@ import ableschema.desktop.keys.KeysBench;
 import ableschema.desktop.list.ListBench;
 import ableschema.desktop.marks.FxFonts;
 import ableschema.desktop.read.ConnectSheet;
+import ableschema.desktop.read.PartsOffer;
 import ableschema.desktop.read.ReadSummary;
 import ableschema.desktop.read.SqlImport;
 import ableschema.desktop.review.ReviewBench;
@@ -240,6 +241,7 @@ public final class MainWindow {
         actions.add("tidy up", "Shortcut+U", header::tidy);
         actions.add("another notation for the ends", header::nextNotation);
         actions.add("make a part-picture of what is chosen", "Shortcut+P", header::addPart);
+        actions.add("make part-pictures by schema, name or neighbourhood", new PartsOffer(workspace)::make);
         actions.add("light or dark", "Shortcut+Shift+D", () -> workspace
                 .darkProperty()
                 .set(!workspace.darkProperty().get()));

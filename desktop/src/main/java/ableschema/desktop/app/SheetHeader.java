@@ -9,6 +9,7 @@ import ableschema.core.edit.ChangeDiagram;
 import ableschema.core.edit.ChangeDiagrams;
 import ableschema.desktop.controls.Controls;
 import ableschema.desktop.controls.Fields;
+import ableschema.desktop.read.PartsOffer;
 import ableschema.desktop.sheet.SheetView;
 import ableschema.desktop.workspace.Workspace;
 import ableschema.diagram.layout.AutoLayout;
@@ -178,6 +179,7 @@ final class SheetHeader extends FlowPane {
             });
         }
         item("+ part-picture of what is chosen", this::addPart);
+        item("+ part-pictures of all, by schema, name or neighbourhood", new PartsOffer(workspace)::make);
         for (Diagram each : workspace.document().diagrams()) {
             if (!each.isWhole() && each != shown) {
                 item("show what is chosen in " + each.name() + " too", () -> showIn(each, chosen()));

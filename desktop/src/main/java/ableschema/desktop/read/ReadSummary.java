@@ -151,6 +151,13 @@ public final class ReadSummary extends VBox {
         });
         var done = Controls.button("close-read", "Look at it", () -> close.run());
         done.setDefaultButton(true);
-        return new HBox(8, done, review, Controls.space(), Controls.text("Escape: close", "hint"));
+        var feet = new HBox(8, done, review);
+        var offer = new PartsOffer(workspace);
+        offer.said().ifPresent(said -> feet.getChildren().add(Controls.button("make-parts", said, () -> {
+            close.run();
+            offer.make();
+        })));
+        feet.getChildren().addAll(Controls.space(), Controls.text("Escape: close", "hint"));
+        return feet;
     }
 }

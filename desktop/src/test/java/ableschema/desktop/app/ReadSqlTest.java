@@ -2,12 +2,14 @@ package ableschema.desktop.app;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import ableschema.core.document.Diagram;
 import ableschema.core.finding.Step;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.sql.Connection;
 import java.sql.DriverManager;
 import java.sql.Statement;
+import java.util.List;
 import java.util.concurrent.TimeUnit;
 import javafx.scene.control.Label;
 import javafx.scene.input.Clipboard;
@@ -185,5 +187,28 @@ class ReadSqlTest extends WindowFixture {
         assertThat(robot.lookup("#connect-password").queryTextInputControl().getText())
                 .isEmpty();
         assertThat(workspace.design().entities()).isEmpty();
+    }
+
+    @Test
+    void a_large_database_is_looked_at_in_parts_by_schema(FxRobot robot) throws Exception {
+        var sql = new StringBuilder();
+        for (int i = 0; i < 66; i++) {
+            String schema = List.of("sales", "store", "staff").get(i % 3);
+            String before = i < 3 ? "" : ", before_id int references " + schema + ".thing" + (i - 3);
+            sql.append("create table " + schema + ".thing" + i + " (id int primary key" + before + ");\n");
+        }
+        drop(robot, sql.toString());
+        assertThat(robot.lookup("#make-parts").queryButton().getText()).isEqualTo("Make 3 part-pictures by schema");
+        click(robot, "#make-parts");
+        idle();
+
+        assertThat(workspace.document().diagrams())
+                .extracting(Diagram::name)
+                .containsExactly("whole", "sales", "store", "staff");
+        assertThat(workspace.document().diagrams().get(1).positions()).hasSize(22);
+        assertThat(workspace.document().inView()).isEqualTo("whole");
+        robot.push(KeyCode.CONTROL, KeyCode.Z);
+        idle();
+        assertThat(workspace.document().diagrams()).hasSize(1);
     }
 }
