@@ -198,9 +198,13 @@ class ReadSqlTest extends WindowFixture {
             sql.append("create table " + schema + ".thing" + i + " (id int primary key" + before + ");\n");
         }
         drop(robot, sql.toString());
+        WaitForAsyncUtils.waitFor(20, TimeUnit.SECONDS, () -> robot.lookup("#make-parts")
+                .tryQuery()
+                .isPresent());
         assertThat(robot.lookup("#make-parts").queryButton().getText()).isEqualTo("Make 3 part-pictures by schema");
         click(robot, "#make-parts");
-        idle();
+        WaitForAsyncUtils.waitFor(
+                20, TimeUnit.SECONDS, () -> workspace.document().diagrams().size() > 1);
 
         assertThat(workspace.document().diagrams())
                 .extracting(Diagram::name)
