@@ -17,11 +17,11 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
-import javafx.scene.control.Label;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
+import javafx.scene.text.Text;
 import org.fxmisc.flowless.VirtualizedScrollPane;
 import org.fxmisc.richtext.StyleClassedTextArea;
 import org.fxmisc.richtext.model.ReadOnlyStyledDocumentBuilder;
@@ -84,17 +84,27 @@ public final class SqlLines extends StyleClassedTextArea {
         setParagraphGraphicFactory(place -> gutter(place, signs.apply(place)));
     }
 
+    /** Of plain texts, as there is one before each line. */
     private static Node gutter(int place, String sign) {
-        var mark = new Label(sign);
-        mark.getStyleClass().addAll("line-sign", sign.equals(REFUSED) ? "line-refused" : "line-taken");
-        mark.setMinWidth(SIGN_WIDTH);
-        var number = new Label(String.valueOf(place + 1));
-        number.getStyleClass().add("line-number");
-        number.setMinWidth(NUMBER_WIDTH);
-        number.setAlignment(Pos.CENTER_RIGHT);
-        var gutter = new HBox(mark, number);
+        Text mark = text(sign, sign.equals(REFUSED) ? "line-refused" : "line-taken");
+        Text number = text(String.valueOf(place + 1), "line-number");
+        var gutter =
+                new HBox(beside(mark, Pos.CENTER_LEFT, SIGN_WIDTH), beside(number, Pos.CENTER_RIGHT, NUMBER_WIDTH));
         gutter.getStyleClass().add("line-gutter");
         return gutter;
+    }
+
+    private static Text text(String content, String style) {
+        var text = new Text(content);
+        text.getStyleClass().add(style);
+        return text;
+    }
+
+    private static Node beside(Text text, Pos place, double width) {
+        var pane = new StackPane(text);
+        pane.setAlignment(place);
+        pane.setMinWidth(width);
+        return pane;
     }
 
     /** How many lines are marked as changed. */

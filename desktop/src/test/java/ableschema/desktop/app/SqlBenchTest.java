@@ -9,12 +9,13 @@ import ableschema.core.sql.dialect.Dialects;
 import java.util.Optional;
 import java.util.concurrent.TimeUnit;
 import javafx.scene.control.ComboBox;
-import javafx.scene.control.Label;
 import javafx.scene.control.ListView;
 import javafx.scene.control.TextField;
 import javafx.scene.input.Clipboard;
 import javafx.scene.input.KeyCode;
 import javafx.scene.layout.HBox;
+import javafx.scene.layout.StackPane;
+import javafx.scene.text.Text;
 import javafx.stage.Stage;
 import org.fxmisc.richtext.StyleClassedTextArea;
 import org.junit.jupiter.api.Test;
@@ -55,6 +56,13 @@ class SqlBenchTest extends WindowFixture {
         return text.toString();
     }
 
+    private static String sign(HBox gutter, int place) {
+        return ((Text) ((StackPane) gutter.getChildren().get(place))
+                        .getChildren()
+                        .get(0))
+                .getText();
+    }
+
     @Test
     void words_are_found_from_any_step_by_keys_alone(FxRobot robot) {
         openDemo(robot, "alder-valley");
@@ -83,16 +91,16 @@ class SqlBenchTest extends WindowFixture {
         idle();
 
         assertThat(text(robot, "#sql-verdict")).startsWith("H2 accepted all");
-        assertThat(robot.lookup(".line-taken").queryAllAs(Label.class))
-                .extracting(Label::getText)
+        assertThat(robot.lookup(".line-taken").queryAllAs(Text.class))
+                .extracting(Text::getText)
                 .contains("\u2713");
         assertThat(text(robot, "#sql-changed")).isEmpty();
 
         rule(robot, "Each hive has what faces: text 9.");
         idle();
         assertThat(text(robot, "#sql-changed")).isEqualTo("1 line changed since it was last saved or run");
-        assertThat(robot.lookup(".line-taken").queryAllAs(Label.class))
-                .extracting(Label::getText)
+        assertThat(robot.lookup(".line-taken").queryAllAs(Text.class))
+                .extracting(Text::getText)
                 .doesNotContain("\u2713");
     }
 
@@ -107,9 +115,8 @@ class SqlBenchTest extends WindowFixture {
 
         assertThat(text(robot, "#sql-verdict")).startsWith("H2 refused «create view v");
         assertThat(robot.lookup(".line-gutter").queryAllAs(HBox.class))
-                .filteredOn(gutter ->
-                        ((Label) gutter.getChildren().get(0)).getText().equals("\u2715"))
-                .extracting(gutter -> ((Label) gutter.getChildren().get(1)).getText())
+                .filteredOn(gutter -> sign(gutter, 0).equals("\u2715"))
+                .extracting(gutter -> sign(gutter, 1))
                 .containsExactly(String.valueOf(view + 1));
     }
 
