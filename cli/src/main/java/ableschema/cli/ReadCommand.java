@@ -104,6 +104,10 @@ final class ReadCommand implements Callable<Integer> {
             throw new ParameterException(
                     spec.commandLine(), "name either a file of SQL, or --url and a database to read");
         }
+        if (url == null && (!schemas.isEmpty() || driver != null || !user.isEmpty())) {
+            throw new ParameterException(
+                    spec.commandLine(), "--user, --schema and --driver are said of a database, which --url names");
+        }
         CatalogRead found =
                 url == null ? new CatalogRead(fromFile(Objects.requireNonNull(file)), Map.of()) : fromDatabase(url);
         SqlRead read = found.read();

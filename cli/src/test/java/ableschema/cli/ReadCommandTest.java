@@ -120,6 +120,35 @@ class ReadCommandTest {
     }
 
     @Test
+    void what_is_said_of_a_database_is_refused_of_a_file() throws Exception {
+        refused(able("read", sql.toString(), "--schema", "x", "-o", out), "--url names");
+        refused(able("read", sql.toString(), "--user", "x", "-o", out), "--url names");
+        refused(
+                able("read", "--url", "jdbc:sqlite:" + made(), "--schema", "x", "-o", out),
+                "it has no schemas to choose from");
+        refused(
+                able(
+                        "read",
+                        "--url",
+                        "jdbc:none:x",
+                        "--driver",
+                        folder.resolve("none.jar").toString(),
+                        "-o",
+                        out),
+                "there is no driver at");
+        assertThat(Path.of(out)).doesNotExist();
+    }
+
+    private Path made() throws Exception {
+        Path file = folder.resolve("made.db");
+        try (Connection connection = DriverManager.getConnection("jdbc:sqlite:" + file);
+                Statement statement = connection.createStatement()) {
+            statement.execute("CREATE TABLE vat (vat_no integer PRIMARY KEY)");
+        }
+        return file;
+    }
+
+    @Test
     void a_live_database_is_read_by_its_url() throws Exception {
         String url = "jdbc:sqlite:" + folder.resolve("club.db");
         try (Connection connection = DriverManager.getConnection(url);

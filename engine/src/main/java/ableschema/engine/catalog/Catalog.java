@@ -31,6 +31,9 @@ public final class Catalog {
      */
     public static CatalogRead read(Connection connection, Wanted wanted, IntConsumer progress) throws SQLException {
         Dialect dialect = dialect(connection);
+        if (dialect.name().equals("sqlite") && !wanted.schemas().isEmpty()) {
+            throw new SQLException("it has no schemas to choose from; read it without naming one");
+        }
         boolean databases = dialect.name().equals("mysql") || dialect.name().equals("mariadb");
         if (databases && wanted.schemas().size() > 1) {
             throw new SQLException("its schemas are databases, of which one is read at a time; name one");
