@@ -130,7 +130,7 @@ final class NameFinder implements Finder.OfEach {
     }
 
     /** Gives an attribute, an entity or a pairing another name; one that was pinned is released. */
-    private static Optional<Remedy> renaming(Subject subject, Place place) {
+    static Optional<Remedy> renaming(Subject subject, Place place) {
         Design design = subject.design();
         String owner = design.nameOf(place.owner());
         Optional<Id> attribute = place.parts().stream()

@@ -40,6 +40,7 @@ public final class Rules {
             new RowFinder(),
             new NameFinder(),
             new TableNamesFinder(),
+            new HouseStyleFinder(),
             new IndexFinder(),
             new ApplicationFinder(),
             new GapFinder(),

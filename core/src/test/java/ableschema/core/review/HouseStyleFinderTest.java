@@ -1,0 +1,83 @@
+package ableschema.core.review;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import ableschema.core.ddl.SqlReader;
+import ableschema.core.design.IdSource;
+import ableschema.core.document.Document;
+import ableschema.core.finding.Finding;
+import ableschema.core.mapping.NamingRules;
+import ableschema.core.reverse.Reverse;
+import ableschema.core.sql.dialect.Dialects;
+import java.util.List;
+import java.util.Set;
+import org.junit.jupiter.api.Test;
+
+class HouseStyleFinderTest {
+
+    private static final Set<String> OURS = Set.of("name-departs", "table-number", "target-hidden", "bare-name");
+
+    private static final String LEGACY =
+            """
+            create table boat (boat_id int primary key, hull_no int, "ownerName" text, made_by text);
+            create table berths (berth_id int primary key, boat_id int references boat, depth_cm int);
+            create table pier_log (log_id int primary key, ref_1 int references boat, max int, at_day date);
+            create table crew_member (crew_id int primary key, first_name text, news text);
+            """;
+
+    private static Document read(String sql) {
+        return Reverse.of(SqlReader.read(sql, Dialects.POSTGRESQL), "x").document();
+    }
+
+    private static List<Finding> found(Document document) {
+        return Review.of(Subject.of(document, document.mapping())).open().stream()
+                .filter(each -> OURS.contains(each.rule().id()))
+                .toList();
+    }
+
+    @Test
+    void what_departs_hides_or_says_too_little_is_found_once() {
+        assertThat(found(read(LEGACY)))
+                .extracting(Finding::text)
+                .containsExactlyInAnyOrder(
+                        "Boat: ownerName would be owner_name by the rules of the house.",
+                        "The table berths would be berth by the rules of the house.",
+                        "Pier log: ref_1 refers to boat and does not say so.",
+                        "Pier log: max does not say of what.");
+    }
+
+    @Test
+    void each_is_corrected_and_nothing_is_left() {
+        Document document = read(LEGACY);
+        var ids = IdSource.seeded(1);
+        for (Finding each : found(document)) {
+            if (!each.remedies().isEmpty()) {
+                document = each.remedies().get(0).edit(document.design(), ids).applyTo(document);
+            }
+        }
+
+        assertThat(found(document)).extracting(each -> each.rule().id()).containsExactly("target-hidden");
+        assertThat(document.mapping().schema().table("berth")).isPresent();
+        assertThat(document.mapping().schema().table("boat").orElseThrow().column("owner_name"))
+                .isPresent();
+    }
+
+    @Test
+    void another_house_finds_other_departures() {
+        Document document = read(LEGACY);
+        NamingRules plural = document.rules().naming().withPlural(true).withPrefix("t_");
+
+        assertThat(found(document.with(document.rules().withNaming(plural))))
+                .extracting(Finding::text)
+                .contains("Boat: ownerName would be owner_name by the rules of the house.");
+    }
+
+    @Test
+    void a_design_of_ones_own_follows_its_rules() {
+        assertThat(
+                        found(
+                                read(
+                                        "create table boat (boat_id int primary key, price int); create table news (news_id int primary key);")))
+                .isEmpty();
+    }
+}
