@@ -120,20 +120,23 @@ record PostgreSqlDefinitions(Asking asking) implements Definitions {
 
     private String columns() {
         return "SELECT quote_ident(n.nspname) || '.' || quote_ident(c.relname) AS name,"
-                + " quote_literal(obj_description(c.oid, 'pg_class')) AS comment, quote_ident(a.attname) AS column_name,"
+                + " quote_literal(e.description) AS comment, quote_ident(a.attname) AS column_name,"
                 + " format_type(a.atttypid, a.atttypmod) AS type, a.attnotnull AS never, a.attidentity AS identity,"
                 + " a.attgenerated AS generated, pg_get_expr(d.adbin, d.adrelid) AS filled,"
-                + " quote_literal(col_description(c.oid, a.attnum)) AS column_comment, s.seqstart, s.seqincrement,"
+                + " quote_literal(f.description) AS column_comment, s.seqstart, s.seqincrement,"
                 + " quote_ident(l.collname) AS collation"
                 + " FROM pg_class c JOIN pg_namespace n ON n.oid = c.relnamespace"
                 + " LEFT JOIN pg_attribute a ON a.attrelid = c.oid AND a.attnum > 0 AND NOT a.attisdropped"
                 + " LEFT JOIN pg_type t ON t.oid = a.atttypid"
                 + " LEFT JOIN pg_collation l ON l.oid = a.attcollation AND a.attcollation <> t.typcollation"
                 + " LEFT JOIN pg_attrdef d ON d.adrelid = c.oid AND d.adnum = a.attnum"
-                + " LEFT JOIN pg_depend o ON o.refobjid = c.oid AND o.refobjsubid = a.attnum AND o.classid = 'pg_class'::regclass"
-                + "  AND o.refclassid = 'pg_class'::regclass AND o.deptype IN ('a', 'i')"
-                + "  AND EXISTS (SELECT 1 FROM pg_sequence q WHERE q.seqrelid = o.objid)"
-                + " LEFT JOIN pg_sequence s ON s.seqrelid = o.objid"
+                + " LEFT JOIN (SELECT * FROM pg_description WHERE classoid = 'pg_class'::regclass AND objsubid = 0) e"
+                + "  ON e.objoid = c.oid"
+                + " LEFT JOIN (SELECT * FROM pg_description WHERE classoid = 'pg_class'::regclass AND objsubid > 0) f"
+                + "  ON f.objoid = c.oid AND f.objsubid = a.attnum"
+                + " LEFT JOIN (SELECT o.refobjid, o.refobjsubid, q.seqstart, q.seqincrement FROM pg_sequence q JOIN pg_depend o"
+                + "  ON o.objid = q.seqrelid AND o.classid = 'pg_class'::regclass AND o.refclassid = 'pg_class'::regclass"
+                + "  AND o.deptype IN ('a', 'i')) s ON s.refobjid = c.oid AND s.refobjsubid = a.attnum"
                 + " WHERE c.relkind IN ('r', 'p') AND NOT c.relispartition AND" + ours()
                 + withoutExtensions("pg_class", "c.oid") + " ORDER BY n.nspname, c.relname, a.attnum";
     }
