@@ -65,6 +65,9 @@ final class DraftTable {
                 return Optional.of(column.name());
             }
         }
+        if (names.same("a", "A")) {
+            return Optional.empty(); // letter case was nothing already
+        }
         for (Column column : columns) { // quotes are forgotten more often than two names differ only so
             if (column.name().equalsIgnoreCase(called)) {
                 return Optional.of(column.name());

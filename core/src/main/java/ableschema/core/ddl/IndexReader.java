@@ -131,20 +131,17 @@ final class IndexReader {
                 }
             }
         }
-        boolean single = at.isName() && (at.at() + 1 == end || isOperatorClass(at, end));
-        if (single) {
-            if (at.at() + 1 < end) {
-                context.draft.skip(
-                        at.tokens().line(at.at()),
-                        at.tokens().text(at.at(), end),
-                        "how an index compares its texts is not kept");
-            }
+        if (at.isName() && at.at() + 1 == end) {
             String name = at.name();
             Optional<String> column = table.column(name);
             return new Table.IndexedColumn(
                     Expression.column(
                             column.orElseThrow(() -> new Unread("there is no column " + name + " in " + table.name))),
                     descending);
+        }
+        int operators = operatorClass(at, end);
+        if (operators < end) {
+            return compared(at, operators, end, descending);
         }
         boolean cut = at.isName()
                 && at.at() + 4 == end
@@ -157,25 +154,29 @@ final class IndexReader {
                     new Expression.Text<>(at.upTo(end).text()));
             return new Table.IndexedColumn(start.in(context.dialect.name()), descending);
         }
-        if (end > at.at() + 1
-                && at.tokens().kind(end - 1) == Kind.WORD
-                && (at.tokens().is(end - 2, ')')
-                        || end > at.at() + 2 && at.tokens().is(end - 2, '.'))) {
-            context.draft.skip(
-                    at.tokens().line(at.at()),
-                    at.tokens().text(at.at(), end),
-                    "how an index compares its texts is not kept");
-            while (end > at.at() + 1 && !at.tokens().is(end - 1, ')')) {
-                end--;
-            }
-        }
         return new Table.IndexedColumn(
                 context.expressions.read(at.upTo(end), table::column, table::isText), descending);
     }
 
-    /** Whether the name of a column is followed by a name that says how it is compared. */
-    private static boolean isOperatorClass(Cursor at, int end) {
-        return at.at() + 2 == end && at.tokens().kind(at.at() + 1) == Kind.WORD;
+    /** Where the name of an operator class begins, which says how a part is compared; the end where there is none. */
+    private int operatorClass(Cursor at, int end) {
+        if (!context.is("postgresql") || end < at.at() + 2 || at.tokens().kind(end - 1) == Kind.SYMBOL) {
+            return end;
+        }
+        int start = end - 1;
+        while (start > at.at() + 2 && at.tokens().is(start - 1, '.')) {
+            start -= 2;
+        }
+        boolean behind = at.tokens().is(start - 1, ')') || start == at.at() + 1;
+        return behind && at.tokens().unquoted(end - 1).endsWith("_ops") ? start : end;
+    }
+
+    /** A part that is compared in another way than its type is. */
+    private Table.IndexedColumn compared(Cursor at, int operators, int end, boolean descending) {
+        Expression<String> value = context.expressions.read(at.upTo(operators), table::column, table::isText);
+        var pieces = new ArrayList<>(value.pieces());
+        pieces.add(new Expression.Text<>(" " + at.tokens().unquoted(end - 1)));
+        return new Table.IndexedColumn(new Expression<>(pieces, context.dialect.name()), descending);
     }
 
     private static boolean inBrackets(Cursor at, int token) {

@@ -165,9 +165,8 @@ class OddScriptsTest {
                         "how bill is cut into parts is not kept",
                         "bill_1 is a part of a table, which is not kept",
                         "that empty values count as equal is not kept",
-                        "how an index compares its texts is not kept",
                         "that its rows are kept without a log is not kept");
-        assertThat(again(read)).contains("ON bill ((lower(id::text)));");
+        assertThat(again(read)).contains("ON bill ((lower(id::text)) text_pattern_ops);");
     }
 
     @Test
@@ -275,5 +274,21 @@ class OddScriptsTest {
         assertThat(read.rows().get(0).rows()).hasSize(2);
         assertThat(read.skipped()).singleElement().satisfies(each -> assertThat(each.reason())
                 .isEqualTo("a value is worked out"));
+    }
+
+    @Test
+    void how_an_index_compares_stays_with_its_part() {
+        assertThat(
+                        again(
+                                "postgresql",
+                                """
+                        CREATE TABLE boat (id int, name text, "Odd Name" text, data jsonb);
+                        CREATE INDEX a ON boat (name text_pattern_ops, id DESC);
+                        CREATE INDEX b ON boat USING gin (data public.jsonb_path_ops);
+                        CREATE INDEX c ON boat (lower("Odd Name") text_pattern_ops, "Odd Name" varchar_pattern_ops DESC);
+                        """))
+                .contains("ON boat (name text_pattern_ops, id DESC);")
+                .contains("ON boat USING gin (data jsonb_path_ops);")
+                .contains("ON boat ((lower(\"Odd Name\")) text_pattern_ops, \"Odd Name\" varchar_pattern_ops DESC);");
     }
 }

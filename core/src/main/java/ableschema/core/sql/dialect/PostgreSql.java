@@ -10,9 +10,14 @@ import ableschema.core.sql.dialect.TypeForm.Kind;
 import ableschema.core.types.DataType;
 import java.util.List;
 import java.util.Optional;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 
 /** PostgreSQL 17. */
 final class PostgreSql extends Dialect {
+
+    private static final Pattern COMPARED = Pattern.compile("(.*)( \\w+_ops)");
+    private static final Pattern COLUMN = Pattern.compile("\\w+|\"(?:[^\"]|\"\")+\"");
 
     private static final Traits TRAITS = Traits.STANDARD
             .named("postgresql", "PostgreSQL")
@@ -119,5 +124,17 @@ final class PostgreSql extends Dialect {
     @Override
     public String indexEnd(Table.TableIndex index) {
         return "";
+    }
+
+    /** How a part is compared stands behind it, outside its brackets. */
+    @Override
+    public String indexed(String expression) {
+        Matcher compared = COMPARED.matcher(expression);
+        if (!compared.matches()) {
+            return super.indexed(expression);
+        }
+        String value = compared.group(1);
+        boolean column = COLUMN.matcher(value).matches();
+        return (column ? value : super.indexed(value)) + compared.group(2);
     }
 }
