@@ -2,13 +2,16 @@ package ableschema.core.review;
 
 import ableschema.core.design.Body;
 import ableschema.core.design.ColumnRef;
+import ableschema.core.design.Design;
 import ableschema.core.design.Id;
 import ableschema.core.design.IdKind;
+import ableschema.core.design.IdSource;
 import ableschema.core.design.Index;
-import ableschema.core.design.Lists;
 import ableschema.core.design.Pins;
 import ableschema.core.document.Edit;
+import ableschema.core.document.HouseRules;
 import ableschema.core.edit.ChangeBody;
+import ableschema.core.edit.ChangeRules;
 import ableschema.core.finding.Finding;
 import ableschema.core.finding.Place;
 import ableschema.core.finding.Remedy;
@@ -17,6 +20,8 @@ import ableschema.core.finding.Step;
 import ableschema.core.schema.Column;
 import ableschema.core.schema.ForeignKey;
 import ableschema.core.schema.Table;
+import ableschema.core.words.Sentences;
+import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
@@ -59,13 +64,15 @@ final class IndexFinder implements Finder.OfEach {
     @Override
     public void find(Subject subject, Id owner, Consumer<Finding> found) {
         subject.table(owner).ifPresent(table -> {
-            table.foreignKeys().forEach(key -> {
-                if (!subject.dialect().indexesForeignKeys()
-                        && leading(table).noneMatch(columns -> leads(columns, key.columns()))) {
-                    found.accept(unindexed(subject, owner, table, key));
-                }
-                differing(subject, owner, table, key, found);
-            });
+            List<ForeignKey> unindexed = subject.dialect().indexesForeignKeys()
+                    ? List.of()
+                    : table.foreignKeys().stream()
+                            .filter(key -> leading(table).noneMatch(columns -> leads(columns, key.columns())))
+                            .toList();
+            if (!unindexed.isEmpty()) {
+                found.accept(unindexed(subject, owner, table, unindexed));
+            }
+            table.foreignKeys().forEach(key -> differing(subject, owner, table, key, found));
             needless(subject, owner, table, found);
             many(subject, owner, table, found);
         });
@@ -87,24 +94,55 @@ final class IndexFinder implements Finder.OfEach {
                 && new HashSet<>(columns.subList(0, wanted.size())).equals(new HashSet<>(wanted));
     }
 
-    private static Finding unindexed(Subject subject, Id owner, Table table, ForeignKey key) {
-        Id relationship = subject.trace().end(table, key).relationship();
-        List<ColumnRef> refs = key.columns().stream()
-                .flatMap(name -> table.column(name).stream())
-                .map(column -> subject.trace().ref(table, column))
+    /** One for all references of a table, as they are indexed together or by a rule of the house. */
+    private static Finding unindexed(Subject subject, Id owner, Table table, List<ForeignKey> keys) {
+        List<List<ColumnRef>> refs = keys.stream()
+                .map(key -> key.columns().stream()
+                        .flatMap(name -> table.column(name).stream())
+                        .map(column -> subject.trace().ref(table, column))
+                        .toList())
                 .toList();
-        return Finding.of(UNINDEXED, Place.of(relationship))
+        HouseRules rules = subject.document().rules();
+        Finding finding = Finding.of(
+                        UNINDEXED,
+                        keys.size() == 1
+                                ? Place.of(
+                                        subject.trace().end(table, keys.get(0)).relationship())
+                                : Place.of(owner))
                 .naming("table", subject.trace().label(table))
-                .naming("target", key.target().toString())
-                .naming("columns", String.join(", ", key.columns()))
-                .mendedBy(Remedy.of("index it", (design, ids, given) -> {
-                    var parts =
-                            refs.stream().map(ref -> new Index.Part(ref, false)).toList();
-                    var index = new Index(ids.next(IdKind.INDEX), parts, false, Pins.NONE);
-                    var body = design.body(owner).orElseThrow();
-                    return new ChangeBody(
-                            owner, body.withIndexes(Lists.plus(body.indexes(), index)), "index a reference");
-                }));
+                .naming(
+                        "target",
+                        Sentences.listed(keys.stream()
+                                .map(key -> key.target().toString())
+                                .distinct()
+                                .toList()))
+                .naming(
+                        "columns",
+                        Sentences.listed(keys.stream()
+                                .map(key -> String.join(", ", key.columns()))
+                                .toList()))
+                .mendedBy(Remedy.of(
+                        keys.size() == 1 ? "index it" : "index each of them",
+                        (design, ids, given) -> indexed(design, ids, owner, refs)));
+        return rules.naming().indexForeignKeys()
+                ? finding
+                : finding.mendedBy(Remedy.of(
+                        "index all foreign keys by house rule",
+                        (design, ids, given) -> new ChangeRules(
+                                rules.withNaming(rules.naming().withIndexForeignKeys(true)),
+                                "index all foreign keys")));
+    }
+
+    private static ChangeBody indexed(Design design, IdSource ids, Id owner, List<List<ColumnRef>> refs) {
+        Body body = design.body(owner).orElseThrow(); // what is found stands in the design
+        List<Index> indexes = new ArrayList<>(body.indexes());
+        for (List<ColumnRef> each : refs) {
+            List<Index.Part> parts =
+                    each.stream().map(ref -> new Index.Part(ref, false)).toList();
+            indexes.add(new Index(ids.next(IdKind.INDEX), parts, false, Pins.NONE));
+        }
+        return new ChangeBody(
+                owner, body.withIndexes(indexes), refs.size() == 1 ? "index a reference" : "index references");
     }
 
     private static void differing(Subject subject, Id owner, Table table, ForeignKey key, Consumer<Finding> found) {

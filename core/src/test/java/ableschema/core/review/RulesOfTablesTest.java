@@ -7,9 +7,11 @@ import static ableschema.core.review.RuleFixture.texts;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import ableschema.core.DesignFixture;
+import ableschema.core.ddl.SqlReader;
 import ableschema.core.design.Check;
 import ableschema.core.design.ColumnRef;
 import ableschema.core.design.IdKind;
+import ableschema.core.design.IdSource;
 import ableschema.core.design.Index;
 import ableschema.core.design.Lists;
 import ableschema.core.design.Pins;
@@ -17,6 +19,7 @@ import ableschema.core.design.Reference;
 import ableschema.core.design.ReferenceColumn;
 import ableschema.core.design.Relationship;
 import ableschema.core.design.Side;
+import ableschema.core.document.Document;
 import ableschema.core.edit.ChangeBody;
 import ableschema.core.edit.ChangeEntity;
 import ableschema.core.edit.ChangeRules;
@@ -26,6 +29,7 @@ import ableschema.core.expression.Expression;
 import ableschema.core.finding.Finding;
 import ableschema.core.finding.Place;
 import ableschema.core.mapping.NamingRules;
+import ableschema.core.reverse.Reverse;
 import ableschema.core.sql.dialect.Dialects;
 import ableschema.core.types.ReferenceAction;
 import java.util.List;
@@ -122,6 +126,10 @@ class RulesOfTablesTest {
         DesignFixture mended = bare.with(f ->
                 found(bare, "foreign-key-unindexed").get(0).remedies().get(0).edit(f.design(), f.ids()));
         assertThat(texts(mended, "foreign-key-unindexed")).isEmpty();
+        DesignFixture ruled = bare.with(f ->
+                found(bare, "foreign-key-unindexed").get(0).remedies().get(1).edit(f.design(), f.ids()));
+        assertThat(texts(ruled, "foreign-key-unindexed")).isEmpty();
+        assertThat(ruled.document().rules().naming().indexForeignKeys()).isTrue();
         assertThat(texts(unlike, "foreign-key-type"))
                 .containsExactly("Valve: pump is varchar(9), and refers to pump.no, which is integer.");
     }
@@ -224,5 +232,36 @@ class RulesOfTablesTest {
 
         assertThat(texts(empties, "empties-required"))
                 .containsExactly("When Valve goes, Valve Pump should lose its reference, but must have one.");
+    }
+
+    @Test
+    void references_of_one_table_are_one_finding_and_indexed_together() {
+        var read = Reverse.of(
+                SqlReader.read(
+                        "create table pump (no int primary key); create table site (no int primary key);"
+                                + " create table valve (no int primary key, pump int references pump, site int references site,"
+                                + " spare int references pump);",
+                        Dialects.POSTGRESQL),
+                "x");
+        Document document = read.document();
+        List<Finding> found = unindexed(document);
+
+        assertThat(found)
+                .extracting(Finding::text)
+                .containsExactly("Valve: nothing indexes pump, site and spare, which refer to pump and site.");
+        Document mended = found.get(0)
+                .remedies()
+                .get(0)
+                .edit(document.design(), IdSource.seeded(1))
+                .applyTo(document);
+        assertThat(unindexed(mended)).isEmpty();
+        assertThat(mended.mapping().schema().table("valve").orElseThrow().indexes())
+                .hasSize(3);
+    }
+
+    private static List<Finding> unindexed(Document document) {
+        return Review.of(Subject.of(document, document.mapping())).open().stream()
+                .filter(each -> each.rule().id().equals("foreign-key-unindexed"))
+                .toList();
     }
 }
