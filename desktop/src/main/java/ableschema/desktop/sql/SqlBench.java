@@ -21,14 +21,8 @@ import ableschema.desktop.controls.Controls;
 import ableschema.desktop.gloss.SqlLines;
 import ableschema.desktop.workspace.Refresh;
 import ableschema.desktop.workspace.Workspace;
-import ableschema.engine.BuiltInEngine;
-import ableschema.engine.ScriptRun;
-import ableschema.engine.ScriptRun.Fate;
 import java.io.File;
-import java.sql.Connection;
-import java.util.HashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Supplier;
@@ -64,6 +58,7 @@ public final class SqlBench extends VBox {
     private final SqlLines text;
     private final StyleFold style;
     private final FindBar find;
+    private final ScriptTrial trial;
     private final BesideView beside = new BesideView();
     private final ComboBox<String> others = new ComboBox<>();
     private final Region pane;
@@ -72,9 +67,6 @@ public final class SqlBench extends VBox {
     private final NamesFold names;
     private final Label verdict = new Label();
     private Optional<Script> script = Optional.empty();
-
-    /** What became of the statements, by the line that each begins in. */
-    private final Map<Integer, Fate> fates = new HashMap<>();
 
     /** The lines of the script that was last saved or run, and of which kind it was; none are marked while there is none. */
     private Set<String> before = Set.of();
@@ -88,6 +80,7 @@ public final class SqlBench extends VBox {
         this.names = new NamesFold(workspace);
         this.style = new StyleFold(workspace);
         this.find = new FindBar(text);
+        this.trial = new ScriptTrial(workspace, verdict::setText);
         getStyleClass().add("bench");
         setId("sql-bench");
         text.setId("script");
@@ -152,7 +145,7 @@ public final class SqlBench extends VBox {
         style.refresh();
         names.refresh();
         verdict.setText("");
-        fates.clear();
+        trial.forget();
         shortfalls.show(Stream.concat(undecided(), workspace.review().of(Step.SQL).stream())
                 .toList());
         Mapping mapping = workspace.mapping();
@@ -221,7 +214,7 @@ public final class SqlBench extends VBox {
         both.other().ifPresent(other -> beside.show(written, other));
         boolean same = beforeFor.equals(kind(written));
         text.show(written.lines().toList(), workspace.trace(), Optional.empty(), same ? before : Set.of());
-        text.number(this::sign);
+        text.number(trial::sign);
         int lines = text.countChanged();
         changed.setText(
                 lines == 0
@@ -257,18 +250,6 @@ public final class SqlBench extends VBox {
         changed.setText("");
     }
 
-    /** What became of the statement that begins in a line. */
-    private String sign(int line) {
-        Fate fate = fates.get(line + 1);
-        return fate == null
-                ? ""
-                : switch (fate) {
-                    case REFUSED -> SqlLines.REFUSED;
-                    case NOT_RUN -> SqlLines.NOT_REACHED;
-                    default -> SqlLines.TAKEN;
-                };
-    }
-
     private void markIfInView() {
         if (workspace.stepProperty().get() == Step.SQL) {
             mark();
@@ -291,61 +272,12 @@ public final class SqlBench extends VBox {
     }
 
     private void tryIt() {
-        if (script.isEmpty()) {
-            return;
-        }
-        Script shown = script.get();
-        Script tried = new Script(
-                shown.dialect(),
-                shown.statements().stream()
-                        .filter(each -> each.kind() != Statement.Kind.RIGHTS) // there is no such user
-                        .toList(),
-                shown.shortfalls());
-        Optional<BuiltInEngine> engine = BuiltInEngine.ALL.stream()
-                .filter(e -> e.dialect().name().equals(tried.dialect().name()))
-                .findFirst();
-        if (engine.isEmpty()) {
-            verdict.setText(
-                    tried.dialect().label()
-                            + " runs as a server of its own: Ctrl+Shift+L tries the design there. H2 and SQLite can be tried here.");
-            return;
-        }
-        workspace
-                .jobs()
-                .run(
-                        "trying the script on " + tried.dialect().label(),
-                        progress -> {
-                            try (Connection connection = engine.get().open()) {
-                                long all = tried.executable().count();
-                                return ScriptRun.of(tried, connection, done -> {
-                                    if (done % 10 == 0) {
-                                        progress.done(done, all);
-                                    }
-                                });
-                            }
-                        },
-                        () -> script.filter(shown::equals).isPresent(),
-                        done -> ran(shown, done),
-                        failure -> verdict.setText("the trial could not start: " + failure.getMessage()));
-    }
-
-    private void ran(Script tried, ScriptRun done) {
-        verdict.setText(said(tried, done));
-        fates.clear();
-        Map<Statement, Integer> lines = tried.firstLines();
-        done.outcomes().forEach(each -> fates.put(lines.getOrDefault(each.statement(), 0), each.fate()));
-        text.number(this::sign);
-        done.refusal()
-                .map(refusal -> lines.getOrDefault(refusal.statement(), 1))
-                .ifPresentOrElse(line -> text.showParagraphAtTop(Math.max(0, line - 3)), () -> remember(tried));
-    }
-
-    private static String said(Script script, ScriptRun run) {
-        return run.refusal()
-                .map(refusal -> script.dialect().label() + " refused «"
-                        + refusal.statement().lines().get(0).text() + "»: " + refusal.reason()
-                        + (run.accepted() == 0 ? " Nothing of it stays." : " What came before it stays."))
-                .orElse(script.dialect().label() + " accepted all " + run.accepted() + " statements.");
+        script.ifPresent(
+                tried -> trial.of(tried, () -> script.filter(tried::equals).isPresent(), refused -> {
+                    text.number(trial::sign);
+                    refused.ifPresentOrElse(
+                            line -> text.showParagraphAtTop(Math.max(0, line - 3)), () -> remember(tried));
+                }));
     }
 
     private void copy() {

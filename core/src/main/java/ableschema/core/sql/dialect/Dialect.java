@@ -24,20 +24,12 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Function;
-import java.util.regex.Pattern;
 
 /**
  * The SQL of one database over against standard SQL: its {@link Traits} are data, and the few clauses that differ in form are
  * methods that it overrides. What stands here is standard SQL.
  */
 public abstract class Dialect implements Cloneable {
-
-    /** A literal, a number, a word, or the moment: what stands behind DEFAULT everywhere. */
-    private static final Pattern PLAIN_DEFAULT = Pattern.compile(
-            "(?i)[nxb]?'(?:[^']|'')*'(?:::[\\w .\"\\[\\]]+(?:\\([0-9, ]*\\))?)?|[+-]?[0-9.]+(?:e[+-]?[0-9]+)?|[\\w.]+"
-                    + "|(?:now|current_timestamp|current_time|localtime|localtimestamp)\\([0-9]*\\)");
-
-    private static final Pattern CALL = Pattern.compile("[\\w.]+\\([^()]*\\)");
 
     private final Traits traits;
     private final Map<ScriptStyle, Dialect> styled = new ConcurrentHashMap<>();
@@ -308,32 +300,10 @@ public abstract class Dialect implements Cloneable {
         return true;
     }
 
-    /** Where the bracket closes that a text begins with; beyond its end where it never does. */
-    private static int closing(String sql) {
-        int depth = 0;
-        boolean quoted = false;
-        for (int i = 0; i < sql.length(); i++) {
-            char c = sql.charAt(i);
-            quoted ^= c == '\'';
-            depth += quoted ? 0 : c == '(' ? 1 : c == ')' ? -1 : 0;
-            if (depth == 0) {
-                return i;
-            }
-        }
-        return sql.length();
-    }
-
-    private String asDefault(String sql) {
-        boolean plain = PLAIN_DEFAULT.matcher(sql).matches()
-                || takesCallsAsDefaults() && CALL.matcher(sql).matches()
-                || sql.startsWith("(") && sql.endsWith(")") && closing(sql) == sql.length() - 1;
-        return plain ? sql : "(" + sql + ")";
-    }
-
     /** A default as it stands behind DEFAULT; empty where it is no value of the column's type. */
     public final Optional<String> defaultValue(Expression<String> expression, DataType base) {
         if (!expression.isStandard()) {
-            return Optional.of(asDefault(expression.written(this::column)));
+            return Optional.of(Defaults.bracketed(expression.written(this::column), takesCallsAsDefaults()));
         }
         Optional<StandardFunction> function = Defaults.function(expression);
         if (function.isPresent()) {
@@ -347,8 +317,9 @@ public abstract class Dialect implements Cloneable {
                     ? Optional.of(constantDefault(literal(base, literal), base))
                     : Optional.empty();
         }
-        return Optional.of(
-                asDefault(computedDefault(written(expression, column -> base), StandardFunction.CONCATENATION, base)));
+        return Optional.of(Defaults.bracketed(
+                computedDefault(written(expression, column -> base), StandardFunction.CONCATENATION, base),
+                takesCallsAsDefaults()));
     }
 
     protected String constantDefault(String literal, DataType base) {

@@ -32,7 +32,7 @@ public record DialectOption(Part.Kind of, String name, String form, Pattern valu
     /** A word, or a name between quotes. */
     private static final String NAME = "(?:[\\p{L}_][\\p{L}\\p{N}_$#-]*|\"[^\";]+\")";
 
-    private static final String ARGUMENTS = "\\((?:[^();'\"]|'(?:[^']|'')*')*\\)";
+    private static final String ARGUMENTS = "\\((?:[^();'\"]++|'(?:[^']++|'')*+')*+\\)";
     private static final Pattern RAW_TYPE = Pattern.compile(NAME + "(?:[ .]+" + NAME + ")* ?(?:" + ARGUMENTS
             + ")?[\\p{L}\\p{N}_ \\[\\]]*(?:" + ARGUMENTS + ")?[\\p{L}\\p{N}_ ]*");
 

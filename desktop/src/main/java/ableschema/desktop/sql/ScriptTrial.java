@@ -1,0 +1,110 @@
+package ableschema.desktop.sql;
+
+import ableschema.core.sql.Script;
+import ableschema.core.sql.Statement;
+import ableschema.desktop.gloss.SqlLines;
+import ableschema.desktop.workspace.Workspace;
+import ableschema.engine.BuiltInEngine;
+import ableschema.engine.ScriptRun;
+import ableschema.engine.ScriptRun.Fate;
+import java.sql.Connection;
+import java.util.HashMap;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.BooleanSupplier;
+import java.util.function.Consumer;
+
+/** Puts a script to a database that is built in, as a job, and knows what became of each statement. */
+final class ScriptTrial {
+
+    private final Workspace workspace;
+    private final Consumer<String> verdict;
+
+    /** What became of the statements, by the line that each begins in. */
+    private final Map<Integer, Fate> fates = new HashMap<>();
+
+    /** @param verdict told what the database said, in a sentence */
+    ScriptTrial(Workspace workspace, Consumer<String> verdict) {
+        this.workspace = workspace;
+        this.verdict = verdict;
+    }
+
+    /** Forgets what was said of a script that is another one now. */
+    void forget() {
+        fates.clear();
+    }
+
+    /**
+     * Tries a script where its database is built in; else says where it can be tried.
+     *
+     * @param wanted whether it is still the script of which one wants to know
+     * @param done   told the line, from 1, of the statement that was refused; empty where none was
+     */
+    void of(Script script, BooleanSupplier wanted, Consumer<Optional<Integer>> done) {
+        Optional<BuiltInEngine> engine = BuiltInEngine.ALL.stream()
+                .filter(each -> each.dialect().name().equals(script.dialect().name()))
+                .findFirst();
+        if (engine.isEmpty()) {
+            verdict.accept(
+                    script.dialect().label()
+                            + " runs as a server of its own: Ctrl+Shift+L tries the design there. H2 and SQLite can be tried here.");
+            return;
+        }
+        Script tried = withoutRights(script);
+        long all = tried.executable().count();
+        workspace
+                .jobs()
+                .run(
+                        "trying the script on " + script.dialect().label(),
+                        progress -> {
+                            try (Connection connection = engine.get().open()) {
+                                return ScriptRun.of(tried, connection, count -> {
+                                    if (count % 10 == 0) {
+                                        progress.done(count, all);
+                                    }
+                                });
+                            }
+                        },
+                        wanted::getAsBoolean,
+                        run -> done.accept(noted(script, run)),
+                        failure -> verdict.accept("the trial could not start: " + failure.getMessage()));
+    }
+
+    /** There is no such user in a database that has just been made. */
+    private static Script withoutRights(Script script) {
+        return new Script(
+                script.dialect(),
+                script.statements().stream()
+                        .filter(each -> each.kind() != Statement.Kind.RIGHTS)
+                        .toList(),
+                script.shortfalls());
+    }
+
+    private Optional<Integer> noted(Script script, ScriptRun run) {
+        verdict.accept(said(script, run));
+        fates.clear();
+        Map<Statement, Integer> lines = script.firstLines();
+        run.outcomes().forEach(each -> fates.put(lines.getOrDefault(each.statement(), 0), each.fate()));
+        return run.refusal().map(refusal -> lines.getOrDefault(refusal.statement(), 1));
+    }
+
+    private static String said(Script script, ScriptRun run) {
+        return run.refusal()
+                .map(refusal -> script.dialect().label() + " refused «"
+                        + refusal.statement().lines().get(0).text() + "»: " + refusal.reason()
+                        + (run.accepted() == 0 ? " Nothing of it stays." : " What came before it stays."))
+                .orElse(script.dialect().label() + " accepted all " + run.accepted() + " statements.");
+    }
+
+    /** What became of the statement that begins in a line, counted from 0, as a sign; empty where none does. */
+    String sign(int line) {
+        Fate fate = fates.get(line + 1);
+        return fate == null
+                ? ""
+                : switch (fate) {
+                    case REFUSED -> SqlLines.REFUSED;
+                    case NOT_RUN -> SqlLines.NOT_REACHED;
+                    default -> SqlLines.TAKEN;
+                };
+    }
+}
