@@ -45,25 +45,27 @@ final class AlterReader {
     }
 
     private static boolean startsAction(Cursor at) {
-        return at.isKind(Kind.WORD)
-                && at.isAny(
-                        "add",
-                        "drop",
-                        "alter",
-                        "modify",
-                        "change",
-                        "rename",
-                        "engine",
-                        "comment",
-                        "convert",
-                        "owner",
-                        "set",
-                        "order",
-                        "auto_increment",
-                        "default",
-                        "with",
-                        "enable",
-                        "disable");
+        boolean how = at.isAny("algorithm", "lock") && at.tokens().is(at.at() + 1, '=');
+        return how
+                || at.isKind(Kind.WORD)
+                        && at.isAny(
+                                "add",
+                                "drop",
+                                "alter",
+                                "modify",
+                                "change",
+                                "rename",
+                                "engine",
+                                "comment",
+                                "convert",
+                                "owner",
+                                "set",
+                                "order",
+                                "auto_increment",
+                                "default",
+                                "with",
+                                "enable",
+                                "disable");
     }
 
     private void action(DraftTable table, Cursor at) {
@@ -122,6 +124,8 @@ final class AlterReader {
                 "set",
                 "order",
                 "convert",
+                "algorithm",
+                "lock",
                 "default",
                 "logging",
                 "nologging",

@@ -195,7 +195,11 @@ final class ColumnReader {
     }
 
     private void computed() {
-        Expression<String> value = context.expressions.read(at.inside(), table::column, table::isText);
+        Cursor of = at.is('(') && !goesOn(at.closing(at.at()) + 1) ? at.inside() : at.upTo(computedEnd());
+        if (of.atEnd()) {
+            throw new Unread("what is computed is missing");
+        }
+        Expression<String> value = context.expressions.read(of, table::column, table::isText);
         filling = Filling.computed(value);
         if (type.name().isEmpty()) {
             held = ofSources(value);
@@ -204,6 +208,33 @@ final class ColumnReader {
             at.accept("virtual");
             context.option(options, Part.Kind.COLUMN, DialectOption.VIRTUAL, "yes");
         }
+    }
+
+    /** Whether what is computed goes on behind a bracket, as in {@code (a + 1) * 2}. */
+    private boolean goesOn(int behind) {
+        return behind < at.end() && at.tokens().kind(behind) == Kind.SYMBOL;
+    }
+
+    /** Where a computation without brackets ends: before what says how it is kept. */
+    private int computedEnd() {
+        int end = at.at();
+        int depth = 0;
+        Tokens tokens = at.tokens();
+        while (end < at.end()) {
+            depth += tokens.is(end, '(') ? 1 : tokens.is(end, ')') ? -1 : 0;
+            boolean word = tokens.is(end, "persisted")
+                    || tokens.is(end, "stored")
+                    || tokens.is(end, "virtual")
+                    || tokens.is(end, "not") && tokens.is(end + 1, "null")
+                    || tokens.is(end, "constraint")
+                    || tokens.is(end, "primary")
+                    || tokens.is(end, "unique");
+            if (depth == 0 && word) {
+                return end;
+            }
+            end++;
+        }
+        return end;
     }
 
     /** What is computed without a type is taken to hold what it is computed from: a text where one is among it. */

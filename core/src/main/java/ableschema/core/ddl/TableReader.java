@@ -183,7 +183,11 @@ final class TableReader {
         from.columns.forEach(column -> table.columns.add(defaults ? column : column.withFilling(Filling.nothing())));
         table.types.putAll(from.types);
         if (all || including.contains("constraints")) {
-            from.checks.forEach(table.checks::add);
+            for (Table.CheckConstraint check : from.checks) {
+                String name =
+                        context.is("mysql") ? table.name.name() + "_chk_" + (table.checks.size() + 1) : check.name();
+                table.checks.add(new Table.CheckConstraint(name, check.expression()));
+            }
         }
         if (all || including.contains("indexes")) {
             copyKeys(table, from);

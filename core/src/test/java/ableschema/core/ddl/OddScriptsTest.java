@@ -291,4 +291,24 @@ class OddScriptsTest {
                 .contains("ON boat USING gin (data jsonb_path_ops);")
                 .contains("ON boat ((lower(\"Odd Name\")) text_pattern_ops, \"Odd Name\" varchar_pattern_ops DESC);");
     }
+
+    @Test
+    void what_is_computed_may_stand_without_brackets() {
+        assertThat(again(
+                        "sqlserver",
+                        "create table t (a int, b as a * 2, c as (a + 1) * 3 persisted not null, d as (a));"))
+                .contains("AS (a * 2)", "AS ((a + 1) * 3) PERSISTED NOT NULL", "AS (a)");
+    }
+
+    @Test
+    void a_table_made_like_another_has_checks_of_its_own_names_where_these_are_one_for_all_tables() {
+        SqlRead mysql = read(
+                "mysql",
+                "create table a (x int, constraint pos check (x > 0)); create table b like a; alter table b add y int, algorithm=inplace, lock=none;");
+
+        assertThat(mysql.skipped()).isEmpty();
+        assertThat(mysql.schema().tables())
+                .extracting(table -> table.checks().get(0).name())
+                .containsExactly("pos", "b_chk_1");
+    }
 }
