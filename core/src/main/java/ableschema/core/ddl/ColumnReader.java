@@ -274,7 +274,7 @@ final class ColumnReader {
             if (draws) {
                 String called = tokens.is(i, "nextval")
                         ? i + 2 < end && tokens.kind(i + 2) == Kind.STRING ? tokens.string(i + 2) : beforeDot(i)
-                        : tokens.unquoted(end - 1);
+                        : lastName(i, end);
                 return Optional.of(context.draft.drawn(Sequence.key(called)));
             }
             if (tokens.is(i, '.') && i + 1 < end && tokens.unquoted(i + 1).equalsIgnoreCase("nextval")) {
@@ -282,6 +282,15 @@ final class ColumnReader {
             }
         }
         return Optional.empty();
+    }
+
+    /** The last name of a stretch, behind which only brackets close. */
+    private String lastName(int start, int end) {
+        int last = end - 1;
+        while (last > start && at.tokens().kind(last) == Kind.SYMBOL) {
+            last--;
+        }
+        return at.tokens().unquoted(last);
     }
 
     private String beforeDot(int token) {

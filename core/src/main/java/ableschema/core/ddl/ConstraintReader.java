@@ -237,7 +237,13 @@ final class ConstraintReader {
         if (!kind.isEmpty()) {
             context.option(options, Part.Kind.INDEX, DialectOption.KIND, kind);
         }
-        reader.add(name, parts, unique, Expression.none(), options);
+        if (at.accept("include")) {
+            reader.includes(at.inside());
+        }
+        Expression<String> only = at.accept("where")
+                ? context.expressions.read(at.upTo(IndexReader.conditionEnd(at)), table::column, table::isText)
+                : Expression.none();
+        reader.add(name, parts, unique, only, options);
     }
 
     private Map<String, String> options(Cursor at) {

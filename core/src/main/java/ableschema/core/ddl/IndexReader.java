@@ -46,7 +46,7 @@ final class IndexReader {
             } else if (at.accept("using")) {
                 method = at.name();
             } else if (at.accept("include")) {
-                reader.remark(at.inside(), "the columns that an index takes along are not kept");
+                reader.includes(at.inside());
             } else if (at.is("with") && at.at() + 1 < at.end() && at.tokens().is(at.at() + 1, '(')) {
                 at.skip();
                 at.inside();
@@ -65,11 +65,11 @@ final class IndexReader {
         reader.add(name, parts, unique, only, options);
     }
 
-    private void remark(Cursor at, String reason) {
-        context.draft.skip(at.tokens().line(at.at()), at.text(), reason);
+    void includes(Cursor at) {
+        context.draft.skip(at.tokens().line(at.at()), at.text(), "the columns that an index takes along are not kept");
     }
 
-    private static int conditionEnd(Cursor at) {
+    static int conditionEnd(Cursor at) {
         for (int i = at.at(); i < at.end(); i++) {
             if (at.tokens().is(i, "with") || at.tokens().is(i, "tablespace")) {
                 return i;

@@ -311,4 +311,19 @@ class OddScriptsTest {
                 .extracting(table -> table.checks().get(0).name())
                 .containsExactly("pos", "b_chk_1");
     }
+
+    @Test
+    void an_index_inside_a_table_is_over_the_rows_that_it_says_and_a_default_draws_from_its_sequence() {
+        SqlRead read = read(
+                "sqlserver",
+                """
+                CREATE SEQUENCE dbo.Num AS bigint START WITH 5 INCREMENT BY 2;
+                CREATE TABLE t (a int NOT NULL DEFAULT (NEXT VALUE FOR dbo.Num), b date,
+                  INDEX ix NONCLUSTERED (b DESC) INCLUDE (a) WHERE b IS NOT NULL);
+                """);
+
+        assertThat(read.schema().carried()).isEmpty();
+        assertThat(read.skipped()).extracting(Skipped::statement).containsExactly("a");
+        assertThat(again(read)).contains("IDENTITY(5, 2)", "CREATE INDEX ix ON t (b DESC) WHERE b is not null");
+    }
 }
