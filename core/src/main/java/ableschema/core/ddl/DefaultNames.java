@@ -1,10 +1,13 @@
 package ableschema.core.ddl;
 
+import ableschema.core.expression.Expression;
+import ableschema.core.schema.Table;
 import ableschema.core.sql.dialect.Dialect;
 import java.nio.charset.StandardCharsets;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
+import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
 /** What a database calls a constraint that is given no name; empty where that cannot be foretold. */
@@ -17,6 +20,11 @@ final class DefaultNames {
     private final boolean mysql;
     private final boolean mariadb;
     private final boolean h2;
+    private static final Pattern CALL = Pattern.compile("(\\w+)\\(");
+
+    /** A column with how it is compared. */
+    private static final Pattern COMPARED = Pattern.compile("\\{([^}]*)} \\w+");
+
     private final Names names;
 
     DefaultNames(Dialect dialect, Names names) {
@@ -79,6 +87,29 @@ final class DefaultNames {
             return numbered(table, columns.get(0));
         }
         return postgresql ? free(table, table.name.name(), String.join("_", columns), "idx") : "";
+    }
+
+    /** What an index is called that was given no name; what is made of columns is called by its function. */
+    String indexOf(DraftTable table, List<Table.IndexedColumn> parts, String given) {
+        List<String> columns = parts.stream()
+                .map(part -> part.value().asColumn().orElseGet(() -> called(part.value())))
+                .toList();
+        return postgresql
+                ? index(table, columns, given)
+                : index(
+                        table,
+                        parts.stream()
+                                .flatMap(part -> part.value().columns())
+                                .distinct()
+                                .toList(),
+                        given);
+    }
+
+    private static String called(Expression<String> value) {
+        String text = value.written(name -> "{" + name + "}");
+        Matcher call = CALL.matcher(text);
+        Matcher column = COMPARED.matcher(text);
+        return call.lookingAt() ? call.group(1) : column.matches() ? column.group(1) : "expr";
     }
 
     private Set<String> used(DraftTable table) {

@@ -49,6 +49,12 @@ final class DraftTable {
     }
 
     /** The column of that name, as it is spelled; empty where there is none. */
+    /** Whether the numbers of a column come of a sequence that it draws from, and not of the column itself. */
+    boolean isDrawing(String column) {
+        SqlType type = types.get(column);
+        return type != null && type.name().endsWith("serial");
+    }
+
     /** Whether a column is declared to hold texts; what is not known yet is taken to. */
     boolean isText(String column) {
         SqlType type = types.get(column);

@@ -95,7 +95,7 @@ final class IndexReader {
             new ConstraintReader(context, table).unique(name, columns); // it makes no difference between the two
             return;
         }
-        String called = context.defaults.index(table, columns, name);
+        String called = context.defaults.indexOf(table, parts, name);
         table.indexes.add(new Table.TableIndex(called, parts, unique, only, options));
     }
 

@@ -194,7 +194,8 @@ final class Simplification {
             if (single) {
                 done.add(inside.get(i + 1));
                 i += 2;
-            } else if (close > i && (isOnePart(inside, i, close) || isJoined(inside, i, close))) {
+            } else if (close > i
+                    && (isOnePart(inside, i, close) || isJoined(inside, i, close) || isOperand(inside, i, close))) {
                 done.addAll(inside.subList(i + 1, close));
                 i = close;
             } else {
@@ -234,6 +235,40 @@ final class Simplification {
 
     private static boolean joins(Item item) {
         return item.is("and") || item.is("or") || item.is("(") || item.is(")");
+    }
+
+    /** Whether a pair of brackets holds what is worked out before it is compared, as it is without them. */
+    private static boolean isOperand(List<Item> items, int open, int close) {
+        boolean before = open == 0
+                || joins(items.get(open - 1))
+                        && (open < 2 || !items.get(open - 2).isCall())
+                || compares(items.get(open - 1));
+        boolean behind = close == items.size() - 1
+                || items.get(close + 1).is("and")
+                || items.get(close + 1).is("or")
+                || items.get(close + 1).is(")")
+                || compares(items.get(close + 1));
+        boolean compared =
+                open > 0 && compares(items.get(open - 1)) || close + 1 < items.size() && compares(items.get(close + 1));
+        int depth = 0;
+        boolean plain = before && behind && compared;
+        for (int i = open + 1; i < close && plain; i++) {
+            Item item = items.get(i);
+            depth += item.is("(") ? 1 : item.is(")") ? -1 : 0;
+            plain = depth > 0
+                    || item.is(")")
+                    || item.isValue()
+                    || item.isFunction()
+                    || item.is("+")
+                    || item.is("-")
+                    || item.is("*")
+                    || item.is("/");
+        }
+        return plain;
+    }
+
+    private static boolean compares(Item item) {
+        return item.is("=") || item.is("<>") || item.is("<") || item.is(">") || item.is("<=") || item.is(">=");
     }
 
     /** Whether a pair of brackets holds texts that are joined, and more of them are joined to it. */

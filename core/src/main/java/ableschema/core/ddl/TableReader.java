@@ -207,7 +207,7 @@ final class TableReader {
         from.uniques.forEach(each -> table.uniques.add(new Table.UniqueConstraint(
                 names.unique(table, each.columns(), renamed ? "" : each.name()), each.columns())));
         from.indexes.forEach(each -> table.indexes.add(new Table.TableIndex(
-                names.index(table, each.columnNames(), renamed ? "" : each.name()),
+                names.indexOf(table, each.columns(), renamed ? "" : each.name()),
                 each.columns(),
                 each.unique(),
                 each.only(),
@@ -279,6 +279,7 @@ final class TableReader {
             DraftTable from = context.table(parent.qualified());
             var all = new ArrayList<>(from.columns);
             all.removeIf(column -> table.column(column.name()).isPresent());
+            all.replaceAll(column -> from.isDrawing(column.name()) ? column : column.unnumbered());
             table.columns.addAll(0, all);
             from.types.forEach(table.types::putIfAbsent);
             from.checks.stream()

@@ -51,6 +51,11 @@ public record Column(
         return new Column(name, type, nullable, filling, identity, comment, options);
     }
 
+    /** The same without numbers of its own. */
+    public Column unnumbered() {
+        return new Column(name, type, nullable, filling, Optional.empty(), comment, options);
+    }
+
     public Column withIdentity(Identity identity) {
         return new Column(name, type, nullable, filling, Optional.of(identity), comment, options);
     }

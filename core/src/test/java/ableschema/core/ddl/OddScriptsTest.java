@@ -326,4 +326,33 @@ class OddScriptsTest {
         assertThat(read.skipped()).extracting(Skipped::statement).containsExactly("a");
         assertThat(again(read)).contains("IDENTITY(5, 2)", "CREATE INDEX ix ON t (b DESC) WHERE b is not null");
     }
+
+    @Test
+    void what_is_worked_out_before_it_is_compared_needs_no_brackets() {
+        SqlRead read = read(
+                "postgresql",
+                """
+                create table t (a int, b int, c int,
+                  constraint x check (((char_length((a)::text) + b) > 2)), constraint y check (((a + b) * c) > (b - 1)),
+                  constraint z check ((a > 0) and ((b + 1) = (c + 1)) or (c < 5)));
+                create index on t ((lower(a::text)), b); create index on t ((a + b));
+                create table u (like t including indexes);
+                create table v (n int generated always as identity, s serial);
+                create table w (x int) inherits (v);
+                """);
+
+        assertThat(read.schema().tables().get(0).checks())
+                .extracting(check -> check.expression().written(name -> name))
+                .containsExactly(
+                        "char_length(a::text) + b > 2", "(a + b) * c > b - 1", "a > 0 and b + 1 = c + 1 or c < 5");
+        assertThat(read.schema().tables().get(0).indexes())
+                .extracting(Table.TableIndex::name)
+                .containsExactly("t_lower_b_idx", "t_expr_idx");
+        assertThat(read.schema().tables().get(1).indexes())
+                .extracting(Table.TableIndex::name)
+                .containsExactly("u_lower_b_idx", "u_expr_idx");
+        assertThat(read.schema().tables().get(3).columns())
+                .extracting(column -> column.identity().isPresent())
+                .containsExactly(false, true, false);
+    }
 }
