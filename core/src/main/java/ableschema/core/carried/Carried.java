@@ -8,10 +8,11 @@ import java.util.Locale;
  * @param name    what it makes, with its arguments or its table where only these tell it from others; empty where it makes nothing of
  *                its own
  * @param dialect whose SQL it is written in
+ * @param within  the schema in which names without one stand in it; empty for the usual one
  * @param early   whether it stands before the tables, as something in them may need it
  * @param sql     the statement without the mark that ends it
  */
-public record Carried(Kind kind, String name, String dialect, boolean early, String sql) {
+public record Carried(Kind kind, String name, String dialect, String within, boolean early, String sql) {
 
     /** What a statement makes, in the order in which a script has them. */
     public enum Kind {
@@ -51,10 +52,15 @@ public record Carried(Kind kind, String name, String dialect, boolean early, Str
     }
 
     public Carried withEarly(boolean early) {
-        return new Carried(kind, name, dialect, early, sql);
+        return new Carried(kind, name, dialect, within, early, sql);
+    }
+
+    /** The same with another name and text. */
+    public Carried renamed(String name, String sql) {
+        return new Carried(kind, name, dialect, within, early, sql);
     }
 
     public Carried withSql(String sql) {
-        return new Carried(kind, name, dialect, early, sql);
+        return new Carried(kind, name, dialect, within, early, sql);
     }
 }

@@ -193,28 +193,30 @@ final class AlterReader {
         table.change(read.name(), any -> keyed ? read.withNullable(false) : read);
     }
 
-    /** FIRST, or AFTER another column, at the end of a definition. */
+    /** FIRST, or AFTER or BEFORE another column, at the end of a definition. */
     private void place(DraftTable table, String column, Cursor at) {
         Tokens tokens = at.tokens();
         int last = at.end() - 1;
         boolean first = context.isMySql() && tokens.is(last, "first");
-        boolean after = context.isMySql() && last > 0 && tokens.is(last - 1, "after");
-        if (!first && !after) {
+        boolean after = (context.isMySql() || context.is("h2")) && last > 0 && tokens.is(last - 1, "after");
+        boolean before = context.is("h2") && last > 0 && tokens.is(last - 1, "before");
+        if (!first && !after && !before) {
             return;
         }
         Column moved = table.columns.stream()
                 .filter(each -> each.name().equals(column))
                 .findFirst()
                 .orElseThrow(() -> new Unread("there is no column " + column));
-        Optional<String> before = after ? table.column(context.names.of(tokens, last)) : Optional.empty();
+        Optional<String> beside = first ? Optional.empty() : table.column(context.names.of(tokens, last));
         table.columns.remove(moved);
         int place = 0;
-        while (before.isPresent()
+        while (beside.isPresent()
                 && place < table.columns.size()
-                && !table.columns.get(place).name().equals(before.get())) {
+                && !table.columns.get(place).name().equals(beside.get())) {
             place++;
         }
-        table.columns.add(before.isPresent() ? Math.min(place + 1, table.columns.size()) : 0, moved);
+        int wanted = beside.isEmpty() ? 0 : after ? place + 1 : place;
+        table.columns.add(Math.min(wanted, table.columns.size()), moved);
     }
 
     private void drop(DraftTable table, Cursor at) {

@@ -318,7 +318,7 @@ final class CarriedReader {
     private Carried carried(Kind kind, String name, Cursor at) {
         boolean early = kind.compareTo(Kind.SEQUENCE) <= 0
                 || !kind.isLast() && kind != Kind.VIEW && context.draft.tables().isEmpty();
-        return new Carried(kind, name, context.dialect.name(), early, text.of(at.tokens()));
+        return new Carried(kind, name, context.dialect.name(), context.draft.namespace, early, text.of(at.tokens()));
     }
 
     /** All that is carried along, in an order that works. */

@@ -93,7 +93,7 @@ public final class CarriedText {
         String name =
                 each.name().startsWith(namespace + ".") ? each.name().substring(namespace.length() + 1) : each.name();
         String sql = of(tokens(each.sql()), other -> context.names.same(other, namespace));
-        return new Carried(each.kind(), name, each.dialect(), each.early(), sql);
+        return each.renamed(name, sql);
     }
 
     /**

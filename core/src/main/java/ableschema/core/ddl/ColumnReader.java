@@ -337,7 +337,8 @@ final class ColumnReader {
                 || tokens.is(i, "visible")
                 || tokens.is(i, "after")
                 || tokens.is(i, "first")
-                || tokens.is(i, "for")
+                || tokens.is(i, "before")
+                || tokens.is(i, "for") && !tokens.is(i - 1, "value")
                 || tokens.is(i, "key");
     }
 
@@ -423,7 +424,7 @@ final class ColumnReader {
         } else if (at.acceptAny("invisible", "hidden")) {
             context.draft.skip(
                     at.tokens().line(at.at() - 1), name, "that a column is shown only where it is named is not kept");
-        } else if (at.acceptAny("after", "storage", "compression", "encode", "column_format", "filestream")) {
+        } else if (at.acceptAny("after", "before", "storage", "compression", "encode", "column_format", "filestream")) {
             at.skip();
         } else if (at.accept("with", "values") || at.accept("not", "deferrable") || at.accept("not", "enforced")) {
             return;

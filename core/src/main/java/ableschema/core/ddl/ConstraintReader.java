@@ -134,6 +134,7 @@ final class ConstraintReader {
                 Carried.Kind.OTHER,
                 "constraint " + name + " on " + table.name,
                 context.dialect.name(),
+                context.draft.namespace,
                 false,
                 "ALTER TABLE " + on + " ADD " + sql));
     }

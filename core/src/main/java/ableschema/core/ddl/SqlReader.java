@@ -150,7 +150,7 @@ public final class SqlReader {
             others.drop(at);
         } else if (at.accept("rename")) {
             others.rename(at);
-        } else if (at.accept("use")) {
+        } else if (at.accept("use") || at.accept("reset", "search_path")) {
             context.draft.namespace = "";
         } else if (at.accept("set")) {
             set(at);

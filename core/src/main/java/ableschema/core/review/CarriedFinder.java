@@ -107,8 +107,7 @@ final class CarriedFinder implements Finder.OfWhole {
         kept.uses()
                 .forEach(use -> uses.add(
                         new Use(use.owner(), use.column(), name(mapping, use).orElse(use.name()))));
-        return Optional.of(
-                new Kept(new Carried(statement.kind(), name, statement.dialect(), statement.early(), sql), uses));
+        return Optional.of(new Kept(statement.renamed(name, sql), uses));
     }
 
     private static Edit changed(Design design, Kept kept, Kept renewed) {

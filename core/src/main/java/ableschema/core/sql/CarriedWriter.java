@@ -61,8 +61,28 @@ final class CarriedWriter {
     /** The statements of those that stand at one place of the script. */
     List<Statement> statements(List<Carried> carried, Predicate<Carried> here) {
         var statements = new ArrayList<Statement>();
-        carried.stream().filter(here).filter(dialect::writes).forEach(each -> write(each, statements));
+        String usual = dialect.style().schema();
+        String within = usual;
+        for (Carried each : carried) {
+            if (here.test(each) && dialect.writes(each)) {
+                String wanted = each.within().isEmpty() ? usual : each.within();
+                if (!wanted.equals(within)) {
+                    enter(wanted, statements);
+                    within = wanted;
+                }
+                write(each, statements);
+            }
+        }
+        if (!within.equals(usual)) {
+            enter(usual, statements);
+        }
         return statements;
+    }
+
+    /** From here on names without a schema are in this one. */
+    private void enter(String schema, List<Statement> to) {
+        dialect.entering(schema)
+                .ifPresent(sql -> to.add(new SqlWriter().line(sql).closed(Statement.Kind.SETTING)));
     }
 
     private void write(Carried each, List<Statement> to) {

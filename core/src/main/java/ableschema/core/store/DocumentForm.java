@@ -254,6 +254,7 @@ final class DocumentForm {
                         kept.text("name", k -> k.statement().name()),
                         kept.required(
                                 "dialect", Forms.DIALECT, k -> k.statement().dialect()),
+                        kept.text("within", k -> k.statement().within()),
                         kept.flag("early", k -> k.statement().early()),
                         kept.required("sql", Form.TEXT, k -> k.statement().sql())),
                 kept.list("uses", use(), Kept::uses)));

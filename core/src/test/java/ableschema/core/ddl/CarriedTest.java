@@ -294,4 +294,28 @@ class CarriedTest {
         assertThat(mysql.skipped()).singleElement().satisfies(each -> assertThat(each.reason())
                 .isEqualTo("it is not told where it ends"));
     }
+
+    @Test
+    void what_was_made_in_a_schema_is_written_in_it() {
+        SqlRead read = read(
+                """
+                create schema yard; set search_path to yard;
+                create table boat (x int);
+                create view v as select * from boat;
+                set search_path to public;
+                create view w as select 1;
+                """,
+                Dialects.POSTGRESQL);
+        String script = written(read);
+
+        assertThat(script)
+                .containsSubsequence(
+                        "CREATE TABLE yard.boat",
+                        "SET search_path TO yard, public;",
+                        "create view v as",
+                        "RESET search_path;",
+                        "create view w as");
+        assertThat(read(script, Dialects.POSTGRESQL).schema().carried())
+                .isEqualTo(read.schema().carried());
+    }
 }

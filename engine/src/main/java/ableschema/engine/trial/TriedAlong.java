@@ -52,6 +52,7 @@ final class TriedAlong {
 
     private boolean isTried(Carried each) {
         return !OF_THE_DATABASE.contains(each.kind())
+                && each.within().isEmpty()
                 && !each.name().contains(".")
                 && CarriedText.names(each.sql(), dialect).stream().noneMatch(namespaces::contains)
                 && isSingle(each);

@@ -553,7 +553,7 @@ public abstract class Dialect implements Cloneable {
         return List.of();
     }
 
-    /** A statement behind which names without a schema are in this one; empty where there is none such. */
+    /** A statement behind which names without a schema are in this one, or in the usual one; empty where there is none such. */
     public Optional<String> entering(String schema) {
         return Optional.empty();
     }

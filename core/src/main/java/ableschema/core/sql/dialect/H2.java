@@ -49,7 +49,7 @@ final class H2 extends Dialect {
 
     @Override
     public Optional<String> entering(String schema) {
-        return Optional.of("SET SCHEMA " + quoted(schema));
+        return Optional.of("SET SCHEMA " + (schema.isEmpty() ? "PUBLIC" : quoted(schema)));
     }
 
     @Override

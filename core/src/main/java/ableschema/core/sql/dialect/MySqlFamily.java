@@ -180,7 +180,7 @@ abstract class MySqlFamily extends Dialect {
 
     @Override
     public Optional<String> entering(String schema) {
-        return Optional.of("USE " + quoted(schema));
+        return schema.isEmpty() ? Optional.empty() : Optional.of("USE " + quoted(schema));
     }
 
     /** The two understand each other's. */

@@ -68,7 +68,8 @@ final class PostgreSql extends Dialect {
 
     @Override
     public Optional<String> entering(String schema) {
-        return Optional.of("SET search_path TO " + quoted(schema) + ", public");
+        return Optional.of(
+                schema.isEmpty() ? "RESET search_path" : "SET search_path TO " + quoted(schema) + ", public");
     }
 
     @Override
