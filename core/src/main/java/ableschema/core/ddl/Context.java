@@ -44,7 +44,7 @@ final class Context {
     Context(Dialect dialect) {
         this.dialect = dialect;
         this.names = new Names(dialect);
-        this.draft = new Draft(names);
+        this.draft = new Draft(names, isMySql());
         this.types = new TypeMeaning(dialect);
         this.expressions = new ExpressionReader(dialect);
         this.defaults = new DefaultNames(dialect, names);

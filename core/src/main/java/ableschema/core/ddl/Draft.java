@@ -18,6 +18,10 @@ import java.util.Set;
 final class Draft {
 
     private final Names names;
+
+    /** Whether the names that the database gave to foreign keys follow that of their table. */
+    private final boolean keysFollow;
+
     private final Map<String, DraftTable> tables = new LinkedHashMap<>();
     private final Map<String, List<DraftTable>> byName = new HashMap<>();
     final Map<String, DomainType> domains = new LinkedHashMap<>();
@@ -42,8 +46,9 @@ final class Draft {
     /** The schema that unqualified names are in. */
     String namespace = "";
 
-    Draft(Names names) {
+    Draft(Names names, boolean keysFollow) {
         this.names = names;
+        this.keysFollow = keysFollow;
     }
 
     Names names() {
@@ -112,6 +117,12 @@ final class Draft {
     /** Gives a table another name, which those that refer to it follow. */
     void rename(DraftTable table, TableName to) {
         TableName before = table.name;
+        if (keysFollow) {
+            String made = before.name() + "_ibfk_";
+            table.foreignKeys.replaceAll(key -> key.name().startsWith(made)
+                    ? key.named(to.name() + key.name().substring(before.name().length()))
+                    : key);
+        }
         var order = new ArrayList<>(tables.values());
         tables.clear();
         byName.clear();

@@ -194,6 +194,7 @@ final class TableReader {
         }
         if (context.isMySql()) {
             table.options.putAll(from.options);
+            table.columns.replaceAll(column -> OtherReader.starting(column, 1)); // it begins anew
             table.comment = from.comment;
         }
     }

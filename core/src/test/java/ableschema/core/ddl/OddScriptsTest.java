@@ -9,6 +9,7 @@ import ableschema.core.schema.Table;
 import ableschema.core.sql.dialect.Dialect;
 import ableschema.core.sql.dialect.Dialects;
 import ableschema.core.store.DocumentFile;
+import ableschema.core.types.DataType;
 import org.junit.jupiter.api.Test;
 
 /** What tools write that no manual shows, read and written again through the file of the design. */
@@ -354,5 +355,40 @@ class OddScriptsTest {
         assertThat(read.schema().tables().get(3).columns())
                 .extracting(column -> column.identity().isPresent())
                 .containsExactly(false, true, false);
+    }
+
+    @Test
+    void names_and_numbers_follow_as_mysql_has_them() {
+        SqlRead read = read(
+                "mariadb",
+                """
+                create table a (id int auto_increment primary key, small int1, middle middleint) auto_increment = 100;
+                create table b (id int primary key, a_id int, foreign key (a_id) references a (id));
+                create table c like a;
+                rename table b to d;
+                """);
+
+        assertThat(read.schema().table("d").orElseThrow().foreignKeys().get(0).name())
+                .isEqualTo("d_ibfk_1");
+        assertThat(read.schema()
+                        .table("a")
+                        .orElseThrow()
+                        .columns()
+                        .get(0)
+                        .identity()
+                        .orElseThrow()
+                        .start())
+                .isEqualTo(100);
+        assertThat(read.schema()
+                        .table("c")
+                        .orElseThrow()
+                        .columns()
+                        .get(0)
+                        .identity()
+                        .orElseThrow()
+                        .start())
+                .isEqualTo(1);
+        assertThat(read.schema().table("a").orElseThrow().columns().get(1).type())
+                .isEqualTo(new DataType.Whole(255));
     }
 }

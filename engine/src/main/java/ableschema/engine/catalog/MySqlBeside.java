@@ -7,18 +7,29 @@ import java.sql.SQLException;
 import java.util.HashMap;
 import java.util.Map;
 
-/** What MySQL and MariaDB keep beside tables, in five queries. Who made it is not kept, as there may be no such user elsewhere. */
+/** What MySQL and MariaDB keep beside tables, in six queries. Who made it is not kept, as there may be no such user elsewhere. */
 record MySqlBeside(Asking asking, MySqlDefinitions definitions) {
 
     private static final String END = "//\n";
 
     void write(StringBuilder sql) throws SQLException {
+        sequences(sql);
         sql.append("DELIMITER //\n");
         routines(sql);
         views(sql);
         triggers(sql);
         events(sql);
         sql.append("DELIMITER ;\n");
+    }
+
+    /** Whose numbers stand in no catalogue, so that they are only named. */
+    private void sequences(StringBuilder sql) throws SQLException {
+        try (Rows rows = asking.rows("SELECT table_name AS name FROM information_schema.tables WHERE table_schema"
+                + HERE + " AND table_type = 'SEQUENCE' ORDER BY 1")) {
+            while (rows.next()) {
+                sql.append("SEQUENCE " + quoted(rows.text("name")) + ";\n");
+            }
+        }
     }
 
     private void views(StringBuilder sql) throws SQLException {

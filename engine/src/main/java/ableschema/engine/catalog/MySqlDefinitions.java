@@ -9,7 +9,7 @@ import java.util.Map;
 import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
 
-/** The definitions that MySQL and MariaDB keep of the database in use, in twelve queries. */
+/** The definitions that MySQL and MariaDB keep of the database in use, in thirteen queries. */
 final class MySqlDefinitions implements Definitions {
 
     static final String HERE = " = database()";
