@@ -3,6 +3,7 @@ package ableschema.core.ddl;
 import ableschema.core.carried.Carried;
 import ableschema.core.carried.Carried.Kind;
 import ableschema.core.sql.dialect.Dialect;
+import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -16,6 +17,7 @@ final class CarriedOrder {
 
     private final Dialect dialect;
     private final Map<String, Carried> views = new HashMap<>();
+    private final Set<Carried> seen = new HashSet<>();
     private final Set<Carried> placed = new HashSet<>();
     private final List<Carried> ordered = new ArrayList<>();
 
@@ -44,18 +46,32 @@ final class CarriedOrder {
         return CarriedText.key(view.name().substring(view.name().lastIndexOf('.') + 1), dialect);
     }
 
-    private void place(Carried each) {
-        if (!placed.add(each)) {
-            return;
-        }
-        if (isMade(each) && views.size() > 1) {
-            for (String name : CarriedText.names(each.sql(), dialect)) {
-                Carried looked = views.get(name);
-                if (looked != null) {
-                    place(looked);
-                }
+    /** Places what a view looks at before it; by a stack of its own, as views may look at each other over thousands of levels. */
+    private void place(Carried first) {
+        var open = new ArrayDeque<Carried>();
+        open.push(first);
+        while (!open.isEmpty()) {
+            Carried each = open.peek();
+            if (placed.contains(each)) {
+                open.pop();
+            } else if (seen.add(each)) {
+                lookedAt(each).forEach(open::push);
+            } else {
+                open.pop();
+                placed.add(each);
+                ordered.add(each);
             }
         }
-        ordered.add(each);
+    }
+
+    /** The views that a view looks at and that were not come by yet. */
+    private List<Carried> lookedAt(Carried view) {
+        if (!isMade(view) || views.size() < 2) {
+            return List.of();
+        }
+        return CarriedText.names(view.sql(), dialect).stream()
+                .map(views::get)
+                .filter(looked -> looked != null && !seen.contains(looked))
+                .toList();
     }
 }

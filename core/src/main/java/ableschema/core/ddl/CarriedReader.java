@@ -66,11 +66,11 @@ final class CarriedReader {
 
     private final Context context;
     private final CarriedText text;
-    private final List<Carried> found;
+    private final CarriedDraft found;
 
     CarriedReader(Context context) {
         this.context = context;
-        this.text = new CarriedText(context);
+        this.text = new CarriedText(context.dialect);
         this.found = context.draft.carried;
     }
 
@@ -127,7 +127,7 @@ final class CarriedReader {
         if (at.tokens().isCut()) {
             throw new Unread("it is not told where it ends");
         }
-        forget(kind.get(), name);
+        found.forget(kind.get(), name);
         found.add(carried(kind.get(), name, at));
         return true;
     }
@@ -255,21 +255,10 @@ final class CarriedReader {
             if (each.isName()) {
                 String name = each.qualified().toString();
                 String of = each.accept("on") ? name + " on " + each.qualified() : name;
-                forget(kind, of);
+                found.forget(kind, of);
                 context.draft.undrawn.remove(kind == Kind.SEQUENCE ? Sequence.key(name) : "");
             }
         }
-    }
-
-    private void forget(Kind kind, String name) {
-        found.removeIf(each -> each.kind() == kind && isCalled(each.name(), name));
-    }
-
-    /** Whether a name is meant, which may be said without its arguments or its table. */
-    private boolean isCalled(String name, String said) {
-        return context.names.same(name, said)
-                || name.length() > said.length()
-                        && (name.startsWith(said + "(") || name.startsWith(said + " on ") && !said.contains(" on "));
     }
 
     /** What is made anew in the place of what was there counts as made so. */
@@ -277,7 +266,7 @@ final class CarriedReader {
         boolean anew = context.isSqlServer() && (kind == Kind.VIEW || kind == Kind.ROUTINE || kind == Kind.TRIGGER);
         Carried said = carried(kind, at.isName() ? name(kind, at) : "", at);
         if (anew) {
-            forget(kind, said.name());
+            found.forget(kind, said.name());
             said = said.withSql(said.sql().replaceFirst("(?i)^alter", "CREATE"));
         }
         found.add(said);
@@ -285,9 +274,8 @@ final class CarriedReader {
 
     private void describe(Kind kind, Cursor at) {
         String name = name(kind, at);
-        found.removeIf(each -> each.kind() == Kind.DESCRIPTION && each.name().equals(name));
-        Carried said = carried(Kind.DESCRIPTION, name, at);
-        found.add(kind == Kind.EXTENSION ? said.withEarly(false) : said);
+        found.forget(Kind.DESCRIPTION, name);
+        found.add(carried(Kind.DESCRIPTION, name, at));
     }
 
     /** A description of a column of a view. */
@@ -295,9 +283,7 @@ final class CarriedReader {
         at.skip();
         TableName name = at.qualified();
         String view = name.namespace();
-        boolean ours = found.stream()
-                .anyMatch(each -> each.kind() == Kind.VIEW
-                        && (each.name().equals(view) || each.name().endsWith("." + view)));
+        boolean ours = found.has(Kind.VIEW, view);
         if (ours && context.draft.table(TableName.of(view)).isEmpty()) {
             found.add(carried(Kind.DESCRIPTION, name.toString(), at));
             return true;
@@ -324,7 +310,7 @@ final class CarriedReader {
     /** All that is carried along, in an order that works. */
     List<Carried> read() {
         var all = new ArrayList<>(context.draft.undrawn.values());
-        all.addAll(found);
+        all.addAll(found.list());
         if (all.stream().anyMatch(each -> each.kind() == Kind.ROUTINE && !each.early())) {
             Set<String> needed = text.names(expressions());
             all.replaceAll(each ->

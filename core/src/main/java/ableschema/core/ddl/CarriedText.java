@@ -9,15 +9,19 @@ import java.util.function.Predicate;
 /** The text of a statement that is carried along, and the names in it. */
 public final class CarriedText {
 
-    private final Context context;
+    private final Dialect dialect;
+    private final Names names;
+    private final Lexis lexis;
 
-    CarriedText(Context context) {
-        this.context = context;
+    CarriedText(Dialect dialect) {
+        this.dialect = dialect;
+        this.names = new Names(dialect);
+        this.lexis = Lexis.of(dialect);
     }
 
     /** The names in a statement, also in bodies between dollar signs, each as it is compared in the dialect. */
     public static Set<String> names(String sql, Dialect dialect) {
-        return new CarriedText(new Context(dialect)).names(sql);
+        return new CarriedText(dialect).names(sql);
     }
 
     /** What is the same for names that mean the same in the dialect. */
@@ -27,20 +31,20 @@ public final class CarriedText {
 
     /** The same statement with another name wherever one stands, between quotes where it needs them. */
     public static String renamed(String sql, String name, String to, Dialect dialect) {
-        return new CarriedText(new Context(dialect)).renamed(sql, name, to);
+        return new CarriedText(dialect).renamed(sql, name, to);
     }
 
     Set<String> names(String sql) {
-        var names = new LinkedHashSet<String>();
+        var found = new LinkedHashSet<String>();
         Tokens tokens = tokens(sql);
         for (int i = 0; i < tokens.count(); i++) {
             if (isName(tokens, i)) {
-                names.add(context.names.key(context.names.of(tokens, i)));
+                found.add(names.key(names.of(tokens, i)));
             } else if (isBody(tokens, i)) {
-                names.addAll(names(body(tokens, i)));
+                found.addAll(names(body(tokens, i)));
             }
         }
-        return names;
+        return found;
     }
 
     private String renamed(String sql, String name, String to) {
@@ -50,8 +54,8 @@ public final class CarriedText {
         for (int i = 0; i < tokens.count(); i++) {
             text.append(sql, at, tokens.start(i));
             at = tokens.end(i);
-            if (isName(tokens, i) && context.names.same(context.names.of(tokens, i), name)) {
-                text.append(context.dialect.quoted(to));
+            if (isName(tokens, i) && names.same(names.of(tokens, i), name)) {
+                text.append(dialect.quoted(to));
             } else if (isBody(tokens, i)) {
                 String whole = tokens.text(i);
                 String body = body(tokens, i);
@@ -82,8 +86,8 @@ public final class CarriedText {
 
     /** All tokens of a text, whatever ends its statements. */
     private Tokens tokens(String sql) {
-        var all = new Tokens(sql, Lexis.of(context.dialect));
-        var lexer = new Lexer(sql, Lexis.of(context.dialect));
+        var all = new Tokens(sql, lexis);
+        var lexer = new Lexer(sql, lexis);
         lexer.all(all);
         return all;
     }
@@ -92,7 +96,7 @@ public final class CarriedText {
     Carried without(String namespace, Carried each) {
         String name =
                 each.name().startsWith(namespace + ".") ? each.name().substring(namespace.length() + 1) : each.name();
-        String sql = of(tokens(each.sql()), other -> context.names.same(other, namespace));
+        String sql = of(tokens(each.sql()), other -> names.same(other, namespace));
         return each.renamed(name, sql);
     }
 
@@ -101,7 +105,7 @@ public final class CarriedText {
      * which everything stands anyhow is not named.
      */
     String of(Tokens tokens) {
-        return of(tokens, namespace -> context.names.namespace(namespace).isEmpty());
+        return of(tokens, namespace -> names.namespace(namespace).isEmpty());
     }
 
     private String of(Tokens tokens, Predicate<String> isUsual) {
@@ -115,7 +119,7 @@ public final class CarriedText {
                     && i + 2 < tokens.count()
                     && isName(tokens, i + 2)
                     && !(i > 0 && tokens.is(i - 1, '.'))
-                    && isUsual.test(context.names.of(tokens, i));
+                    && isUsual.test(names.of(tokens, i));
             if (usual) {
                 i++;
             } else {
@@ -130,6 +134,6 @@ public final class CarriedText {
         boolean conditional = between.contains("/*!")
                 || between.contains("/*M!")
                 || between.stripLeading().startsWith("*/");
-        return conditional && context.isMySql() ? " " : between;
+        return conditional && lexis.client() == Lexis.Client.DELIMITER ? " " : between;
     }
 }

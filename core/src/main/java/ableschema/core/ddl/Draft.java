@@ -30,7 +30,7 @@ final class Draft {
     private final Map<String, Identity> sequences = new HashMap<>();
 
     /** What stands beside the tables and is carried along. */
-    final List<Carried> carried = new ArrayList<>();
+    final CarriedDraft carried;
 
     /** The sequences from which no column draws, as they were made. */
     final Map<String, Carried> undrawn = new LinkedHashMap<>();
@@ -49,6 +49,7 @@ final class Draft {
     Draft(Names names, boolean keysFollow) {
         this.names = names;
         this.keysFollow = keysFollow;
+        this.carried = new CarriedDraft(names);
     }
 
     Names names() {

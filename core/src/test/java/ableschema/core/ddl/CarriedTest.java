@@ -318,4 +318,30 @@ class CarriedTest {
         assertThat(read(script, Dialects.POSTGRESQL).schema().carried())
                 .isEqualTo(read.schema().carried());
     }
+
+    @Test
+    void views_over_thousands_of_levels_are_put_in_order_and_each_of_a_name_is_dropped() {
+        var sql = new StringBuilder("create table t (x int);\n");
+        for (int i = 5000; i > 0; i--) {
+            sql.append("create view v" + i + " as select x from " + (i == 1 ? "t" : "v" + (i - 1)) + ";\n");
+        }
+        sql.append("create function f(a int) returns int language sql as $$ select 1 $$;\n"
+                + "create function f(a text) returns int language sql as $$ select 2 $$;\n"
+                + "create function g(a text) returns int language sql as $$ select 2 $$;\n"
+                + "drop function f(int); drop function g;");
+        SqlRead read = read(sql.toString(), Dialects.POSTGRESQL);
+        List<String> labels = labels(read);
+
+        assertThat(labels.indexOf("view v1")).isLessThan(labels.indexOf("view v2"));
+        assertThat(labels.indexOf("view v4999")).isEqualTo(labels.indexOf("view v5000") - 1);
+        assertThat(labels).doesNotContain("routine g(a text)");
+    }
+
+    @Test
+    void views_that_look_at_each_other_are_each_there_once() {
+        assertThat(labels(read(
+                        "create table t (x int); create view a as select * from b; create view b as select * from a;",
+                        Dialects.POSTGRESQL)))
+                .containsExactlyInAnyOrder("view a", "view b");
+    }
 }
