@@ -1,5 +1,7 @@
 package ableschema.core.review;
 
+import static java.util.stream.Collectors.joining;
+
 import ableschema.core.design.Attribute;
 import ableschema.core.design.Body;
 import ableschema.core.design.Design;
@@ -7,8 +9,8 @@ import ableschema.core.design.Entity;
 import ableschema.core.design.Id;
 import ableschema.core.design.KeyPart;
 import ableschema.core.design.Plural;
+import ableschema.core.edit.ChangeBody;
 import ableschema.core.edit.ChangeEntity;
-import ableschema.core.edit.Edits;
 import ableschema.core.finding.Finding;
 import ableschema.core.finding.Place;
 import ableschema.core.finding.Remedy;
@@ -31,7 +33,7 @@ final class HouseStyleFinder implements Finder.OfEach {
             Step.SQL,
             "name-departs",
             "Name that departs from the house rules",
-            "{table}: {name} would be {wanted} by the rules of the house.",
+            "{table}: by the rules of the house {names}.",
             "Names of one style can be typed from memory; each that departs must be looked up.");
 
     static final Rule NUMBER = Rule.advice(
@@ -54,6 +56,8 @@ final class HouseStyleFinder implements Finder.OfEach {
             "Name that says too little",
             "{table}: {name} does not say of what.",
             "In a query over several tables it stands there alone, and each reader takes it for something else.");
+
+    private static final int MOST_NAMED = 4;
 
     private static final Set<String> BARE_WORDS =
             Set.of("min", "max", "val", "value", "data", "info", "misc", "temp", "tmp", "other", "flag", "field");
@@ -83,12 +87,15 @@ final class HouseStyleFinder implements Finder.OfEach {
             } else if (!formed.equals(name)) {
                 found.accept(Finding.of(DEPARTS, Place.of(entity.id()))
                         .naming("table", entity.name())
-                        .stating("name", name)
-                        .stating("wanted", formed)
+                        .stating("names", wouldBe(name, formed))
                         .mendedBy(Remedy.of(
                                 "call it " + formed, (design, ids, given) -> called(design, entity.id(), formed))));
             }
         }
+    }
+
+    private static String wouldBe(String name, String wanted) {
+        return name + " would be " + wanted;
     }
 
     private static ChangeEntity called(Design design, Id id, String name) {
@@ -100,17 +107,8 @@ final class HouseStyleFinder implements Finder.OfEach {
     public void find(Subject subject, Id owner, Consumer<Finding> found) {
         Body body = subject.design().body(owner).orElse(Body.EMPTY);
         NameStyle style = subject.document().rules().naming().style();
+        departing(subject, owner, body, style, found);
         for (Attribute each : body.attributes()) {
-            String name = each.pins().name();
-            String formed = name.isEmpty() ? name : formed(name, style);
-            if (!formed.equals(name)) {
-                found.accept(of(DEPARTS, subject, owner, each.ref())
-                        .stating("name", name)
-                        .stating("wanted", formed)
-                        .mendedBy(Remedy.of("call it " + formed, (design, ids, given) -> new Edits(design, ids)
-                                .changeAttribute(
-                                        renamed(design.attribute(each.id()).orElseThrow(), formed)))));
-            }
             if (BARE_WORDS.contains(each.name().toLowerCase(Locale.ROOT))) {
                 Finding bare = of(BARE, subject, owner, each.ref()).stating("name", each.name());
                 found.accept(NameFinder.renaming(subject, new Place(owner, Optional.empty(), List.of(each.ref())))
@@ -119,6 +117,40 @@ final class HouseStyleFinder implements Finder.OfEach {
             }
         }
         subject.table(owner).ifPresent(table -> hidden(subject, owner, table, found));
+    }
+
+    /** One for all columns of a table, as they are mostly named by the same hand. */
+    private static void departing(Subject subject, Id owner, Body body, NameStyle style, Consumer<Finding> found) {
+        List<Attribute> departing = body.attributes().stream()
+                .filter(each ->
+                        !formed(each.pins().name(), style).equals(each.pins().name()))
+                .toList();
+        if (departing.isEmpty()) {
+            return;
+        }
+        String names = departing.stream()
+                .limit(MOST_NAMED)
+                .map(each -> wouldBe(each.pins().name(), formed(each.pins().name(), style)))
+                .collect(joining(", "));
+        int more = departing.size() - MOST_NAMED;
+        List<KeyPart> parts =
+                departing.stream().map(each -> (KeyPart) each.ref()).toList();
+        found.accept(Finding.of(DEPARTS, new Place(owner, Optional.empty(), parts))
+                .naming("table", subject.design().nameOf(owner))
+                .stating("names", more > 0 ? names + " and " + more + " more otherwise" : names)
+                .mendedBy(Remedy.of(
+                        departing.size() == 1 ? "call it so" : "call them so",
+                        (design, ids, given) -> inForm(design, owner, style))));
+    }
+
+    private static ChangeBody inForm(Design design, Id owner, NameStyle style) {
+        Body body = design.body(owner).orElseThrow(); // what is found stands in the design
+        Body changed = body;
+        for (Attribute each : body.attributes()) {
+            String name = each.pins().name();
+            changed = name.isEmpty() ? changed : changed.replacing(renamed(each, formed(name, style)));
+        }
+        return new ChangeBody(owner, changed, "name columns by the rules of the house");
     }
 
     private static Attribute renamed(Attribute attribute, String name) {
@@ -188,7 +220,7 @@ final class HouseStyleFinder implements Finder.OfEach {
 
     /** A name in the form of the house, its words as they are. */
     private static String formed(String name, NameStyle style) {
-        return style == NameStyle.AS_WRITTEN ? name : style.of(String.join(" ", words(name)));
+        return style == NameStyle.AS_WRITTEN || name.isEmpty() ? name : style.of(String.join(" ", words(name)));
     }
 
     /** The words of an identifier, in small letters. */

@@ -40,7 +40,7 @@ class HouseStyleFinderTest {
         assertThat(found(read(LEGACY)))
                 .extracting(Finding::text)
                 .containsExactlyInAnyOrder(
-                        "Boat: ownerName would be owner_name by the rules of the house.",
+                        "Boat: by the rules of the house ownerName would be owner_name.",
                         "The table berths would be berth by the rules of the house.",
                         "Pier log: ref_1 refers to boat and does not say so.",
                         "Pier log: max does not say of what.");
@@ -69,7 +69,7 @@ class HouseStyleFinderTest {
 
         assertThat(found(document.with(document.rules().withNaming(plural))))
                 .extracting(Finding::text)
-                .contains("Boat: ownerName would be owner_name by the rules of the house.");
+                .contains("Boat: by the rules of the house ownerName would be owner_name.");
     }
 
     @Test
@@ -79,5 +79,28 @@ class HouseStyleFinderTest {
                                 read(
                                         "create table boat (boat_id int primary key, price int); create table news (news_id int primary key);")))
                 .isEmpty();
+    }
+
+    @Test
+    void columns_of_one_table_are_one_finding() {
+        var columns = new StringBuilder();
+        for (int i = 0; i < 6; i++) {
+            columns.append(", \"partNo" + i + "\" int");
+        }
+        Document document =
+                read("create table pier (pier_id int primary key, log_no int, dep_no int, in_no int, at_no int,"
+                        + " of_no int, up_no int, by_no int" + columns + ");");
+
+        assertThat(found(document))
+                .extracting(Finding::text)
+                .containsExactly("Pier: by the rules of the house partNo0 would be part_no0, partNo1 would be part_no1,"
+                        + " partNo2 would be part_no2, partNo3 would be part_no3 and 2 more otherwise.");
+        Document mended = found(document)
+                .get(0)
+                .remedies()
+                .get(0)
+                .edit(document.design(), IdSource.seeded(1))
+                .applyTo(document);
+        assertThat(found(mended)).isEmpty();
     }
 }
