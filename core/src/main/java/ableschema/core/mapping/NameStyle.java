@@ -24,6 +24,13 @@ public enum NameStyle {
                     + words.stream().skip(1).map(NameStyle::capitalised).collect(joining());
         }
     },
+    /** {@code HiveCode}. */
+    PASCAL {
+        @Override
+        String joined(List<String> words) {
+            return words.stream().map(NameStyle::capitalised).collect(joining());
+        }
+    },
     /** The name as the designer wrote it. */
     AS_WRITTEN {
         @Override
@@ -38,6 +45,11 @@ public enum NameStyle {
     };
 
     private static final Pattern BETWEEN_WORDS = Pattern.compile("[^\\p{L}\\p{M}\\p{Nd}]+");
+
+    /** Whether letters in capitals, and nothing else, tell where a word begins. */
+    public boolean joinsByCapitals() {
+        return this == CAMEL || this == PASCAL;
+    }
 
     abstract String joined(List<String> words);
 

@@ -76,7 +76,7 @@ public record NamingRules(
 
     String table(String phrase, Plural plurals) {
         String name = style.of(plural ? plurals.of(phrase) : phrase);
-        boolean joined = style == NameStyle.CAMEL && !prefix.isEmpty() && !prefix.endsWith("_") && !name.isEmpty();
+        boolean joined = style.joinsByCapitals() && !prefix.isEmpty() && !prefix.endsWith("_") && !name.isEmpty();
         return prefix + (joined ? Character.toUpperCase(name.charAt(0)) + name.substring(1) : name);
     }
 }

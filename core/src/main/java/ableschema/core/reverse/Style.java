@@ -12,6 +12,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
+import java.util.function.Predicate;
 import java.util.function.ToLongFunction;
 import java.util.stream.Stream;
 
@@ -55,23 +56,27 @@ final class Style {
     }
 
     private NameStyle joining() {
-        long camel = schema.tables().stream()
-                .flatMap(table -> table.columns().stream())
-                .filter(column -> isCamel(column.name()))
-                .count();
-        long snake = schema.tables().stream()
-                .flatMap(table -> table.columns().stream())
-                .filter(column -> column.name().equals(column.name().toLowerCase(Locale.ROOT))
-                        && column.name().indexOf('_') > 0)
-                .count();
+        long camel = columns(name -> isJoined(name) && Character.isLowerCase(name.charAt(0)));
+        long pascal = columns(name -> isJoined(name) && Character.isUpperCase(name.charAt(0)));
+        long snake = columns(name -> name.equals(name.toLowerCase(Locale.ROOT)) && name.indexOf('_') > 0);
+        if (pascal > Math.max(camel, snake)) {
+            return NameStyle.PASCAL;
+        }
         return camel > snake ? NameStyle.CAMEL : NameStyle.SNAKE;
     }
 
-    private static boolean isCamel(String name) {
-        return !name.isEmpty()
-                && Character.isLowerCase(name.charAt(0))
-                && name.indexOf('_') < 0
-                && !name.equals(name.toLowerCase(Locale.ROOT));
+    private long columns(Predicate<String> named) {
+        return schema.tables().stream()
+                .flatMap(table -> table.columns().stream())
+                .filter(column -> named.test(column.name()))
+                .count();
+    }
+
+    /** Whether a name has small letters and capitals, and no underscore. */
+    private static boolean isJoined(String name) {
+        return name.indexOf('_') < 0
+                && !name.equals(name.toLowerCase(Locale.ROOT))
+                && !name.equals(name.toUpperCase(Locale.ROOT));
     }
 
     /** Whether a name of a constraint or index stands in two tables of one schema. */

@@ -57,6 +57,7 @@ final class HouseStyleFinder implements Finder.OfEach {
             "{table}: {name} does not say of what.",
             "In a query over several tables it stands there alone, and each reader takes it for something else.");
 
+    private static final int LONGEST_ABBREVIATION = 3;
     private static final int MOST_NAMED = 4;
 
     private static final Set<String> BARE_WORDS =
@@ -218,9 +219,17 @@ final class HouseStyleFinder implements Finder.OfEach {
                         .orElse(word);
     }
 
-    /** A name in the form of the house, its words as they are. */
+    /** A name in the form of the house, its words as they are; {@code HiveID} is as good as {@code HiveId}. */
     private static String formed(String name, NameStyle style) {
-        return style == NameStyle.AS_WRITTEN || name.isEmpty() ? name : style.of(String.join(" ", words(name)));
+        if (style == NameStyle.AS_WRITTEN || name.isEmpty()) {
+            return name;
+        }
+        String formed = style.of(String.join(" ", words(name)));
+        boolean abbreviated = style.joinsByCapitals()
+                && formed.equalsIgnoreCase(name)
+                && formed.charAt(0) == name.charAt(0)
+                && (name.length() <= LONGEST_ABBREVIATION || !name.equals(name.toUpperCase(Locale.ROOT)));
+        return abbreviated ? name : formed;
     }
 
     /** The words of an identifier, in small letters. */

@@ -34,19 +34,20 @@ class NamingTest {
             delimiter = '|',
             textBlock =
                     """
-            set up on       | set_up_on   | setUpOn    | set up on
-            Forage plant    | forage_plant | foragePlant | Forage plant
-            moisture %      | moisture    | moisture   | moisture %
-            weight (kg)     | weight_kg   | weightKg   | weight (kg)
-            Größe           | größe       | größe      | Größe
-            %%%             | %%%         | %%%        | %%%
-            HIVE            | hive        | hive       | HIVE
-            a-b.c/d         | a_b_c_d     | aBCD       | a-b.c/d
+            set up on       | set_up_on   | setUpOn    | SetUpOn | set up on
+            Forage plant    | forage_plant | foragePlant | ForagePlant | Forage plant
+            moisture %      | moisture    | moisture   | Moisture | moisture %
+            weight (kg)     | weight_kg   | weightKg   | WeightKg | weight (kg)
+            Größe           | größe       | größe      | Größe | Größe
+            %%%             | %%%         | %%%        | %%% | %%%
+            HIVE            | hive        | hive       | Hive | HIVE
+            a-b.c/d         | a_b_c_d     | aBCD       | ABCD | a-b.c/d
             """)
     void a_style_changes_the_form_of_a_name_and_adds_no_words(
-            String name, String snake, String camel, String asWritten) {
+            String name, String snake, String camel, String pascal, String asWritten) {
         assertThat(NameStyle.SNAKE.of(name)).isEqualTo(snake);
         assertThat(NameStyle.CAMEL.of(name)).isEqualTo(camel);
+        assertThat(NameStyle.PASCAL.of(name)).isEqualTo(pascal);
         assertThat(NameStyle.AS_WRITTEN.of(name)).isEqualTo(asWritten);
     }
 

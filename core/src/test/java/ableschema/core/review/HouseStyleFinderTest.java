@@ -6,6 +6,7 @@ import ableschema.core.ddl.SqlReader;
 import ableschema.core.design.IdSource;
 import ableschema.core.document.Document;
 import ableschema.core.finding.Finding;
+import ableschema.core.mapping.NameStyle;
 import ableschema.core.mapping.NamingRules;
 import ableschema.core.reverse.Reverse;
 import ableschema.core.sql.dialect.Dialects;
@@ -60,6 +61,22 @@ class HouseStyleFinderTest {
         assertThat(document.mapping().schema().table("berth")).isPresent();
         assertThat(document.mapping().schema().table("boat").orElseThrow().column("owner_name"))
                 .isPresent();
+    }
+
+    @Test
+    void an_abbreviation_in_capitals_is_no_departure_where_capitals_join_the_words() {
+        Document document = read(
+                """
+                create table "BoatOwner" ("BoatOwnerID" int primary key, "ID" int, "FullName" text, "CODE" text);
+                create table "Pier" ("PierID" int primary key, "OpenedOn" date, old_code text);
+                """);
+
+        assertThat(document.rules().naming().style()).isEqualTo(NameStyle.PASCAL);
+        assertThat(found(document))
+                .extracting(Finding::text)
+                .containsExactlyInAnyOrder(
+                        "Boat owner: by the rules of the house CODE would be Code.",
+                        "Pier: by the rules of the house old_code would be OldCode.");
     }
 
     @Test

@@ -11,6 +11,7 @@ import ableschema.core.reverse.Reverse;
 import ableschema.core.rows.DesignScript;
 import ableschema.core.sql.dialect.Dialect;
 import ableschema.core.sql.dialect.Dialects;
+import ableschema.core.store.DocumentFile;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
@@ -118,5 +119,30 @@ class TeamStyleTest {
         assertThat(reversed.document().design().entities())
                 .extracting(each -> each.name())
                 .contains("Pier", "Log");
+    }
+
+    @Test
+    void names_of_capitals_become_the_style_of_the_house_so_that_few_are_held_fast() {
+        var reversed = Reverse.of(
+                SqlReader.read(
+                        """
+                        CREATE TABLE [Pier] ([PierID] int NOT NULL PRIMARY KEY, [OpenedOn] date, [LengthInMetres] int);
+                        CREATE TABLE [BoatOwner] ([BoatOwnerID] int NOT NULL PRIMARY KEY, [FullName] varchar(40), [old_code] int);
+                        """,
+                        Dialects.SQL_SERVER),
+                "x");
+
+        assertThat(reversed.differences()).isEmpty();
+        assertThat(reversed.document().rules().naming().style()).isEqualTo(NameStyle.PASCAL);
+        assertThat(reversed.document().design().entities().stream()
+                        .flatMap(entity -> entity.body().attributes().stream())
+                        .map(each -> each.pins().name())
+                        .filter(name -> !name.isEmpty()))
+                .containsExactlyInAnyOrder("PierID", "BoatOwnerID", "old_code");
+        assertThat(DocumentFile.parse(DocumentFile.print(reversed.document()))
+                        .rules()
+                        .naming()
+                        .style())
+                .isEqualTo(NameStyle.PASCAL);
     }
 }
