@@ -35,7 +35,7 @@ final class IndexFinder implements Finder.OfEach {
             Step.SQL,
             "foreign-key-unindexed",
             "Foreign key without an index",
-            "{table}: nothing indexes {columns}, which refer to {target}.",
+            "{table}: nothing indexes {columns}, by which it refers to {target}.",
             "Each deletion in the table referred to, and each join, looks through all rows of this one.");
     static final Rule NEEDLESS = Rule.advice(
             Step.SQL,

@@ -119,7 +119,7 @@ class RulesOfTablesTest {
         assertThat(texts(FED, "foreign-key-unindexed")).isEmpty();
         assertThat(texts(FED, "foreign-key-type")).isEmpty();
         assertThat(texts(bare, "foreign-key-unindexed"))
-                .containsExactly("Valve: nothing indexes pump_no, which refer to pump.");
+                .containsExactly("Valve: nothing indexes pump_no, by which it refers to pump.");
         assertThat(texts(bare.writtenFor(Dialects.MYSQL), "foreign-key-unindexed"))
                 .as("it makes the index by itself")
                 .isEmpty();
@@ -248,7 +248,7 @@ class RulesOfTablesTest {
 
         assertThat(found)
                 .extracting(Finding::text)
-                .containsExactly("Valve: nothing indexes pump, site and spare, which refer to pump and site.");
+                .containsExactly("Valve: nothing indexes pump, site and spare, by which it refers to pump and site.");
         Document mended = found.get(0)
                 .remedies()
                 .get(0)
