@@ -225,6 +225,9 @@ final class HouseStyleFinder implements Finder.OfEach {
             return name;
         }
         String formed = style.of(String.join(" ", words(name)));
+        if (formed.isEmpty()) {
+            return name; // signs alone have no style
+        }
         boolean abbreviated = style.joinsByCapitals()
                 && formed.equalsIgnoreCase(name)
                 && formed.charAt(0) == name.charAt(0)

@@ -80,6 +80,24 @@ class HouseStyleFinderTest {
     }
 
     @Test
+    void signs_alone_have_no_style_and_two_names_do_not_become_one() {
+        Document document =
+                read("create table boat (boat_id int primary key, \"%%\" int, \"oldCode\" int, old_code int);");
+
+        List<Finding> found = found(document);
+        assertThat(found).extracting(Finding::text).noneMatch(text -> text.contains("%%"));
+        Document mended = found.get(0)
+                .remedies()
+                .get(0)
+                .edit(document.design(), IdSource.seeded(1))
+                .applyTo(document);
+        assertThat(mended.mapping().schema().table("boat").orElseThrow().columns())
+                .extracting(column -> column.name())
+                .doesNotHaveDuplicates()
+                .hasSize(4);
+    }
+
+    @Test
     void another_house_finds_other_departures() {
         Document document = read(LEGACY);
         NamingRules plural = document.rules().naming().withPlural(true).withPrefix("t_");
