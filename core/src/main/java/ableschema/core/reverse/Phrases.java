@@ -7,7 +7,7 @@ import java.util.Locale;
 import java.util.Set;
 
 /** Turns identifiers into words: {@code ORDER_ITEM} and {@code orderItem} into "order item". */
-final class Phrases {
+public final class Phrases {
 
     /** Words in the singular that end like a plural. */
     private static final Set<String> SINGULAR = Set.of(
@@ -89,13 +89,18 @@ final class Phrases {
 
     /** The phrase of which this is the plural; the phrase itself where it is none. */
     static String singular(String phrase) {
+        return singular(phrase, Plural.ENGLISH);
+    }
+
+    /** The same by the plurals of a design: the phrase of which this is the plural, itself where it is none. */
+    public static String singular(String phrase, Plural plurals) {
         int space = phrase.lastIndexOf(' ') + 1;
         String last = phrase.substring(space);
         if (SINGULAR.contains(last) || last.matches(".*(ss|us|is)")) {
             return phrase;
         }
         for (String candidate : candidates(last)) {
-            if (candidate.length() > 1 && Plural.ENGLISH.of(candidate).equals(last)) {
+            if (candidate.length() > 1 && plurals.of(candidate).equals(last)) {
                 return phrase.substring(0, space) + candidate;
             }
         }

@@ -18,6 +18,7 @@ import ableschema.core.finding.Rule;
 import ableschema.core.finding.Step;
 import ableschema.core.mapping.NameStyle;
 import ableschema.core.mapping.NamingRules;
+import ableschema.core.reverse.Phrases;
 import ableschema.core.schema.ForeignKey;
 import ableschema.core.schema.Table;
 import java.util.List;
@@ -191,7 +192,7 @@ final class HouseStyleFinder implements Finder.OfEach {
         }
         String last = words.get(words.size() - 1);
         boolean letters = name.toLowerCase(Locale.ROOT).endsWith(last);
-        String singular = singular(last, plural);
+        String singular = Phrases.singular(last, plural);
         String wanted = rules.plural() ? plural.of(singular) : singular;
         boolean same = wanted.equals(last) || !rules.plural() && singular.equals(last);
         return same || !letters || last.length() < 3
@@ -203,20 +204,6 @@ final class HouseStyleFinder implements Finder.OfEach {
     private static String inCase(String word, String like) {
         boolean first = Character.isUpperCase(like.charAt(0));
         return first ? Character.toUpperCase(word.charAt(0)) + word.substring(1) : word;
-    }
-
-    private static String singular(String word, Plural plural) {
-        List<String> candidates = List.of(
-                word.replaceFirst("ies$", "y"),
-                word.replaceFirst("s$", ""),
-                word.replaceFirst("es$", ""),
-                word.replaceFirst("men$", "man"));
-        return word.matches(".*(ss|us|is)")
-                ? word
-                : candidates.stream()
-                        .filter(each -> !each.equals(word) && plural.of(each).equals(word))
-                        .findFirst()
-                        .orElse(word);
     }
 
     /** A name in the form of the house, its words as they are; {@code HiveID} is as good as {@code HiveId}. */

@@ -98,6 +98,17 @@ class HouseStyleFinderTest {
     }
 
     @Test
+    void a_word_that_only_ends_like_a_plural_is_none() {
+        String tables = "create table lens (lens_id int primary key); create table series (series_id int primary key);"
+                + " create table berths (berth_id int primary key); create table pier (pier_id int primary key);"
+                + " create table boat (boat_id int primary key);";
+
+        assertThat(found(read(tables)))
+                .extracting(Finding::text)
+                .containsExactly("The table berths would be berth by the rules of the house.");
+    }
+
+    @Test
     void another_house_finds_other_departures() {
         Document document = read(LEGACY);
         NamingRules plural = document.rules().naming().withPlural(true).withPrefix("t_");
