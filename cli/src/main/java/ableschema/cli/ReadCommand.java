@@ -125,7 +125,7 @@ final class ReadCommand implements Callable<Integer> {
 
     private SqlRead fromFile(Path from) throws FileProblem {
         String text = SqlFile.read(from);
-        SqlRead read = SqlReader.read(text, dialect == null ? SqlReader.dialectOf(text) : dialect, rows);
+        SqlRead read = SqlReader.read(text, dialect == null ? SqlReader.dialectOf(text, from) : dialect, rows);
         read.cut().ifPresent(cut -> {
             throw refusal("it ends in the middle of " + cut.what() + ", begun in line " + cut.line()
                     + "; take the whole file, or name its dialect with --dialect");

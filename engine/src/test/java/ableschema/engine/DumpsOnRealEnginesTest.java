@@ -4,19 +4,15 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import ableschema.core.ddl.SqlRead;
 import ableschema.core.ddl.SqlReader;
-import ableschema.core.difference.Difference;
 import ableschema.core.reverse.Reverse;
 import ableschema.core.reverse.Reversed;
 import ableschema.core.rows.DesignScript;
-import ableschema.core.schema.Schema;
-import ableschema.core.schema.Table;
 import ableschema.engine.catalog.Catalog;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.sql.Connection;
 import java.sql.Statement;
-import java.util.List;
 import java.util.stream.Stream;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
@@ -82,7 +78,8 @@ class DumpsOnRealEnginesTest {
         try (Connection connection = dump.engine().open()) {
             run(connection, dump.engine(), dump.text());
 
-            assertThat(differences(read.schema(), Catalog.read(connection).schema()))
+            assertThat(SameSchema.differences(
+                            read.schema(), Catalog.read(connection).schema()))
                     .isEmpty();
         }
     }
@@ -104,7 +101,8 @@ class DumpsOnRealEnginesTest {
                     other);
 
             assertThat(run.refusal()).isEmpty();
-            assertThat(differences(live.schema(), Catalog.read(other).schema())).isEmpty();
+            assertThat(SameSchema.differences(live.schema(), Catalog.read(other).schema()))
+                    .isEmpty();
         }
     }
 
@@ -127,7 +125,8 @@ class DumpsOnRealEnginesTest {
         try (Connection connection = dump.engine().open()) {
             run(connection, dump.engine(), text);
 
-            assertThat(differences(read.schema(), Catalog.read(connection).schema()))
+            assertThat(SameSchema.differences(
+                            read.schema(), Catalog.read(connection).schema()))
                     .filteredOn(each -> !isBeyond(dump.engine(), each))
                     .isEmpty();
         }
@@ -144,41 +143,5 @@ class DumpsOnRealEnginesTest {
                         && (difference.contains("store.shelf")
                                 || difference.contains("shop.shelf")
                                 || difference.contains("tool_serial"));
-    }
-
-    /** But for the names of what was given none, and the ends of lines in descriptions. */
-    private static List<String> differences(Schema one, Schema other) {
-        return nameless(one).differences(nameless(other)).stream()
-                .filter(each -> !onOneLine(each.before().orElse(""))
-                        .equals(onOneLine(each.after().orElse(""))))
-                .map(Difference::toString)
-                .toList();
-    }
-
-    private static String onOneLine(String text) {
-        return text.replaceAll("\\s+", " ");
-    }
-
-    private static Schema nameless(Schema schema) {
-        return new Schema(
-                schema.domains(),
-                schema.tables().stream()
-                        .map(table -> new Table(
-                                table.qualified(),
-                                table.comment(),
-                                table.columns(),
-                                table.primaryKey().map(key -> new Table.PrimaryKey("", key.columns())),
-                                table.foreignKeys().stream()
-                                        .map(key -> key.named(""))
-                                        .toList(),
-                                table.uniques().stream()
-                                        .map(each -> new Table.UniqueConstraint("", each.columns()))
-                                        .toList(),
-                                table.checks().stream()
-                                        .map(each -> new Table.CheckConstraint("", each.expression()))
-                                        .toList(),
-                                table.indexes(),
-                                table.options()))
-                        .toList());
     }
 }

@@ -256,7 +256,7 @@ final class AlterReader {
             table.change(name, column -> column.withNullable(true));
         } else if (at.accept("type") || at.accept("set", "data")) {
             at.accept("type");
-            SqlType type = TypeReader.read(at, context.types.isFree());
+            SqlType type = context.types.read(at);
             table.change(name, column -> context.typed(table, column, type));
         } else if (at.accept("add", "generated")) {
             boolean alone = at.is("always");
@@ -278,7 +278,7 @@ final class AlterReader {
 
     /** A type anew, and whether it may be empty; what else is known of the column stays. */
     private void retype(DraftTable table, String name, Cursor at) {
-        SqlType type = TypeReader.read(at, context.types.isFree());
+        SqlType type = context.types.read(at);
         boolean never = at.accept("not", "null");
         table.change(name, column -> context.typed(table, column, type).withNullable(!never));
     }
@@ -333,7 +333,7 @@ final class AlterReader {
                             ? column // it goes on from where the rows have come to
                             : OtherReader.numbered(column, numbers.start(), numbers.step(), false));
         } else {
-            SqlType type = TypeReader.read(at, false);
+            SqlType type = context.types.read(at);
             table.change(name, column -> context.typed(table, column, type));
             if (!at.atEnd()) {
                 if (at.accept("not", "null")) {

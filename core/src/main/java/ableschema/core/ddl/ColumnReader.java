@@ -53,8 +53,12 @@ final class ColumnReader {
         name = table.column(called).orElse(called);
         if (at.isAny("generated", "as")) {
             type = SqlType.of("", List.of(), false, "", ""); // computed, of the type of its expression
+        } else if (context.is("h2") && at.accept("identity")) {
+            type = SqlType.IDENTITY;
+            number(1, 1, false);
+            nullable = false;
         } else if (!at.atEnd() || !context.types.isFree()) {
-            type = TypeReader.read(at, context.types.isFree());
+            type = context.types.read(at);
         }
         held = type.name().isEmpty() && !context.types.isFree() ? new DataType.Undecided() : context.meaning(type);
         if (held instanceof DataType.Counted counted) {
@@ -392,19 +396,21 @@ final class ColumnReader {
     private void rest() {
         if (at.accept("collate")) {
             at.accept('=');
-            context.option(options, Part.Kind.COLUMN, "collation", at.lastName());
+            collation(at.lastName());
         } else if (at.accept("comment")) {
             at.accept('=');
             comment = at.string();
         } else if (at.accept("character", "set") || at.accept("charset")) {
             at.accept('=');
-            type = type.with("character set " + at.name());
-            table.types.put(name, type);
+            charset(at.name());
         } else if (at.accept("on", "update")) {
             onUpdate();
         } else if (at.accept("key")) {
             constraints.primaryKey("", List.of(name));
             nullable = false;
+        } else if (context.isMySql() && at.accept("binary")) {
+            String own = options.getOrDefault(context.dialect.name() + ".collation", "");
+            collation(own.isEmpty() ? Collations.BINARY : own.replaceAll("_.*", "") + Collations.BINARY);
         } else if (at.acceptAny(
                 "binary",
                 "ascii",
@@ -435,13 +441,29 @@ final class ColumnReader {
         }
     }
 
-    private void onUpdate() {
-        int start = at.at();
-        at.skip();
-        if (at.is('(')) {
-            at.inside();
+    private void collation(String found) {
+        context.option(options, Part.Kind.COLUMN, "collation", context.isMySql() ? Collations.present(found) : found);
+    }
+
+    /** A character set stands for its usual collation, where none is given and that is known. */
+    private void charset(String found) {
+        String usual = context.isMySql() ? Collations.usual(context, found) : "";
+        if (usual.isEmpty()) {
+            type = type.with("character set " + found);
+            table.types.put(name, type);
+        } else {
+            String option = context.dialect.name() + ".collation";
+            options.computeIfAbsent(option, none -> usual);
         }
-        String value = TypeReader.text(at.tokens(), start, at.at()).replaceAll("\\(.*", "");
-        context.option(options, Part.Kind.COLUMN, "on_update", value);
+    }
+
+    private void onUpdate() {
+        at.skip();
+        String digits = at.is('(') ? at.inside().text() : "";
+        context.option(
+                options,
+                Part.Kind.COLUMN,
+                "on_update",
+                "current_timestamp" + (digits.isEmpty() ? "" : "(" + digits + ")"));
     }
 }

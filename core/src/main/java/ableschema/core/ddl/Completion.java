@@ -26,6 +26,9 @@ final class Completion {
     SqlRead read(Optional<SqlRead.Cut> cut, List<ReadRows> rows, CarriedReader carried) {
         dropUsualNamespace();
         draft.tables().forEach(this::complete);
+        if (context.isMySql()) {
+            draft.tables().forEach(new MySqlTables(context)::settle);
+        }
         SqlRead.Counts counts =
                 SqlRead.Counts.of(draft.tables().stream().map(DraftTable::table).toList());
         var found = new FoundTypes(context);

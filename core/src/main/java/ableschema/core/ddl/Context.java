@@ -106,6 +106,9 @@ final class Context {
         if (text.equals("null")) {
             return Expression.none();
         }
+        if (base instanceof DataType.Bytes && text.equals("'\\x'")) {
+            return Expression.text("''"); // bytes by their numbers, of which there are none
+        }
         if (is("postgresql") && text.equals("'now'")) {
             return Expression.text(
                     standard(base == DataType.Simple.DATE ? StandardFunction.TODAY : StandardFunction.NOW));
@@ -115,6 +118,9 @@ final class Context {
             return Expression.text(standard(function.get()));
         }
         Optional<String> value = plain.or(() -> bit(text));
+        if (isMySql() && base instanceof DataType.Whole && text.matches("0x[0-9a-f]{1,15}")) {
+            return literal(base, String.valueOf(Long.parseLong(text.substring(2), 16)));
+        }
         boolean fits = value.filter(given -> TypedValue.of(base, given).fits()).isPresent();
         if (fits && !(base instanceof DataType.Bytes)) {
             return literal(base, value.orElse(""));

@@ -46,6 +46,7 @@ final class FoundTypes {
     void settle(DraftTable draft) {
         line = draft.line;
         numberRows(draft);
+        keyed(draft);
         Table table = draft.table(); // whose keys do not change by what follows
         for (int i = 0; i < draft.columns.size(); i++) {
             Column column = draft.columns.get(i);
@@ -76,6 +77,18 @@ final class FoundTypes {
         boolean asked = draft.checks.removeIf(check -> draft.unnamedChecks.contains(check)
                 && check.expression().toString().equals(empty + " or " + whole));
         return asked ? key.withWholeOrEmpty(true) : key;
+    }
+
+    /** The type identity of H2 is a number and the key. */
+    private void keyed(DraftTable draft) {
+        if (context.is("h2") && draft.primaryKey == null) {
+            draft.columns.stream()
+                    .map(Column::name)
+                    .filter(name -> draft.types.containsKey(name)
+                            && draft.types.get(name).text().equals(SqlType.IDENTITY.text()))
+                    .findFirst()
+                    .ifPresent(name -> draft.primaryKey = new Table.PrimaryKey("", List.of(name)));
+        }
     }
 
     /** A key of the one type integer is the number of its row in SQLite, and given by it. */
@@ -199,7 +212,7 @@ final class FoundTypes {
 
     /** Some databases have several names for one type, and print the longest. */
     private String pinned(SqlType found) {
-        String text = context.is("postgresql") || context.is("h2") ? found.canonical() : found.text();
+        String text = context.types.printed(found);
         String owner = context.draft.owner;
         String own = owner.isEmpty() ? text : text.replaceFirst("(?i)^\"?" + Pattern.quote(owner) + "\"?\\.", "");
         return own.replaceAll("\\[(\\w+)]", "$1"); // quoted as some tools do with all names

@@ -4,12 +4,16 @@ import ableschema.core.ddl.Lexis.Client;
 import ableschema.core.ddl.Tokens.Kind;
 import java.util.Locale;
 import java.util.Set;
+import java.util.regex.Pattern;
 
 /**
  * Cuts an SQL text into statements and these into tokens. Any text is taken: what is not closed ends with the text, and what
  * is no token is a symbol.
  */
 final class Lexer {
+
+    /** What begins with a digit and is a number though letters are in it. */
+    private static final Pattern NUMBER = Pattern.compile("(?i)0x[0-9a-f]*|0b[01]*|[0-9]+e[0-9]*");
 
     private static final Set<String> LINE_COMMANDS = Set.of(
             "prompt",
@@ -454,6 +458,10 @@ final class Lexer {
     }
 
     private void number(int start) {
+        if (lexis.client() == Client.DELIMITER && isNameWithDigits(start)) {
+            word(start);
+            return;
+        }
         while (at < length) {
             char c = text.charAt(at);
             boolean exponent = (c == '+' || c == '-') && (text.charAt(at - 1) | 0x20) == 'e' && !isHex(start);
@@ -464,6 +472,22 @@ final class Lexer {
             at++;
         }
         tokens.add(Kind.NUMBER, start, at);
+    }
+
+    /** Whether a name begins with digits, as MySQL has it: {@code 4x4_drive}, but not {@code 4e4} or {@code 0x4f}. */
+    private boolean isNameWithDigits(int start) {
+        int end = start;
+        boolean digits = true;
+        boolean own = isWordPart(delimiter.charAt(0));
+        while (end < length && isWordPart(text.charAt(end)) && !(own && text.startsWith(delimiter, end))) {
+            char c = text.charAt(end++);
+            digits &= c >= '0' && c <= '9';
+        }
+        if (digits || end >= length || text.charAt(end) == '.' && end + 1 < length && text.charAt(end + 1) <= '9') {
+            return false;
+        }
+        String word = text.substring(start, Math.min(end, start + 40));
+        return !NUMBER.matcher(word).matches();
     }
 
     private boolean isHex(int start) {

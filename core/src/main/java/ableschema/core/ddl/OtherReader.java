@@ -133,7 +133,7 @@ final class OtherReader {
     }
 
     private DomainType domain(TableName name, Cursor at) {
-        SqlType type = TypeReader.read(at, false);
+        SqlType type = context.types.read(at);
         DataType base = context.base(context.meaning(type));
         var options = new HashMap<String, String>();
         if (!context.types.isUsual(type, context.dialect.type(base))) {

@@ -6,14 +6,21 @@ import static ableschema.core.ddl.Item.opening;
 import ableschema.core.ddl.Tokens.Kind;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import java.util.function.Predicate;
+import java.util.regex.Pattern;
 
 /** Takes out of an expression what a database adds when it prints it, where that changes nothing: casts, brackets, forms of its own. */
 final class Simplification {
 
     /** A cast to one of these changes no text. */
     private static final Set<String> TEXTS = Set.of("text", "varchar", "char", "name", "citext");
+
+    /** Types of numbers that are written as they are. */
+    private static final Set<String> NUMBERS = Set.of("integer", "bigint", "smallint", "decimal");
+
+    private static final Pattern NUMBER = Pattern.compile("'-?[0-9]+(\\.[0-9]+)?'");
 
     /** Functions that give a text. */
     private static final Set<String> GIVING_TEXT = Set.of(
@@ -55,12 +62,29 @@ final class Simplification {
             boolean divided = end < items.size() && items.get(end).is("/") || isDivisor(kept);
             String plain = SqlType.of(name, List.of(), false, "", "").name();
             if (!divided && isHarmless(kept, plain, isText)) {
+                unquote(kept, plain);
                 i = end - 1;
             } else {
                 kept.add(items.get(i));
             }
         }
         return kept;
+    }
+
+    /** A number that is printed as a text with a cast is a number again. */
+    private static void unquote(List<Item> before, String type) {
+        int last = before.size() - 1;
+        String text = before.get(last).text();
+        if (!NUMBERS.contains(type)
+                || before.get(last).kind() != Kind.STRING
+                || !NUMBER.matcher(text).matches()) {
+            return;
+        }
+        before.remove(last);
+        if (text.charAt(1) == '-') {
+            before.add(Item.symbol("-"));
+        }
+        before.add(new Item(text.replaceAll("[-']", ""), Kind.NUMBER, Optional.empty()));
     }
 
     private static int castEnd(List<Item> items, int type) {

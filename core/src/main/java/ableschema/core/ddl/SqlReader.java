@@ -1,6 +1,7 @@
 package ableschema.core.ddl;
 
 import ableschema.core.sql.dialect.Dialect;
+import java.nio.file.Path;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
@@ -106,6 +107,11 @@ public final class SqlReader {
     /** The dialect that most in a text speaks for; standard SQL where nothing does. */
     public static Dialect dialectOf(String text) {
         return DialectGuess.of(text);
+    }
+
+    /** The dialect of the text of a file, for which its name and that of its folder speak, too. */
+    public static Dialect dialectOf(String text, Path file) {
+        return DialectGuess.of(text, file);
     }
 
     private void statement() {

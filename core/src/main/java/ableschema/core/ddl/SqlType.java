@@ -53,6 +53,9 @@ record SqlType(String name, List<String> arguments, boolean unsigned, String arr
             Map.entry("serial2", "smallserial"),
             Map.entry("bit varying", "varbit"));
 
+    /** The type of H2 that is a number, numbered and the key. */
+    static final SqlType IDENTITY = of("bigint", List.of(), false, "", "identity");
+
     SqlType {
         arguments = List.copyOf(arguments);
     }

@@ -12,6 +12,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
+import java.util.stream.Collectors;
 
 /**
  * Reads CREATE TABLE. An element that is not understood is listed, and the others are read.
@@ -82,11 +83,15 @@ final class TableReader {
         Cursor inside = at.inside();
         table.line = line;
         context.draft.add(table);
-        elements(table, inside);
+        Set<String> inherited = inherited(table, at);
+        elements(table, inside, inherited);
         options(table, at, line);
+        if (context.is("postgresql")) {
+            sameAsKey(table);
+        }
     }
 
-    private void elements(DraftTable table, Cursor inside) {
+    private void elements(DraftTable table, Cursor inside, Set<String> inherited) {
         List<Cursor> columns = new ArrayList<>();
         List<Cursor> constraints = new ArrayList<>();
         for (Cursor element : inside.parts()) {
@@ -103,19 +108,22 @@ final class TableReader {
                 columns.add(element);
             }
         }
-        announce(table, columns);
+        announce(table, columns, inherited);
         columns.forEach(element -> attempt(element, () -> column(table, element)));
         var reader = new ConstraintReader(context, table);
         constraints.forEach(element -> attempt(element, () -> reader.read(element)));
     }
 
     /** Puts the columns into the table by their names, since what is said of one may speak of those behind it. */
-    private void announce(DraftTable table, List<Cursor> columns) {
+    private void announce(DraftTable table, List<Cursor> columns, Set<String> inherited) {
         columns.removeIf(element -> {
             try {
                 int start = element.at();
                 String name = element.name();
                 element.skipTo(start);
+                if (inherited.stream().anyMatch(each -> context.names.same(each, name))) {
+                    return false; // which is said anew
+                }
                 if (table.columns.stream().anyMatch(each -> context.names.same(each.name(), name))) {
                     throw new Unread("there is a column " + name + " already");
                 }
@@ -180,7 +188,14 @@ final class TableReader {
         }
         boolean all = including.contains("all") || context.isMySql() || context.is("h2");
         boolean defaults = all || including.contains("defaults");
-        from.columns.forEach(column -> table.columns.add(defaults ? column : column.withFilling(Filling.nothing())));
+        boolean others = !context.is("postgresql"); // where nothing is said of how a column is numbered and described
+        for (Column column : from.columns) {
+            boolean numbered =
+                    others || all || including.contains(from.isDrawing(column.name()) ? "defaults" : "identity");
+            Column filled = defaults ? column : column.withFilling(Filling.nothing());
+            Column described = others || all || including.contains("comments") ? filled : filled.withComment("");
+            table.columns.add(numbered ? described : described.unnumbered());
+        }
         table.types.putAll(from.types);
         if (all || including.contains("constraints")) {
             for (Table.CheckConstraint check : from.checks) {
@@ -219,7 +234,7 @@ final class TableReader {
         while (!at.atEnd()) {
             int start = at.at();
             if (at.accept("inherits")) {
-                inherit(table, at.inside());
+                at.inside();
                 context.draft.skip(
                         line,
                         at.tokens().text(start, at.at()),
@@ -256,7 +271,8 @@ final class TableReader {
         at.accept('=');
         String option = OPTIONS.get(word);
         if (option != null && at.isName()) {
-            String value = at.name();
+            String found = at.name();
+            String value = option.equals("row_format") ? found.toUpperCase(Locale.ROOT) : found;
             if (!value.equalsIgnoreCase("InnoDB")) { // which is usual
                 context.option(table.options, Part.Kind.TABLE, option, value);
             }
@@ -275,12 +291,36 @@ final class TableReader {
         table.columns.replaceAll(column -> column.identity().isPresent() ? OtherReader.starting(column, next) : column);
     }
 
+    /** What a table inherits is there before what it says itself; the names of these columns. */
+    private Set<String> inherited(DraftTable table, Cursor behind) {
+        int start = behind.at();
+        while (!behind.atEnd() && !behind.is("inherits")) {
+            behind.skip();
+        }
+        if (behind.accept("inherits") && behind.is('(')) {
+            Cursor parents = behind.inside();
+            attempt(parents, () -> inherit(table, parents));
+        }
+        behind.skipTo(start);
+        return table.columns.stream().map(Column::name).collect(Collectors.toSet());
+    }
+
+    /** Of a unique constraint and a key over the same columns, in one statement, PostgreSQL makes the key alone. */
+    private static void sameAsKey(DraftTable table) {
+        Table.PrimaryKey key = table.primaryKey;
+        var seen = new HashSet<List<String>>();
+        if (key != null) {
+            seen.add(key.columns());
+        }
+        table.uniques.removeIf(unique -> !seen.add(unique.columns()));
+    }
+
     private void inherit(DraftTable table, Cursor parents) {
         for (Cursor parent : parents.parts()) {
             DraftTable from = context.table(parent.qualified());
             var all = new ArrayList<>(from.columns);
             all.removeIf(column -> table.column(column.name()).isPresent());
-            all.replaceAll(column -> from.isDrawing(column.name()) ? column : column.unnumbered());
+            all.replaceAll(column -> (from.isDrawing(column.name()) ? column : column.unnumbered()).withComment(""));
             table.columns.addAll(0, all);
             from.types.forEach(table.types::putIfAbsent);
             from.checks.stream()

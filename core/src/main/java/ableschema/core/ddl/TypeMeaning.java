@@ -38,6 +38,7 @@ final class TypeMeaning {
     private final Dialect dialect;
     private final boolean mysql;
     private final boolean sqlserver;
+    private final OwnTypes names;
     private final Map<String, DataType> own = new HashMap<>();
 
     /** The forms of types that the dialect writes, which are asked for at each column. */
@@ -45,6 +46,7 @@ final class TypeMeaning {
 
     TypeMeaning(Dialect dialect) {
         this.dialect = dialect;
+        this.names = new OwnTypes(dialect);
         this.sqlserver = dialect.name().equals("sqlserver");
         this.mysql = dialect.name().equals("mysql") || dialect.name().equals("mariadb");
         for (TypeForm.Kind kind : ORDER) {
@@ -74,7 +76,17 @@ final class TypeMeaning {
         var lexis = Lexis.of(dialect);
         var tokens = new Tokens(text, lexis);
         new Lexer(text, lexis).next(tokens);
-        return TypeReader.read(new Cursor(tokens, new Names(dialect), 0, tokens.count()), isFree());
+        return read(new Cursor(tokens, new Names(dialect), 0, tokens.count()));
+    }
+
+    /** Reads a type, which gets the name that the database has for it. */
+    SqlType read(Cursor at) {
+        return names.of(TypeReader.read(at, isFree()));
+    }
+
+    /** A type as the database prints it. */
+    String printed(SqlType type) {
+        return names.printed(type);
     }
 
     /** Whether any words are a type. */
@@ -89,9 +101,6 @@ final class TypeMeaning {
 
     private String canonical(SqlType type) {
         if (mysql) {
-            if (type.name().equals("double precision")) {
-                return "double";
-            }
             if (type.name().equals("tinyint") && type.number(0) == 1 && !type.unsigned()) {
                 return "boolean";
             }
@@ -126,7 +135,7 @@ final class TypeMeaning {
             case "bigint" -> new DataType.Whole(DataType.Whole.LARGEST);
             case "serial", "smallserial" -> new DataType.Counted(1, 1);
             case "bigserial" -> new DataType.Counted(1, 1, DataType.Whole.LARGEST);
-            case "decimal", "number", "fixed" -> decimal(type);
+            case "decimal", "number" -> decimal(type);
             case "money" -> new DataType.Decimal(19, 4);
             case "smallmoney" -> new DataType.Decimal(10, 4);
             case "real", "double", "double precision", "float", "binary_float", "binary_double", "decfloat" ->

@@ -97,20 +97,16 @@ final class TableShortfalls {
 
     /** Whether an index can stand here: one that is unique only as it is, another also where it is over more rows. */
     boolean canIndex(Table.TableIndex index) {
-        boolean made = index.columns().stream()
-                .map(Table.IndexedColumn::value)
-                .allMatch(value -> value.asColumn().isPresent()
-                        || dialect.can(Ability.MADE_INDEXES) && dialect.understands(value));
+        boolean made = index.columns().stream().map(Table.IndexedColumn::value).allMatch(dialect::indexes);
         boolean some = !index.only().isPresent() || dialect.takesIndexOver(index.only());
         return made && (some || !index.unique());
     }
 
     private void find(Table.TableIndex index, Part part, List<Shortfall> found) {
-        boolean made = index.columns().stream()
-                .allMatch(column -> column.value().asColumn().isPresent());
+        boolean plain = index.columns().stream().map(Table.IndexedColumn::value).allMatch(dialect::indexes);
         String leftOut =
                 index.unique() ? "it is left out, and that it is unique is left to the application" : "it is left out";
-        if (!made && !dialect.can(Ability.MADE_INDEXES)) {
+        if (!plain && !dialect.can(Ability.MADE_INDEXES)) {
             add(found, Ability.MADE_INDEXES, part, leftOut);
         } else if (!index.only().isPresent() || dialect.takesIndexOver(index.only())) {
             index.columns().forEach(column -> find(column.value(), part, leftOut, found));

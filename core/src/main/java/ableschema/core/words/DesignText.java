@@ -177,9 +177,12 @@ public final class DesignText {
     }
 
     private void sayDomain(Domain domain) {
-        new DomainWords(design)
-                .said(domain)
-                .ifPresentOrElse(text -> say(domain.id(), Sentence.Part.DOMAINS, text), () -> count("domain", 1));
+        var words = new DomainWords(design);
+        say(domain.id(), Sentence.Part.DOMAINS, words.said(domain));
+        count("domain rule", domain.check().equals(words.sayable(domain).check()) ? 0 : 1);
+        count(
+                "domain default",
+                domain.defaultValue().equals(words.sayable(domain).defaultValue()) ? 0 : 1);
         count("pinned name", domain.pins().equals(Pins.NONE) ? 0 : 1);
         count("domain note", domain.comment().isEmpty() ? 0 : 1);
     }

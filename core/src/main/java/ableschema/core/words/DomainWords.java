@@ -51,20 +51,30 @@ public final class DomainWords {
                         + " yet; one is made as in: The domain " + name + " holds text 40."));
     }
 
-    /** The sentence of a domain; empty where its check or default has no words. */
-    Optional<String> said(Domain domain) {
+    /** The sentence of a domain, without a check and a default that have no words. */
+    String said(Domain domain) {
+        Domain sayable = sayable(domain);
+        Attribute attribute = asAttribute(sayable);
+        var words = new AttributeWords(design, body(sayable, attribute));
+        return "The domain " + Nouns.listed(domain.name()) + " holds " + words.typeAndFlags(attribute) + ".";
+    }
+
+    /** A domain without what has no words. */
+    Domain sayable(Domain domain) {
         Attribute attribute = asAttribute(domain);
-        Body body = Body.EMPTY.withAttributes(List.of(attribute));
-        if (domain.check().isPresent()) {
-            Expression<ColumnRef> check = domain.check().map(value -> attribute.ref());
-            body = body.withChecks(List.of(new Check(domain.id(), check, Pins.NONE)));
-        }
+        Body body = body(domain, attribute);
         var words = new AttributeWords(design, body);
-        boolean sayable = words.saysDefault(attribute) && body.checks().stream().allMatch(words::says);
-        return sayable
-                ? Optional.of(
-                        "The domain " + Nouns.listed(domain.name()) + " holds " + words.typeAndFlags(attribute) + ".")
-                : Optional.empty();
+        Domain filled = words.saysDefault(attribute) ? domain : domain.withDefault(Expression.none());
+        return body.checks().stream().allMatch(words::says) ? filled : filled.withCheck(Expression.none());
+    }
+
+    private static Body body(Domain domain, Attribute attribute) {
+        Body body = Body.EMPTY.withAttributes(List.of(attribute));
+        if (!domain.check().isPresent()) {
+            return body;
+        }
+        Expression<ColumnRef> check = domain.check().map(value -> attribute.ref());
+        return body.withChecks(List.of(new Check(domain.id(), check, Pins.NONE)));
     }
 
     private static Attribute asAttribute(Domain domain) {
@@ -86,7 +96,12 @@ public final class DomainWords {
         Expression<Value> byDefault = flags.map(
                         read -> read.attribute().defaultValue().map(column -> Value.VALUE))
                 .orElse(Expression.none());
-        Domain domain = before.withBase(base).withCheck(check).withDefault(byDefault);
+        Domain sayable = sayable(before); // what has no words stays when a sentence does not speak of it
+        boolean keepsCheck = !check.isPresent() && !sayable.check().isPresent();
+        boolean keepsDefault = !byDefault.isPresent() && !sayable.defaultValue().isPresent();
+        Domain domain = before.withBase(base)
+                .withCheck(keepsCheck ? before.check() : check)
+                .withDefault(keepsDefault ? before.defaultValue() : byDefault);
         return new PutDomain(domain, "say what the domain " + name + " holds");
     }
 

@@ -45,6 +45,20 @@ class DumpsTest {
         assertThat(DialectGuess.of(SqlSource.text(file))).isEqualTo(kin ? Dialects.MYSQL : SqlSource.dialect(file));
     }
 
+    /** A text that could be of any dialect is of the one that its file or folder is called after; one that says more is not. */
+    @Test
+    void the_name_of_the_file_speaks_as_well() {
+        String plain = "create table berth (id integer primary key, name varchar(20));";
+        String own = "CREATE TABLE `berth` (id int AUTO_INCREMENT PRIMARY KEY) ENGINE=InnoDB;";
+
+        assertThat(DialectGuess.of(plain, Path.of("/scripts/sqlite/create.sql")))
+                .isEqualTo(Dialects.SQLITE);
+        assertThat(DialectGuess.of(plain, Path.of("harbour.mssql.create.sql"))).isEqualTo(Dialects.SQL_SERVER);
+        assertThat(DialectGuess.of(plain, Path.of("/h2/create_pg.sql"))).isEqualTo(Dialects.POSTGRESQL);
+        assertThat(DialectGuess.of(plain, Path.of("/scripts/upgrade.sql"))).isEqualTo(Dialects.STANDARD);
+        assertThat(DialectGuess.of(own, Path.of("/postgresql/create.sql"))).isEqualTo(Dialects.MYSQL);
+    }
+
     @ParameterizedTest
     @MethodSource("dumps")
     void a_dump_that_is_cut_anywhere_is_read_up_to_there(Path file) {

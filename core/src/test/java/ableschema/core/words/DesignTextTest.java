@@ -4,6 +4,8 @@ import static ableschema.core.DesignFixture.design;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import ableschema.core.DesignFixture;
+import ableschema.core.ddl.SqlRead;
+import ableschema.core.ddl.SqlReader;
 import ableschema.core.design.Design;
 import ableschema.core.design.Entity;
 import ableschema.core.design.IdSource;
@@ -16,6 +18,8 @@ import ableschema.core.document.Document;
 import ableschema.core.document.HouseRules;
 import ableschema.core.edit.ChangeNotes;
 import ableschema.core.edit.Edits;
+import ableschema.core.reverse.Reverse;
+import ableschema.core.sql.dialect.Dialects;
 import ableschema.core.store.DocumentFile;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -85,6 +89,28 @@ class DesignTextTest {
         assertThat(text.omissions().orElseThrow()).matches("not said in words: .*\\d+ rows.*");
         assertThat(text.notSaid().keySet())
                 .isSubsetOf("row", "index", "question", "purpose", "told text", "reason", "judgement", "answer");
+    }
+
+    /** The type is said all the same, and saying it anew takes nothing away. */
+    @Test
+    void a_domain_whose_rule_has_no_words_is_said_without_it() {
+        SqlRead read = SqlReader.read(
+                "create domain depth as int default 3 check (value is null or value % 7 = 3);"
+                        + " create table berth (id int primary key, part depth);",
+                Dialects.POSTGRESQL);
+        Document document = Reverse.of(read, "berths").document();
+        Design design = document.design();
+        DesignText text = DesignText.of(design);
+
+        assertThat(text.text()).contains("The domain depth holds whole (default 3).");
+        assertThat(text.omissions().orElseThrow()).contains("1 domain rule");
+        assertThat(DesignReader.read(text.text(), true).problems()).isEmpty();
+        Design again = DesignFixture.of(document)
+                .with("The domain depth holds whole (default 4).")
+                .design();
+        assertThat(again.domains().get(0).check())
+                .isEqualTo(design.domains().get(0).check());
+        assertThat(again.domains().get(0).defaultValue().toString()).contains("4");
     }
 
     @Test

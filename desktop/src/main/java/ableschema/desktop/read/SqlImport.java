@@ -7,6 +7,7 @@ import ableschema.core.document.Position;
 import ableschema.core.edit.Fragment;
 import ableschema.core.reverse.Reverse;
 import ableschema.core.reverse.Reversed;
+import ableschema.core.sql.dialect.Dialect;
 import ableschema.core.store.DocumentFile;
 import ableschema.core.store.FileProblem;
 import ableschema.core.store.SqlFile;
@@ -20,6 +21,7 @@ import java.util.Optional;
 import java.util.concurrent.Callable;
 import java.util.function.BooleanSupplier;
 import java.util.function.Consumer;
+import java.util.function.Function;
 import java.util.regex.Pattern;
 
 /** Reads SQL off the window's thread and opens the design that it gives, or puts it beside what is there. */
@@ -56,24 +58,30 @@ public final class SqlImport {
     public void open(Path file) {
         String name = String.valueOf(file.getFileName());
         int point = name.indexOf('.');
-        read(name, point > 0 ? name.substring(0, point) : name, () -> SqlFile.read(file), this::opened);
+        String title = point > 0 ? name.substring(0, point) : name;
+        read(name, title, () -> SqlFile.read(file), sql -> SqlReader.dialectOf(sql, file), this::opened);
     }
 
     /** Puts the tables of a text beside what is there, as one step that can be undone; into an empty design they are opened. */
     public void paste(String text) {
         boolean empty = workspace.design().entities().isEmpty();
-        read("what was pasted", "pasted", () -> text, empty ? this::opened : this::put);
+        read("what was pasted", "pasted", () -> text, SqlReader::dialectOf, empty ? this::opened : this::put);
     }
 
     /** A design that was read, and from what. */
     record Result(SqlRead read, Reversed reversed, String name) {}
 
-    private void read(String name, String title, Callable<String> text, Consumer<Result> done) {
+    private void read(
+            String name,
+            String title,
+            Callable<String> text,
+            Function<String, Dialect> dialect,
+            Consumer<Result> done) {
         Document into = workspace.document();
         boolean beside = !into.design().entities().isEmpty();
         Jobs.Work<Result> work = progress -> {
             String sql = text.call();
-            SqlRead read = SqlReader.read(sql, SqlReader.dialectOf(sql), ROWS);
+            SqlRead read = SqlReader.read(sql, dialect.apply(sql), ROWS);
             Reversed reversed = beside && title.equals("pasted")
                     ? Reverse.under(into.rules(), read, title)
                     : Reverse.of(read, title);

@@ -6,6 +6,7 @@ import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.Locale;
 import java.util.Map;
+import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
 
@@ -15,6 +16,8 @@ final class MySqlDefinitions implements Definitions {
     static final String HERE = " = database()";
     private static final Pattern CALL = Pattern.compile("(?i)(current_timestamp|now|uuid|curdate|curtime)\\b.*");
     private static final Pattern NUMBER = Pattern.compile("-?[0-9.]+(e-?[0-9]+)?");
+
+    private static final Pattern ROW_FORMAT = Pattern.compile("(?i)\\brow_format=(\\w+)");
 
     private final Asking asking;
     private final Dialect dialect;
@@ -65,18 +68,25 @@ final class MySqlDefinitions implements Definitions {
     private void tables() throws SQLException {
         try (Rows rows = asking.rows(
                 "SELECT t.table_name AS name, t.engine AS engine, t.table_collation AS collation, t.table_comment AS comment,"
-                        + " IF(t.table_rows = 0, t.auto_increment, 1) AS first, @@collation_database AS usual FROM information_schema.tables t"
+                        + " t.create_options AS options, IF(t.table_rows = 0, t.auto_increment, 1) AS first, @@collation_database AS usual FROM information_schema.tables t"
                         + " WHERE t.table_schema" + HERE + " AND t.table_type = 'BASE TABLE' ORDER BY t.table_name")) {
             while (rows.next()) {
                 var table = new Table();
                 table.collation = rows.text("collation");
                 table.end = (rows.text("engine").equalsIgnoreCase("InnoDB") ? "" : " ENGINE=" + rows.text("engine"))
                         + (table.collation.equals(rows.text("usual")) ? "" : " COLLATE=" + table.collation)
+                        + rowFormat(rows.text("options"))
                         + (rows.number("first") > 1 ? " AUTO_INCREMENT=" + rows.text("first") : "")
                         + (rows.text("comment").isEmpty() ? "" : " COMMENT=" + text(rows.text("comment")));
                 tables.put(rows.text("name"), table);
             }
         }
+    }
+
+    /** How rows are laid out, where that was asked for. */
+    private static String rowFormat(String options) {
+        Matcher format = ROW_FORMAT.matcher(options);
+        return format.find() ? " ROW_FORMAT=" + format.group(1) : "";
     }
 
     /** Some checks stand with their column and have its name. */

@@ -431,6 +431,11 @@ public abstract class Dialect implements Cloneable {
         return "(" + expression + ")";
     }
 
+    /** Whether an index can be over a column, or what is made of some. */
+    public boolean indexes(Expression<String> value) {
+        return value.asColumn().isPresent() || can(Ability.MADE_INDEXES) && understands(value);
+    }
+
     /** Whether an index can be over the rows for which a condition holds. */
     public boolean takesIndexOver(Expression<String> condition) {
         return can(Ability.PARTIAL_INDEXES) && understands(condition);

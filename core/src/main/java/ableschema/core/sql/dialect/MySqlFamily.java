@@ -1,8 +1,10 @@
 package ableschema.core.sql.dialect;
 
 import ableschema.core.carried.Carried;
+import ableschema.core.expression.Expression;
 import ableschema.core.schema.Column;
 import ableschema.core.schema.Identity;
+import ableschema.core.schema.Part;
 import ableschema.core.schema.Table;
 import ableschema.core.sql.dialect.TypeForm.Kind;
 import ableschema.core.types.DataType;
@@ -69,7 +71,11 @@ abstract class MySqlFamily extends Dialect {
                     DialectOption.ofTable("collation", "COLLATE={}"),
                     DialectOption.ofTable("row_format", "ROW_FORMAT={}"),
                     DialectOption.ofColumn("collation", "COLLATE {}"),
-                    DialectOption.ofColumn("on_update", "ON UPDATE {}"),
+                    new DialectOption(
+                            Part.Kind.COLUMN,
+                            "on_update",
+                            "ON UPDATE {}",
+                            Pattern.compile("(?i)current_timestamp(\\([0-6]\\))?")),
                     DialectOption.indexKind("fulltext", "spatial"),
                     DialectOption.ofIndex("method", "USING {}"));
 
@@ -80,6 +86,13 @@ abstract class MySqlFamily extends Dialect {
     @Override
     public boolean indexesForeignKeys() {
         return true;
+    }
+
+    @Override
+    public boolean indexes(Expression<String> value) {
+        return super.indexes(value)
+                || understands(value)
+                        && BEGINNING.matcher(value.written(this::column)).matches();
     }
 
     /** The beginning of a text, as in {@code name(10)}, is no expression. */

@@ -299,7 +299,7 @@ class DialectsTest {
                 .options()
                 .forEach(option -> Dialects.requireOption(
                         dialect.name() + "." + option.name(),
-                        Stream.of("x", "yes", "simple", "fulltext", "bitmap", "clustered")
+                        Stream.of("x", "yes", "simple", "fulltext", "bitmap", "clustered", "current_timestamp(3)")
                                 .filter(option::takes)
                                 .findFirst()
                                 .orElseThrow()));

@@ -1,0 +1,108 @@
+package ableschema.core.ddl;
+
+import ableschema.core.expression.Expression;
+import ableschema.core.schema.ForeignKey;
+import ableschema.core.schema.Table;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Set;
+import java.util.regex.Pattern;
+
+/** What MySQL and MariaDB make of a table by themselves, which its definition does not say. */
+final class MySqlTables {
+
+    /** The storage engines that read a foreign key and do not keep it. */
+    private static final Set<String> WITHOUT_FOREIGN_KEYS =
+            Set.of("myisam", "memory", "heap", "archive", "csv", "merge", "mrg_myisam", "blackhole", "aria");
+
+    private final Context context;
+
+    MySqlTables(Context context) {
+        this.context = context;
+    }
+
+    /** Brings a table, whose foreign keys know what they refer to, into the form that the database has it in. */
+    void settle(DraftTable table) {
+        Collations.settle(context, table);
+        wholeColumns(table);
+        String engine = table.options.getOrDefault(context.dialect.name() + ".engine", "");
+        if (WITHOUT_FOREIGN_KEYS.contains(engine.toLowerCase(Locale.ROOT))) {
+            withoutForeignKeys(table, engine);
+        } else {
+            List.copyOf(table.foreignKeys).forEach(key -> indexed(table, key));
+        }
+    }
+
+    private void withoutForeignKeys(DraftTable table, String engine) {
+        for (ForeignKey key : table.foreignKeys) {
+            context.draft.skip(
+                    table.line,
+                    "foreign key (" + String.join(", ", key.columns()) + ") of " + table.name + " to " + key.target(),
+                    "a table of the engine " + engine + " keeps no foreign keys");
+        }
+        table.foreignKeys.clear();
+    }
+
+    /** The beginning of a text that is as long as any text of its column is the column. */
+    private void wholeColumns(DraftTable table) {
+        for (Table.TableIndex index : List.copyOf(table.indexes)) {
+            List<Table.IndexedColumn> parts =
+                    index.columns().stream().map(part -> whole(table, part)).toList();
+            if (!parts.equals(index.columns())) {
+                int place = table.indexes.indexOf(index);
+                table.indexes.remove(place);
+                var changed = new Table.TableIndex(index.name(), parts, index.unique(), index.only(), index.options());
+                if (changed.unique() && changed.isPlain()) {
+                    table.uniques.add(new Table.UniqueConstraint(index.name(), changed.columnNames()));
+                } else {
+                    table.indexes.add(place, changed);
+                }
+            }
+        }
+    }
+
+    private static Table.IndexedColumn whole(DraftTable table, Table.IndexedColumn part) {
+        List<Expression.Piece<String>> pieces = part.value().pieces();
+        boolean beginning = pieces.size() == 2
+                && pieces.get(0) instanceof Expression.Column<String>
+                && pieces.get(1) instanceof Expression.Text<String> text
+                && text.text().matches("\\([0-9]{1,9}\\)");
+        if (!beginning) {
+            return part;
+        }
+        String column = part.value().columns().findFirst().orElseThrow();
+        SqlType type = table.types.get(column);
+        String digits = ((Expression.Text<String>) pieces.get(1)).text();
+        boolean all = type != null
+                && (type.name().contains("char") || type.name().endsWith("binary"))
+                && type.number(0) > 0
+                && type.number(0) <= Long.parseLong(digits.substring(1, digits.length() - 1));
+        return all ? new Table.IndexedColumn(column, part.descending()) : part;
+    }
+
+    /** A foreign key that no index begins with gets one, called as the key is, or as its first column. */
+    private void indexed(DraftTable table, ForeignKey key) {
+        var indexes = new ArrayList<List<String>>();
+        if (table.primaryKey != null) {
+            indexes.add(table.primaryKey.columns());
+        }
+        table.uniques.forEach(unique -> indexes.add(unique.columns()));
+        table.indexes.forEach(index -> indexes.add(index.columnNames()));
+        boolean there = indexes.stream()
+                .anyMatch(columns -> columns.size() >= key.columns().size()
+                        && columns.subList(0, key.columns().size()).equals(key.columns()));
+        if (!there) {
+            boolean counted = key.name().matches("(?s)" + Pattern.quote(table.name.name()) + "_ibfk_\\d+");
+            String name = context.defaults.index(table, key.columns(), counted ? "" : key.name());
+            table.indexes.add(new Table.TableIndex(
+                    name,
+                    key.columns().stream()
+                            .map(column -> new Table.IndexedColumn(column, false))
+                            .toList(),
+                    false,
+                    Map.of()));
+        }
+    }
+}

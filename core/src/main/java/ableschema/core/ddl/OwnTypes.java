@@ -1,0 +1,112 @@
+package ableschema.core.ddl;
+
+import ableschema.core.sql.dialect.Dialect;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+
+/** The names that a database itself gives to types which a script may name otherwise. */
+final class OwnTypes {
+
+    private static final Map<String, String> POSTGRESQL = Map.of("nchar", "char", "nvarchar", "varchar");
+
+    private static final Map<String, String> H2 = Map.ofEntries(
+            Map.entry("bit", "boolean"),
+            Map.entry("long", "bigint"),
+            Map.entry("mediumint", "integer"),
+            Map.entry("double", "double precision"),
+            Map.entry("number", "decimal"),
+            Map.entry("longvarbinary", "varbinary"),
+            Map.entry("bytea", "varbinary"),
+            Map.entry("raw", "varbinary"),
+            Map.entry("image", "blob"),
+            Map.entry("tinyblob", "blob"),
+            Map.entry("mediumblob", "blob"),
+            Map.entry("longblob", "blob"),
+            Map.entry("tinytext", "varchar"),
+            Map.entry("text", "varchar"),
+            Map.entry("mediumtext", "varchar"),
+            Map.entry("longtext", "varchar"),
+            Map.entry("ntext", "varchar"),
+            Map.entry("nclob", "clob"),
+            Map.entry("longvarchar", "varchar"),
+            Map.entry("varchar2", "varchar"),
+            Map.entry("nvarchar", "varchar"),
+            Map.entry("nvarchar2", "varchar"),
+            Map.entry("varchar_casesensitive", "varchar"),
+            Map.entry("nchar", "char"),
+            Map.entry("datetime", "timestamp"),
+            Map.entry("smalldatetime", "timestamp"));
+
+    private static final Map<String, String> MYSQL = Map.of(
+            "double precision", "double",
+            "real", "double",
+            "fixed", "decimal",
+            "long", "mediumtext",
+            "long varchar", "mediumtext");
+
+    /** How many digits a whole number is shown with where nothing is said of it, without and with a sign. */
+    private static final Map<String, List<String>> WIDTHS = Map.of(
+            "tinyint", List.of("3", "4"),
+            "smallint", List.of("5", "6"),
+            "mediumint", List.of("8", "9"),
+            "integer", List.of("10", "11"),
+            "bigint", List.of("20", "20"),
+            "year", List.of("4", "4"));
+
+    private final boolean mysql;
+    private final boolean postgresql;
+    private final boolean h2;
+    private final Map<SqlType, SqlType> known = new HashMap<>();
+
+    OwnTypes(Dialect dialect) {
+        this.mysql = dialect.name().equals("mysql") || dialect.name().equals("mariadb");
+        this.postgresql = dialect.name().equals("postgresql");
+        this.h2 = dialect.name().equals("h2");
+    }
+
+    /** A type under the name that the database has for it. */
+    SqlType of(SqlType found) {
+        return mysql || postgresql || h2 ? known.computeIfAbsent(found, this::named) : found;
+    }
+
+    private SqlType named(SqlType found) {
+        Map<String, String> names = mysql ? MYSQL : h2 ? H2 : POSTGRESQL;
+        String name = names.getOrDefault(found.name(), found.name());
+        List<String> arguments = found.arguments();
+        if (name.equals("float") && arguments.size() < 2 && (!mysql || arguments.size() == 1)) {
+            boolean single = found.has(1) && found.number(0) < 25; // the digits of two
+            name = mysql ? single ? "float" : "double" : single ? "real" : "double precision";
+            arguments = List.of();
+        }
+        if (mysql && arguments.isEmpty() && List.of("char", "binary", "bit").contains(name)) {
+            arguments = List.of("1");
+        } else if (mysql && arguments.size() < 2 && name.equals("decimal")) {
+            arguments = List.of(arguments.isEmpty() ? "10" : arguments.get(0), "0");
+        }
+        return name.equals(found.name()) && arguments.equals(found.arguments())
+                ? found
+                : SqlType.of(name, arguments, found.unsigned(), found.array(), found.text());
+    }
+
+    /** The type as the database prints it, of those that have more than one way to be written. */
+    String printed(SqlType type) {
+        return mysql ? inMySql(type) : postgresql || h2 ? type.canonical() : type.text();
+    }
+
+    private static String inMySql(SqlType type) {
+        String text = type.text().toLowerCase(Locale.ROOT);
+        boolean filled = text.contains("zerofill");
+        List<String> widths = WIDTHS.get(type.name());
+        List<String> arguments = type.arguments();
+        if (widths != null && type.has(1) && arguments.get(0).equals(widths.get(type.unsigned() ? 0 : 1))) {
+            arguments = List.of();
+        }
+        String name = type.name().equals("integer") ? "int" : type.name();
+        String canonical =
+                SqlType.of("", arguments, type.unsigned(), "", "").canonical().trim();
+        String behind = canonical.isEmpty() || canonical.startsWith("(") ? canonical : " " + canonical;
+        return name + behind + (filled ? " zerofill" : "") + type.array();
+    }
+}
