@@ -42,3 +42,25 @@ CREATE TABLE scan (
   PRIMARY KEY (consignment, scanned_at),
   CONSTRAINT fk_scan FOREIGN KEY (consignment) REFERENCES consignment (id)
 ) ENGINE=MyISAM;
+
+CREATE TABLE counter (
+  counter TINYBLOB NOT NULL,
+  number INT AUTO_INCREMENT NOT NULL,
+  code VARCHAR(30) NOT NULL,
+  PRIMARY KEY (counter(128), code(30)),
+  KEY by_number (number)
+);
+
+CREATE TABLE dock (
+  id INT NOT NULL AUTO_INCREMENT,
+  PRIMARY KEY (id),
+  UNIQUE KEY id_UNIQUE (id)
+);
+
+CREATE TABLE dock_carrier (
+  dock_id INT NOT NULL,
+  carrier_id INT UNSIGNED NOT NULL,
+  PRIMARY KEY (dock_id, carrier_id),
+  CONSTRAINT fk_dock_carrier_dock FOREIGN KEY (dock_id) REFERENCES dock (id),
+  CONSTRAINT fk_dock_carrier_carrier FOREIGN KEY (carrier_id) REFERENCES `4x4_carrier` (carrier_id)
+);

@@ -34,3 +34,16 @@ comment on column reading.height is 'In metres.';
 
 create table reading_copy (like reading);
 create table reading_twin (like reading including all);
+
+create sequence ticket_seq start with 100;
+create sequence station_seq;
+create table station (
+  id small_count not null default nextval('station_seq'),
+  ticket text not null default nextval('ticket_seq')::text,
+  primary key (id)
+);
+alter sequence station_seq owned by station.id;
+create table sighting (
+  id bigserial primary key,
+  station small_count references station (id)
+);

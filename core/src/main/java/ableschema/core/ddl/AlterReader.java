@@ -286,7 +286,9 @@ final class AlterReader {
     private void setDefault(DraftTable table, String name, Cursor value) {
         String column = table.requireColumn(name);
         Tokens tokens = value.tokens();
-        for (int i = value.at(); i < value.end(); i++) {
+        boolean numbered =
+                table.columns.stream().anyMatch(each -> each.name().equals(column) && context.isNumbered(each.type()));
+        for (int i = value.at(); i < value.end() && numbered; i++) {
             if (tokens.is(i, "nextval") && tokens.is(i + 1, '(')) {
                 Identity numbers = context.draft.drawn(
                         Sequence.key(tokens.kind(i + 2) == Kind.STRING ? tokens.string(i + 2) : ""));

@@ -262,7 +262,7 @@ final class ColumnReader {
         int start = at.at();
         int end = valueEnd();
         Cursor value = at.upTo(end);
-        Optional<Identity> sequence = sequence(start, end);
+        Optional<Identity> sequence = context.isNumbered(held) ? sequence(start, end) : Optional.empty();
         if (sequence.isPresent()) {
             number(sequence.get().start(), sequence.get().step(), false);
             return;

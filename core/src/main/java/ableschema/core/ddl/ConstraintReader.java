@@ -81,7 +81,12 @@ final class ConstraintReader {
             Optional<List<String>> ofIndex = indexed(at);
             skipMethod(at);
             boolean counted = context.is("sqlite") && isCounted(at);
+            int parts = at.at();
             List<String> columns = ofIndex.isPresent() ? ofIndex.get() : columns(at);
+            at.skipTo(parts);
+            if (ofIndex.isEmpty()) {
+                at.inside().parts().forEach(this::keyPart);
+            }
             replaceIndex(name, columns);
             primaryKey(name.isEmpty() ? given : name, columns);
             if (counted) {
@@ -122,6 +127,26 @@ final class ConstraintReader {
             carry(name, at.tokens().text(start, at.end()));
         } else {
             throw new Unread("this is no constraint that is read");
+        }
+    }
+
+    /** A length or a direction behind a column of the key. */
+    private void keyPart(Cursor part) {
+        String said = part.text();
+        String column = table.requireColumn(part.name());
+        if (context.isMySql() && part.is('(')) {
+            String length = part.inside().text();
+            table.change(column, each -> {
+                var options = new HashMap<>(each.options());
+                context.option(options, Part.Kind.COLUMN, DialectOption.KEY_LENGTH, length);
+                return each.withOptions(options);
+            });
+        }
+        if (part.is("desc")) {
+            context.draft.skip(
+                    part.tokens().line(part.at()),
+                    said,
+                    "that the key of " + table.name + " is kept in falling order of " + column + " is not kept");
         }
     }
 

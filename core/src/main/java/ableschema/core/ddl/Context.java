@@ -84,6 +84,14 @@ final class Context {
                 : type;
     }
 
+    /** Whether a column of a type can be numbered by the database; another draws from a sequence of its own. */
+    boolean isNumbered(DataType type) {
+        boolean named = type instanceof DataType.InDomain;
+        return is("postgresql")
+                ? type instanceof DataType.Whole || type instanceof DataType.Counted
+                : !named && !(type instanceof DataType.Text);
+    }
+
     /** What stands behind DEFAULT, which is something, in the one form that it has for a type. */
     Expression<String> defaultValue(Cursor value, DataType base) {
         if (value.atEnd()) {
@@ -106,7 +114,7 @@ final class Context {
         if (text.equals("null")) {
             return Expression.none();
         }
-        if (base instanceof DataType.Bytes && text.equals("'\\x'")) {
+        if (base instanceof DataType.Bytes && (text.equals("'\\x'") || text.equals("x''"))) {
             return Expression.text("''"); // bytes by their numbers, of which there are none
         }
         if (is("postgresql") && text.equals("'now'")) {

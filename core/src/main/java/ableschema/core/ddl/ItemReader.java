@@ -63,7 +63,9 @@ final class ItemReader {
         String sql = tokens.text(token);
         char prefix = (char) (sql.charAt(0) | 0x20);
         boolean binary = (prefix == 'x' || prefix == 'b') && sql.length() > 1 && sql.charAt(1) == '\'';
-        String text = binary ? sql : "'" + tokens.string(token).replace("'", "''") + "'";
+        boolean sequence = token > 1 && tokens.is(token - 2, "nextval");
+        String named = sequence ? tokens.string(token).replaceFirst("^public\\.", "") : tokens.string(token);
+        String text = binary ? sql : "'" + named.replace("'", "''") + "'";
         return new Item(text, Kind.STRING, Optional.empty());
     }
 

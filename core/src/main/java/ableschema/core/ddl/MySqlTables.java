@@ -3,12 +3,15 @@ package ableschema.core.ddl;
 import ableschema.core.expression.Expression;
 import ableschema.core.schema.ForeignKey;
 import ableschema.core.schema.Table;
+import ableschema.core.sql.dialect.DialectOption;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.regex.Pattern;
+import org.jspecify.annotations.Nullable;
 
 /** What MySQL and MariaDB make of a table by themselves, which its definition does not say. */
 final class MySqlTables {
@@ -27,6 +30,7 @@ final class MySqlTables {
     void settle(DraftTable table) {
         Collations.settle(context, table);
         wholeColumns(table);
+        wholeKey(table);
         String engine = table.options.getOrDefault(context.dialect.name() + ".engine", "");
         if (WITHOUT_FOREIGN_KEYS.contains(engine.toLowerCase(Locale.ROOT))) {
             withoutForeignKeys(table, engine);
@@ -63,6 +67,27 @@ final class MySqlTables {
         }
     }
 
+    /** A length that no text of a column reaches says nothing of the key. */
+    private void wholeKey(DraftTable table) {
+        String option = context.dialect.name() + "." + DialectOption.KEY_LENGTH;
+        table.columns.replaceAll(column -> {
+            String length = column.options().get(option);
+            if (length == null || !isAll(table.types.get(column.name()), length)) {
+                return column;
+            }
+            var others = new HashMap<>(column.options());
+            others.remove(option);
+            return column.withOptions(others);
+        });
+    }
+
+    private static boolean isAll(@Nullable SqlType type, String length) {
+        return type != null
+                && (type.name().contains("char") || type.name().endsWith("binary"))
+                && type.number(0) > 0
+                && type.number(0) <= Long.parseLong(length);
+    }
+
     private static Table.IndexedColumn whole(DraftTable table, Table.IndexedColumn part) {
         List<Expression.Piece<String>> pieces = part.value().pieces();
         boolean beginning = pieces.size() == 2
@@ -73,12 +98,8 @@ final class MySqlTables {
             return part;
         }
         String column = part.value().columns().findFirst().orElseThrow();
-        SqlType type = table.types.get(column);
         String digits = ((Expression.Text<String>) pieces.get(1)).text();
-        boolean all = type != null
-                && (type.name().contains("char") || type.name().endsWith("binary"))
-                && type.number(0) > 0
-                && type.number(0) <= Long.parseLong(digits.substring(1, digits.length() - 1));
+        boolean all = isAll(table.types.get(column), digits.substring(1, digits.length() - 1));
         return all ? new Table.IndexedColumn(column, part.descending()) : part;
     }
 

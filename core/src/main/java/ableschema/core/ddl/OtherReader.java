@@ -232,7 +232,7 @@ final class OtherReader {
             at.skipCondition();
             String key = Sequence.key(at.lastName());
             if (at.accept("owned", "by")) {
-                own(at, context.draft.drawn(key));
+                own(at, key);
             }
         } else {
             throw new Unread("nothing is known of this change");
@@ -297,7 +297,7 @@ final class OtherReader {
     }
 
     /** A column that a sequence belongs to is numbered, once its default draws from it. */
-    private void own(Cursor at, Identity numbers) {
+    private void own(Cursor at, String sequence) {
         List<String> parts = new ArrayList<>();
         parts.add(at.name());
         while (at.accept('.')) {
@@ -309,11 +309,13 @@ final class OtherReader {
         }
         String namespace = last > 1 ? context.names.namespace(parts.get(last - 2)) : "";
         DraftTable table = context.table(new TableName(namespace, parts.get(last - 1)));
-        table.change(
-                parts.get(last),
-                column -> column.identity().isPresent()
-                        ? numbered(column, numbers.start(), numbers.step(), false)
-                        : column);
+        table.change(parts.get(last), column -> {
+            if (!context.isNumbered(column.type())) {
+                return column; // the sequence stays one of its own
+            }
+            Identity numbers = context.draft.drawn(sequence);
+            return column.identity().isPresent() ? numbered(column, numbers.start(), numbers.step(), false) : column;
+        });
     }
 
     /** Reads RENAME TABLE a TO b, c TO d. */

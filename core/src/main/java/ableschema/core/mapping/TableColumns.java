@@ -210,7 +210,7 @@ final class TableColumns {
         String label = labels.of(relationship, ref);
         var column = new Column(
                 names.pinnedOr(said.pins().name(), rules.style().of(label)),
-                keys.type(ref),
+                referring(ref),
                 nullable,
                 Filling.byDefault(said.defaultValue().map(any -> "")),
                 Optional.empty(),
@@ -218,6 +218,18 @@ final class TableColumns {
                 said.pins().options());
         put(ref, said.pins(), column);
         traces.put(ref, new ColumnTrace(ref, label, relationship.id()));
+    }
+
+    /** The type of what is referred to: its domain too, unless that would fill the column by itself. */
+    private DataType referring(ForeignColumn ref) {
+        return ref.attribute()
+                .flatMap(design::attribute)
+                .map(Attribute::type)
+                .filter(type -> design.domain(type)
+                        .filter(domain -> !domain.defaultValue().isPresent())
+                        .isPresent())
+                .map(domains::inSchema)
+                .orElseGet(() -> keys.type(ref));
     }
 
     /** Defaults and computations, once all columns have their names. */

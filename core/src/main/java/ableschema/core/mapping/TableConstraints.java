@@ -197,7 +197,7 @@ final class TableConstraints {
     }
 
     private void add(List<UniqueConstraint> uniques, List<String> over, Id origin, Pins pins, Role role) {
-        boolean known = served.contains(over);
+        boolean known = served.contains(over) && !pins.names().containsKey(role); // or found so in a database
         if (!over.isEmpty() && !known) {
             served.add(over);
             uniques.add(new UniqueConstraint(

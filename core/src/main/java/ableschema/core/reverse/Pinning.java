@@ -119,7 +119,9 @@ final class Pinning {
                 .map(Map.Entry::getKey)
                 .findFirst()
                 .orElse("");
-        Pins named = named(Pins.NONE, Role.ITSELF, key.name(), given);
+        boolean claimed = // an index of that name is pinned, and would take it
+                table.indexes().stream().anyMatch(index -> index.name().equals(key.name()));
+        Pins named = named(Pins.NONE, Role.ITSELF, key.name(), claimed ? "" : given);
         String constraint = now.get().uniques().stream()
                 .map(Table.UniqueConstraint::name)
                 .filter(name -> end.relationship().equals(trace.rules().get(name)))

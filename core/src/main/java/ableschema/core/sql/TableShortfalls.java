@@ -178,7 +178,11 @@ final class TableShortfalls {
             boolean second = dialect.numbers(table, column);
             add(
                     found,
-                    second ? Ability.NUMBER_SEVERAL : Ability.NUMBER_ANY_COLUMN,
+                    second
+                            ? Ability.NUMBER_SEVERAL
+                            : dialect.can(Ability.NUMBER_UNINDEXED)
+                                    ? Ability.NUMBER_ANY_COLUMN
+                                    : Ability.NUMBER_UNINDEXED,
                     part,
                     "it must be given by whoever inserts");
             return;

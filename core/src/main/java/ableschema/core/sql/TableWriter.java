@@ -68,6 +68,11 @@ final class TableWriter {
                         table.part(Kind.UNIQUE, unique.name()),
                         unique.name(),
                         "UNIQUE " + dialect.listed(unique.columns()))));
+        ofNumbers()
+                .ifPresent(index -> elements.add(new Element(
+                        table.part(Kind.INDEX, index.name()),
+                        List.of((index.unique() ? "UNIQUE " : "") + "KEY " + dialect.quoted(index.name()) + " ("
+                                + indexed(index) + ")" + dialect.indexEnd(index)))));
         for (Table.CheckConstraint check : table.checks()) {
             if (dialect.understands(check.expression()) && shortfalls.canCheck(check.expression())) {
                 elements.add(constraint(
@@ -234,7 +239,38 @@ final class TableWriter {
                 .map(key -> constraint(
                         table.part(Kind.PRIMARY_KEY, key.name()),
                         key.name(),
-                        "PRIMARY KEY " + dialect.listed(key.columns())));
+                        "PRIMARY KEY ("
+                                + key.columns().stream().map(this::keyed).collect(joining(", ")) + ")"));
+    }
+
+    /** A column as a part of the key, which may be over the beginning of its text alone. */
+    private String keyed(String name) {
+        return dialect.column(name)
+                + table.column(name)
+                        .map(column -> dialect.own(column.options()).get(DialectOption.KEY_LENGTH))
+                        .map(length -> "(" + length + ")")
+                        .orElse("");
+    }
+
+    /** The index that a numbered column leads must stand in the table, where the database wants one and no key does. */
+    private Optional<Table.TableIndex> ofNumbers() {
+        return dialect.can(Ability.NUMBER_UNINDEXED)
+                ? Optional.empty()
+                : table.columns().stream()
+                        .filter(shortfalls::isNumbered)
+                        .map(Column::name)
+                        .filter(name -> !leadsKey(name))
+                        .flatMap(name -> table.indexes().stream()
+                                .filter(index ->
+                                        index.columnNames().stream().limit(1).anyMatch(name::equals)))
+                        .filter(shortfalls::canIndex)
+                        .findFirst();
+    }
+
+    private boolean leadsKey(String name) {
+        return table.primaryKey().stream().anyMatch(key -> key.columns().get(0).equals(name))
+                || table.uniques().stream()
+                        .anyMatch(unique -> unique.columns().get(0).equals(name));
     }
 
     Statement addForeignKey(ForeignKey key) {
@@ -256,7 +292,11 @@ final class TableWriter {
                         .closed(Statement.Kind.INDEX));
             }
         }
-        table.indexes().stream().filter(shortfalls::canIndex).forEach(index -> statements.add(index(index)));
+        Optional<Table.TableIndex> inside = ofNumbers();
+        table.indexes().stream()
+                .filter(shortfalls::canIndex)
+                .filter(index -> inside.filter(index::equals).isEmpty())
+                .forEach(index -> statements.add(index(index)));
         return statements;
     }
 
@@ -291,8 +331,12 @@ final class TableWriter {
         return part.descending() ? value + " DESC" : value;
     }
 
+    private String indexed(Table.TableIndex index) {
+        return index.columns().stream().map(this::indexed).collect(joining(", "));
+    }
+
     private Statement index(Table.TableIndex index) {
-        String columns = index.columns().stream().map(this::indexed).collect(joining(", "));
+        String columns = indexed(index);
         return new SqlWriter(table.part(Kind.INDEX, index.name()))
                 .line("CREATE " + (index.unique() ? "UNIQUE " : "") + dialect.indexKind(index) + "INDEX "
                         + ifMissing(dialect.indexIfMissing()) + dialect.quoted(names.ofIndex(table, index.name()))

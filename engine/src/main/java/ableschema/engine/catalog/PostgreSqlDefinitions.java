@@ -136,7 +136,7 @@ record PostgreSqlDefinitions(Asking asking) implements Definitions {
                 + "  ON f.objoid = c.oid AND f.objsubid = a.attnum"
                 + " LEFT JOIN (SELECT o.refobjid, o.refobjsubid, q.seqstart, q.seqincrement FROM pg_sequence q JOIN pg_depend o"
                 + "  ON o.objid = q.seqrelid AND o.classid = 'pg_class'::regclass AND o.refclassid = 'pg_class'::regclass"
-                + "  AND o.deptype IN ('a', 'i')) s ON s.refobjid = c.oid AND s.refobjsubid = a.attnum"
+                + "  AND o.deptype IN ('a', 'i')) s ON a.atttypid IN (20, 21, 23) AND s.refobjid = c.oid AND s.refobjsubid = a.attnum"
                 + " WHERE c.relkind IN ('r', 'p') AND NOT c.relispartition AND" + ours()
                 + withoutExtensions("pg_class", "c.oid") + " ORDER BY n.nspname, c.relname, a.attnum";
     }

@@ -18,6 +18,8 @@ public enum Ability {
     NUMBER_ANY_COLUMN("numbered columns that are not the whole key"),
     /** Several columns of a table can be numbered. */
     NUMBER_SEVERAL("more than one numbered column in a table"),
+    /** A column can be numbered that leads no key and no index. */
+    NUMBER_UNINDEXED("numbered columns that lead no key or index"),
     /** Numbering can begin anywhere. */
     NUMBERING_START("numbering from a chosen start"),
     /** The database alone gives and changes the numbers of a column. */

@@ -29,6 +29,9 @@ public record DialectOption(Part.Kind of, String name, String form, Pattern valu
     /** The name of the option that has a foreign key checked at the end of each transaction. */
     public static final String DEFERRED = "deferred";
 
+    /** The name of the option by which only the beginning of a text, so many characters of it, is part of the primary key. */
+    public static final String KEY_LENGTH = "key_length";
+
     /** A word, or a name between quotes. */
     private static final String NAME = "(?:[\\p{L}_][\\p{L}\\p{N}_$#-]*|\"[^\";]+\")";
 
@@ -67,6 +70,11 @@ public record DialectOption(Part.Kind of, String name, String form, Pattern valu
     /** A computed column that is worked out each time it is asked for, and kept nowhere. */
     static DialectOption virtual() {
         return flag(Part.Kind.COLUMN, VIRTUAL, "");
+    }
+
+    /** How many characters of a column's text are part of the primary key. */
+    static DialectOption keyLength() {
+        return new DialectOption(Part.Kind.COLUMN, KEY_LENGTH, "", Pattern.compile("[1-9][0-9]{0,4}"));
     }
 
     /** A foreign key that is checked at the end of each transaction, though nothing asks for it. */

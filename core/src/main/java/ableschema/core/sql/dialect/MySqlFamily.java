@@ -51,6 +51,7 @@ abstract class MySqlFamily extends Dialect {
             .without(
                     Ability.DOMAINS,
                     Ability.NUMBER_SEVERAL,
+                    Ability.NUMBER_UNINDEXED,
                     Ability.NUMBERS_ALONE,
                     Ability.NUMBERING_STEP,
                     // it goes on behind the largest number by itself
@@ -66,6 +67,7 @@ abstract class MySqlFamily extends Dialect {
             .withOptions(
                     DialectOption.rawType(),
                     DialectOption.virtual(),
+                    DialectOption.keyLength(),
                     DialectOption.ofTable("engine", "ENGINE={}"),
                     DialectOption.ofTable("charset", "DEFAULT CHARSET={}"),
                     DialectOption.ofTable("collation", "COLLATE={}"),
