@@ -44,8 +44,26 @@ final class Simplification {
      * @param isText       whether a column holds texts, so that a cast to one changes nothing
      */
     static List<Item> of(List<Item> items, boolean printsRanges, Predicate<String> isText) {
-        List<Item> simple = unwrapped(inLists(withoutCastCalls(withoutCasts(items, isText))));
+        List<Item> simple = unwrapped(inLists(withoutCastCalls(withoutCasts(bareCalls(items), isText))));
         return printsRanges ? ranges(simple) : simple;
+    }
+
+    /** A call that is cast is printed in brackets. */
+    private static List<Item> bareCalls(List<Item> items) {
+        var kept = new ArrayList<Item>();
+        for (int i = 0; i < items.size(); i++) {
+            int close = items.get(i).is("(") ? closing(items, i) : i;
+            boolean call = close - i > 3
+                    && (i == 0 || !items.get(i - 1).isCall())
+                    && items.get(i + 1).isFunction()
+                    && items.get(i + 2).is("(")
+                    && closing(items, i + 2) == close - 1
+                    && close + 1 < items.size()
+                    && items.get(close + 1).is("::");
+            kept.addAll(call ? bareCalls(items.subList(i + 1, close)) : List.of(items.get(i)));
+            i = call ? close : i;
+        }
+        return kept;
     }
 
     /** A cast of a literal, and of a text to a text, says nothing that the column's type does not. */
@@ -115,7 +133,8 @@ final class Simplification {
         Item operand = before.get(last);
         if (operand.is(")")) {
             int open = opening(before, last);
-            boolean single = last - open == 2;
+            boolean single =
+                    last - open == 2 && (open == 0 || !before.get(open - 1).isCall());
             operand = single ? before.get(open + 1) : operand;
             if (!single) {
                 return TEXTS.contains(type) && isText(before.subList(open, last)) || isArray(before, open);
