@@ -34,7 +34,7 @@ final class AlterReader {
                 if (adding && !startsAction(action)) { // ADD a int, b int
                     add(table, action);
                 } else {
-                    adding = action.is("add");
+                    adding = action.is("add") || action.is("with", "check") || action.is("with", "nocheck");
                     action(table, action);
                 }
             } catch (Unread e) {
@@ -101,12 +101,27 @@ final class AlterReader {
             long next = at.number();
             table.columns.replaceAll(
                     column -> column.identity().isPresent() ? OtherReader.starting(column, next) : column);
+        } else if (context.isMySql() && isOption(at)) {
+            if (at.accept("convert", "to")) {
+                String collation = context.dialect.name() + ".collation";
+                table.columns.replaceAll(column -> column.withoutOption(collation));
+            }
+            new TableReader(context).options(table, at, at.tokens().line(at.at()));
         } else if (at.accept("attach", "partition")) {
             context.draft.table(at.qualified()).ifPresent(context.draft::dropPart);
             throw new Unread("how " + table.name + " is cut into parts is not kept");
         } else if (!isWithoutMeaning(at)) {
             throw new Unread("nothing is known of this change" + at.here());
         }
+    }
+
+    /** An option of the table, as it stands behind its definition. */
+    private static boolean isOption(Cursor at) {
+        return at.isAny("engine", "charset", "character", "collate", "row_format")
+                || at.is("convert", "to")
+                || at.is("default", "charset")
+                || at.is("default", "character")
+                || at.is("default", "collate");
     }
 
     /** What says nothing of the tables themselves: owners, whether checks are on, how rows are kept. */

@@ -68,12 +68,8 @@ final class Collations {
             table.options.remove(charset);
             table.options.put(collation, settled);
             table.columns.replaceAll(column -> {
-                if (!settled.equals(column.options().get(collation))) {
-                    return column;
-                }
-                var others = new HashMap<>(column.options());
-                others.remove(collation);
-                return column.withOptions(others);
+                boolean same = settled.equals(column.options().get(collation));
+                return same ? column.withoutOption(collation) : column;
             });
         } else if (!set.isEmpty()) {
             table.options.put(charset, present(set));

@@ -138,7 +138,12 @@ final class ColumnReader {
     private void primaryKey(String constraint) {
         at.acceptAny("asc", "desc");
         nullable = context.is("sqlite") && nullable && !type.name().equals("integer");
-        constraints.primaryKey(constraint, List.of(name));
+        at.acceptAny("clustered", "nonclustered");
+        if (at.is('(') && context.isSqlServer()) { // one of the table, though no comma stands before it
+            constraints.primaryKey(constraint, ConstraintReader.columns(at));
+        } else {
+            constraints.primaryKey(constraint, List.of(name));
+        }
         skipStates();
         if (at.acceptAny("autoincrement", "auto_increment")) {
             number(1, 1, false);

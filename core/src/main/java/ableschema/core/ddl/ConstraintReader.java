@@ -203,7 +203,7 @@ final class ConstraintReader {
     }
 
     /** The columns in brackets; a length, a direction or an operator class behind one is passed over. */
-    private static List<String> columns(Cursor at) {
+    static List<String> columns(Cursor at) {
         var columns = new ArrayList<String>();
         for (Cursor part : at.inside().parts()) {
             columns.add(part.name());

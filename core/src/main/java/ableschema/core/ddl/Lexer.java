@@ -13,7 +13,7 @@ import java.util.regex.Pattern;
 final class Lexer {
 
     /** What begins with a digit and is a number though letters are in it. */
-    private static final Pattern NUMBER = Pattern.compile("(?i)0x[0-9a-f]*|0b[01]*|[0-9]+e[0-9]*");
+    private static final Pattern NUMBER = Pattern.compile("(?i)0x[0-9a-f]*|0b[01]*|[0-9]+e[0-9]+");
 
     private static final Set<String> LINE_COMMANDS = Set.of(
             "prompt",
@@ -487,7 +487,8 @@ final class Lexer {
             return false;
         }
         String word = text.substring(start, Math.min(end, start + 40));
-        return !NUMBER.matcher(word).matches();
+        boolean signed = word.matches("(?i)[0-9]+e") && (text.charAt(end) == '+' || text.charAt(end) == '-');
+        return !signed && !NUMBER.matcher(word).matches();
     }
 
     private boolean isHex(int start) {

@@ -5,7 +5,6 @@ import ableschema.core.schema.ForeignKey;
 import ableschema.core.schema.Table;
 import ableschema.core.sql.dialect.DialectOption;
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -72,12 +71,8 @@ final class MySqlTables {
         String option = context.dialect.name() + "." + DialectOption.KEY_LENGTH;
         table.columns.replaceAll(column -> {
             String length = column.options().get(option);
-            if (length == null || !isAll(table.types.get(column.name()), length)) {
-                return column;
-            }
-            var others = new HashMap<>(column.options());
-            others.remove(option);
-            return column.withOptions(others);
+            boolean all = length != null && isAll(table.types.get(column.name()), length);
+            return all ? column.withoutOption(option) : column;
         });
     }
 

@@ -230,7 +230,8 @@ final class TableReader {
                 each.options())));
     }
 
-    private void options(DraftTable table, Cursor at, int line) {
+    /** Reads what may stand behind the definition of a table. */
+    void options(DraftTable table, Cursor at, int line) {
         while (!at.atEnd()) {
             int start = at.at();
             if (at.accept("inherits")) {
@@ -273,6 +274,9 @@ final class TableReader {
         if (option != null && at.isName()) {
             String found = at.name();
             String value = option.equals("row_format") ? found.toUpperCase(Locale.ROOT) : found;
+            if (option.equals("charset")) {
+                table.options.remove(context.dialect.name() + ".collation"); // one of another set, said before
+            }
             if (!value.equalsIgnoreCase("InnoDB")) { // which is usual
                 context.option(table.options, Part.Kind.TABLE, option, value);
             }

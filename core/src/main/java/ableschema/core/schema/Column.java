@@ -5,6 +5,7 @@ import static java.util.Objects.requireNonNull;
 import ableschema.core.expression.Expression;
 import ableschema.core.expression.Filling;
 import ableschema.core.types.DataType;
+import java.util.HashMap;
 import java.util.Map;
 import java.util.Optional;
 
@@ -41,6 +42,16 @@ public record Column(
 
     public Column withOptions(Map<String, String> options) {
         return new Column(name, type, nullable, filling, identity, comment, options);
+    }
+
+    /** The same without an option that is said of it, if it is. */
+    public Column withoutOption(String option) {
+        if (!options.containsKey(option)) {
+            return this;
+        }
+        var others = new HashMap<>(options);
+        others.remove(option);
+        return withOptions(others);
     }
 
     public Column withNullable(boolean nullable) {

@@ -10,6 +10,7 @@ import ableschema.core.sql.dialect.Dialect;
 import ableschema.core.sql.dialect.Dialects;
 import ableschema.core.store.DocumentFile;
 import ableschema.core.types.DataType;
+import java.util.List;
 import org.junit.jupiter.api.Test;
 
 /** What tools write that no manual shows, read and written again through the file of the design. */
@@ -390,5 +391,93 @@ class OddScriptsTest {
                 .isEqualTo(1);
         assertThat(read.schema().table("a").orElseThrow().columns().get(1).type())
                 .isEqualTo(new DataType.Whole(255));
+    }
+
+    /** An engine or character set may be said later, and one that converts takes the columns along. */
+    @Test
+    void options_that_a_later_statement_says_count() {
+        assertThat(
+                        again(
+                                "mariadb",
+                                """
+                                CREATE TABLE buoy (id int NOT NULL, mark varchar(9) CHARACTER SET latin1) CHARSET=latin1;
+                                ALTER TABLE buoy ADD PRIMARY KEY (id), ENGINE=MyISAM;
+                                ALTER TABLE buoy CONVERT TO CHARACTER SET utf8 COLLATE utf8_bin;
+                                ALTER TABLE buoy COMMENT='Lit at night.', ROW_FORMAT=compact;
+                                """))
+                .contains("PRIMARY KEY (id)")
+                .contains(") COLLATE=utf8mb3_bin ENGINE=MyISAM ROW_FORMAT=COMPACT COMMENT='Lit at night.';")
+                .doesNotContain("latin1");
+    }
+
+    @Test
+    void all_defaults_of_one_list_are_read_and_a_key_without_a_comma_before_it() {
+        SqlRead read = read(
+                "sqlserver",
+                """
+                CREATE TABLE [dbo].[lamp] ([id] [int] NOT NULL, [colour] [varchar] (9) NOT NULL,
+                  [watts] [int] NOT NULL CONSTRAINT [PK_lamp] PRIMARY KEY CLUSTERED ([id] ASC));
+                ALTER TABLE [dbo].[lamp] WITH NOCHECK ADD
+                  CONSTRAINT [DF_1] DEFAULT ('white') FOR [colour],
+                  CONSTRAINT [DF_2] DEFAULT (40) FOR [watts];
+                """);
+
+        assertThat(read.skipped()).isEmpty();
+        Table lamp = read.schema().tables().get(0);
+        assertThat(lamp.primaryKey()).contains(new Table.PrimaryKey("PK_lamp", List.of("id")));
+        assertThat(lamp.columns())
+                .extracting(each -> each.defaultValue().toString())
+                .containsExactly("", "'white'", "40");
+    }
+
+    /** Digits begin a name only where they are no number, and a mark that ends statements may touch them. */
+    @Test
+    void names_that_begin_with_digits_are_names() {
+        SqlRead read = read(
+                "mysql",
+                """
+                DELIMITER $$
+                CREATE TABLE 3rd_party (1st int DEFAULT 0x1F, 2e int DEFAULT 2e1, 4x4 int DEFAULT 5)$$
+                CREATE PROCEDURE p() SELECT 3rd_party.1st FROM 3rd_party LIMIT 1$$
+                """);
+
+        assertThat(read.skipped()).isEmpty();
+        assertThat(read.schema().tables().get(0).columns())
+                .extracting(each -> each.name() + " " + each.defaultValue())
+                .containsExactly("1st 31", "2e 20", "4x4 5");
+        assertThat(read.schema().carried()).hasSize(1);
+    }
+
+    /** What a cast changes stays; one of a literal, or of a text to a text, changes nothing. */
+    @Test
+    void casts_of_calls_are_kept() {
+        Table table = read(
+                        "postgresql",
+                        """
+                        create table tide (at date default (now())::date, high text default to_char('7'::int, '9')::text,
+                          low numeric check (low > ('-3')::integer and low < '9'::numeric), no text default (length('x'))::text);
+                        """)
+                .schema()
+                .tables()
+                .get(0);
+
+        assertThat(table.columns())
+                .extracting(each -> each.defaultValue().toString())
+                .containsExactly("now()::date", "to_char(7, '9')::text", "", "length('x')::text");
+        assertThat(table.checks().get(0).expression()).hasToString("{low} > -3 and {low} < 9");
+    }
+
+    /** The catalogue's way of saying how a text is kept is no other text; a foreign key that the engine drops is told. */
+    @Test
+    void a_foreign_key_that_the_engine_does_not_keep_is_told() {
+        SqlRead read = read(
+                "mysql",
+                """
+                CREATE TABLE quay (id int PRIMARY KEY);
+                CREATE TABLE ring (id int PRIMARY KEY, quay int, FOREIGN KEY (quay) REFERENCES quay (id)) ENGINE=MyISAM;
+                """);
+
+        assertThat(read.schema().tables().get(1).foreignKeys()).isEmpty();
+        assertThat(read.skipped()).extracting(Skipped::statement).containsExactly("foreign key (quay) of ring to quay");
     }
 }
