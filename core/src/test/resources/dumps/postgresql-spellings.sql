@@ -47,3 +47,18 @@ create table sighting (
   id bigserial primary key,
   station small_count references station (id)
 );
+
+create table register (
+  id bigserial primary key,
+  page smallserial,
+  digest bytea check (length(digest) = 20)
+);
+create table entry (
+  nr serial primary key,
+  register_id serial not null references register (id),
+  before_note text,
+  like reading_copy,
+  after_note text
+);
+create index reading_by_label on reading (label collate "C" desc nulls last, height nulls first) include (steps, sealed) where sealed;
+create index reading_by_like on reading (lower(label) collate "C" text_pattern_ops, id desc);

@@ -52,6 +52,17 @@ final class Collations {
         return small.equals("utf8") || small.startsWith("utf8_") ? "utf8mb3" + small.substring(4) : small;
     }
 
+    /** How many bytes a character takes at most; four where nothing is said of it. */
+    static int bytes(String collation) {
+        String charset = collation.replaceAll("_.*", "");
+        return switch (charset) {
+            case "", "utf8mb4", "utf16", "utf16le", "utf32", "gb18030" -> 4;
+            case "utf8mb3", "ujis", "eucjpms" -> 3;
+            case "ucs2", "big5", "gbk", "gb2312", "sjis", "cp932", "euckr" -> 2;
+            default -> 1;
+        };
+    }
+
     /** Leaves one of both to a table, and to its columns only what is another than the table's. */
     static void settle(Context context, DraftTable table) {
         String charset = context.dialect.name() + ".charset";

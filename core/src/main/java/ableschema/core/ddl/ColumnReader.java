@@ -208,7 +208,7 @@ final class ColumnReader {
         if (of.atEnd()) {
             throw new Unread("what is computed is missing");
         }
-        Expression<String> value = context.expressions.read(of, table::column, table::isText);
+        Expression<String> value = context.expressions.read(of, table);
         filling = Filling.computed(value);
         if (type.name().isEmpty()) {
             held = ofSources(value);
@@ -272,7 +272,12 @@ final class ColumnReader {
             number(sequence.get().start(), sequence.get().step(), false);
             return;
         }
-        filling = Filling.byDefault(context.defaultValue(value, context.base(held)));
+        boolean quoted = context.is("sqlite") && end == start + 1 && at.tokens().kind(start) == Kind.NAME;
+        filling = Filling.byDefault(
+                quoted // which there is a text where it is the name of nothing
+                        ? context.defaultValue(
+                                Expression.text(context.dialect.text(at.tokens().unquoted(start))), context.base(held))
+                        : context.defaultValue(value, context.base(held)));
     }
 
     /** The numbers of a sequence that a default draws from. */

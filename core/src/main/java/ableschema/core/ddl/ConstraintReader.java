@@ -264,10 +264,10 @@ final class ConstraintReader {
             context.option(options, Part.Kind.INDEX, DialectOption.KIND, kind);
         }
         if (at.accept("include")) {
-            reader.includes(at.inside());
+            reader.includes(at.inside(), options);
         }
         Expression<String> only = at.accept("where")
-                ? context.expressions.read(at.upTo(IndexReader.conditionEnd(at)), table::column, table::isText)
+                ? context.expressions.read(at.upTo(IndexReader.conditionEnd(at)), table)
                 : Expression.none();
         reader.add(name, parts, unique, only, options);
     }
@@ -288,7 +288,7 @@ final class ConstraintReader {
         at.expect("check");
         at.accept("not", "for");
         at.accept("replication");
-        Expression<String> condition = context.expressions.read(at.inside(), table::column, table::isText);
+        Expression<String> condition = context.expressions.read(at.inside(), table);
         if (!condition.isPresent()) {
             throw new Unread("the condition is missing");
         }

@@ -48,7 +48,6 @@ final class DraftTable {
         this.names = names;
     }
 
-    /** The column of that name, as it is spelled; empty where there is none. */
     /** Whether the numbers of a column come of a sequence that it draws from, and not of the column itself. */
     boolean isDrawing(String column) {
         SqlType type = types.get(column);
@@ -65,6 +64,16 @@ final class DraftTable {
                                 || type.name().equals("name"));
     }
 
+    /** Whether a column is declared to hold bytes. */
+    boolean isBytes(String column) {
+        SqlType type = types.get(column);
+        return type != null
+                && (type.name().equals("bytea")
+                        || type.name().endsWith("blob")
+                        || type.name().endsWith("binary"));
+    }
+
+    /** The column of that name, as it is spelled; empty where there is none. */
     Optional<String> column(String called) {
         for (Column column : columns) {
             if (names.same(column.name(), called)) {

@@ -100,25 +100,31 @@ final class ExpressionReader {
      * @param column gives the column that a name means; empty for a name that is none
      */
     Expression<String> read(Cursor at, Function<String, Optional<String>> column) {
-        return read(at, column, any -> true);
+        return read(at, column, any -> true, any -> false);
     }
 
-    /** The same, where it is known which columns hold texts. */
-    Expression<String> read(Cursor at, Function<String, Optional<String>> column, Predicate<String> isText) {
+    /** The same of what speaks of a table, of which it is known what its columns hold. */
+    Expression<String> read(Cursor at, DraftTable table) {
+        return read(at, table::column, table::isText, table::isBytes);
+    }
+
+    private Expression<String> read(
+            Cursor at, Function<String, Optional<String>> column, Predicate<String> isText, Predicate<String> isBytes) {
         List<Item> items = ItemReader.read(at, column);
         if (items.size() > LONGEST) {
             return expression(items, dialect.name());
         }
         boolean or = doublePipeIsOr && items.stream().anyMatch(item -> item.is("||"));
         items = Simplification.of(calls.standard(items), dialect.name().equals("postgresql"), isText);
-        boolean isStandard = !or && isStandard(items);
+        boolean isStandard = !or && isStandard(items, isBytes);
         if (isStandard) {
             items = items.stream().map(this::renamed).toList();
         }
         return expression(items, isStandard ? "" : dialect.name());
     }
 
-    private boolean isStandard(List<Item> items) {
+    /** @param isBytes whether a column holds bytes, of which no function counts the characters */
+    private boolean isStandard(List<Item> items, Predicate<String> isBytes) {
         for (int i = 0; i < items.size(); i++) {
             Item item = items.get(i);
             boolean call = i + 1 < items.size() && items.get(i + 1).is("(");
@@ -127,7 +133,7 @@ final class ExpressionReader {
                         case STRING -> item.text().startsWith("'");
                         case NUMBER -> item.text().indexOf('x') < 0;
                         case SYMBOL -> OPERATORS.contains(item.text());
-                        case WORD -> WORDS.contains(item.text()) || call && standard.containsKey(item.text());
+                        case WORD -> WORDS.contains(item.text()) || call && isKnown(items, i, isBytes);
                         case NAME -> false;
                     };
             if (!good) {
@@ -135,6 +141,13 @@ final class ExpressionReader {
             }
         }
         return true;
+    }
+
+    private boolean isKnown(List<Item> items, int function, Predicate<String> isBytes) {
+        Optional<String> argument =
+                function + 2 < items.size() ? items.get(function + 2).column() : Optional.empty();
+        return standard.containsKey(items.get(function).text())
+                && argument.filter(isBytes).isEmpty();
     }
 
     private Item renamed(Item item) {

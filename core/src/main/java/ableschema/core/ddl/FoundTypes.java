@@ -68,7 +68,10 @@ final class FoundTypes {
                 .filter(name ->
                         draft.columns.stream().anyMatch(each -> each.name().equals(name) && each.nullable()))
                 .toList();
-        if (optional.size() < 2 || key.wholeOrEmpty()) {
+        if (optional.size() < 2) {
+            return key.withWholeOrEmpty(false); // it cannot be empty in part
+        }
+        if (key.wholeOrEmpty()) {
             return key;
         }
         String empty = optional.stream().map(name -> "{" + name + "} is null").collect(Collectors.joining(" and "));
@@ -199,8 +202,17 @@ final class FoundTypes {
     }
 
     private boolean isUsual(Table table, Column column, SqlType found) {
-        boolean serial = found.name().endsWith("serial"); // a whole number and its numbering
-        return serial || context.types.isUsual(found, context.dialect.columnType(table, column, column.type()));
+        return context.types.isUsual(counted(found), context.dialect.columnType(table, column, column.type()));
+    }
+
+    /** A serial is a whole number of some size, and its numbering. */
+    private static SqlType counted(SqlType found) {
+        return switch (found.name()) {
+            case "serial" -> SqlType.of("integer", List.of(), false, "", "integer");
+            case "smallserial" -> SqlType.of("smallint", List.of(), false, "", "smallint");
+            case "bigserial" -> SqlType.of("bigint", List.of(), false, "", "bigint");
+            default -> found;
+        };
     }
 
     private Column kept(Column column, SqlType found) {
@@ -212,7 +224,7 @@ final class FoundTypes {
 
     /** Some databases have several names for one type, and print the longest. */
     private String pinned(SqlType found) {
-        String text = context.types.printed(found);
+        String text = context.types.printed(counted(found));
         String owner = context.draft.owner;
         String own = owner.isEmpty() ? text : text.replaceFirst("(?i)^\"?" + Pattern.quote(owner) + "\"?\\.", "");
         return own.replaceAll("\\[(\\w+)]", "$1"); // quoted as some tools do with all names

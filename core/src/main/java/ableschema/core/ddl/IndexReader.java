@@ -1,6 +1,5 @@
 package ableschema.core.ddl;
 
-import ableschema.core.ddl.Tokens.Kind;
 import ableschema.core.expression.Expression;
 import ableschema.core.schema.Part;
 import ableschema.core.schema.Table;
@@ -10,7 +9,6 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 
 /** Reads indexes: {@code CREATE [UNIQUE] INDEX NAME ON TABLE [USING method] "(" parts ")" [WHERE condition]}. */
 final class IndexReader {
@@ -42,11 +40,11 @@ final class IndexReader {
         Expression<String> only = Expression.none();
         while (!at.atEnd()) {
             if (at.accept("where")) {
-                only = context.expressions.read(at.upTo(conditionEnd(at)), reader.table::column, reader.table::isText);
+                only = context.expressions.read(at.upTo(conditionEnd(at)), reader.table);
             } else if (at.accept("using")) {
                 method = at.name();
             } else if (at.accept("include")) {
-                reader.includes(at.inside());
+                reader.includes(at.inside(), options);
             } else if (at.is("with") && at.at() + 1 < at.end() && at.tokens().is(at.at() + 1, '(')) {
                 at.skip();
                 at.inside();
@@ -65,8 +63,19 @@ final class IndexReader {
         reader.add(name, parts, unique, only, options);
     }
 
-    void includes(Cursor at) {
-        context.draft.skip(at.tokens().line(at.at()), at.text(), "the columns that an index takes along are not kept");
+    /** Columns that an index takes along, so that they are found without the table. */
+    void includes(Cursor at, Map<String, String> options) {
+        int start = at.at();
+        var columns = new ArrayList<String>();
+        for (Cursor part : at.parts()) {
+            columns.add(context.dialect.column(table.requireColumn(part.name())));
+        }
+        if (!context.option(options, Part.Kind.INDEX, DialectOption.INCLUDE, String.join(", ", columns))) {
+            context.draft.skip(
+                    at.tokens().line(start),
+                    at.tokens().text(start, at.end()),
+                    "the columns that an index takes along are not kept");
+        }
     }
 
     static int conditionEnd(Cursor at) {
@@ -96,7 +105,21 @@ final class IndexReader {
             return;
         }
         String called = context.defaults.indexOf(table, parts, name);
-        table.indexes.add(new Table.TableIndex(called, parts, unique, only, options));
+        boolean own = !only.isStandard()
+                || parts.stream().anyMatch(part -> !part.value().isStandard());
+        table.indexes.add(new Table.TableIndex(
+                called,
+                own ? parts.stream().map(this::inOwn).toList() : parts,
+                unique,
+                own && only.isPresent() ? only.in(context.dialect.name()) : only,
+                options));
+    }
+
+    /** What an index is made of is all of one dialect. */
+    private Table.IndexedColumn inOwn(Table.IndexedColumn part) {
+        return part.value().asColumn().isPresent()
+                ? part
+                : new Table.IndexedColumn(part.value().in(context.dialect.name()), part.descending());
     }
 
     private static boolean isPlain(List<Table.IndexedColumn> parts, Expression<String> only) {
@@ -106,84 +129,11 @@ final class IndexReader {
 
     /** The parts between the brackets: columns, or what is made of them, each with its direction. */
     List<Table.IndexedColumn> parts(Cursor inside) {
+        var reader = new IndexPartReader(context, table);
         var parts = new ArrayList<Table.IndexedColumn>();
         for (Cursor part : inside.parts()) {
-            parts.add(part(part));
+            parts.add(reader.read(part));
         }
         return parts;
-    }
-
-    private Table.IndexedColumn part(Cursor at) {
-        int end = at.end();
-        boolean descending = false;
-        for (int i = at.at() + 1; i < at.end(); i++) {
-            Tokens tokens = at.tokens();
-            boolean direction =
-                    tokens.is(i, "asc") || tokens.is(i, "desc") || tokens.is(i, "nulls") || tokens.is(i, "collate");
-            if (direction && !inBrackets(at, i)) {
-                descending |= tokens.is(i, "desc");
-                end = Math.min(end, i);
-                if (tokens.is(i, "collate")) {
-                    context.draft.skip(
-                            tokens.line(i),
-                            tokens.text(at.at(), at.end()),
-                            "how an index compares its texts is not kept");
-                }
-            }
-        }
-        if (at.isName() && at.at() + 1 == end) {
-            String name = at.name();
-            Optional<String> column = table.column(name);
-            return new Table.IndexedColumn(
-                    Expression.column(
-                            column.orElseThrow(() -> new Unread("there is no column " + name + " in " + table.name))),
-                    descending);
-        }
-        int operators = operatorClass(at, end);
-        if (operators < end) {
-            return compared(at, operators, end, descending);
-        }
-        boolean cut = at.isName()
-                && at.at() + 4 == end
-                && at.tokens().is(at.at() + 1, '(')
-                && at.tokens().kind(at.at() + 2) == Kind.NUMBER;
-        if (cut && context.isMySql()) {
-            String column = table.requireColumn(at.name());
-            Expression<String> start = Expression.of(
-                    new Expression.Column<>(column),
-                    new Expression.Text<>(at.upTo(end).text()));
-            return new Table.IndexedColumn(start.in(context.dialect.name()), descending);
-        }
-        return new Table.IndexedColumn(
-                context.expressions.read(at.upTo(end), table::column, table::isText), descending);
-    }
-
-    /** Where the name of an operator class begins, which says how a part is compared; the end where there is none. */
-    private int operatorClass(Cursor at, int end) {
-        if (!context.is("postgresql") || end < at.at() + 2 || at.tokens().kind(end - 1) == Kind.SYMBOL) {
-            return end;
-        }
-        int start = end - 1;
-        while (start > at.at() + 2 && at.tokens().is(start - 1, '.')) {
-            start -= 2;
-        }
-        boolean behind = at.tokens().is(start - 1, ')') || start == at.at() + 1;
-        return behind && at.tokens().unquoted(end - 1).endsWith("_ops") ? start : end;
-    }
-
-    /** A part that is compared in another way than its type is. */
-    private Table.IndexedColumn compared(Cursor at, int operators, int end, boolean descending) {
-        Expression<String> value = context.expressions.read(at.upTo(operators), table::column, table::isText);
-        var pieces = new ArrayList<>(value.pieces());
-        pieces.add(new Expression.Text<>(" " + at.tokens().unquoted(end - 1)));
-        return new Table.IndexedColumn(new Expression<>(pieces, context.dialect.name()), descending);
-    }
-
-    private static boolean inBrackets(Cursor at, int token) {
-        int depth = 0;
-        for (int i = at.at(); i < token; i++) {
-            depth += at.tokens().is(i, '(') ? 1 : at.tokens().is(i, ')') ? -1 : 0;
-        }
-        return depth > 0;
     }
 }

@@ -8,6 +8,8 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
 import java.util.Set;
 import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
@@ -30,6 +32,9 @@ final class MySqlTables {
         Collations.settle(context, table);
         wholeColumns(table);
         wholeKey(table);
+        if (context.is("mariadb")) {
+            cutToFit(table);
+        }
         String engine = table.options.getOrDefault(context.dialect.name() + ".engine", "");
         if (WITHOUT_FOREIGN_KEYS.contains(engine.toLowerCase(Locale.ROOT))) {
             withoutForeignKeys(table, engine);
@@ -64,6 +69,51 @@ final class MySqlTables {
                 }
             }
         }
+    }
+
+    /**
+     * MariaDB cuts the parts of an index that is not unique to what its engine takes, with a warning (Key::MULTIPLE in
+     * mysql_prepare_create_table).
+     */
+    private void cutToFit(DraftTable table) {
+        table.indexes.replaceAll(index -> index.unique() || !index.options().isEmpty()
+                ? index
+                : new Table.TableIndex(
+                        index.name(),
+                        index.columns().stream()
+                                .map(part -> fitting(table, part))
+                                .toList(),
+                        false,
+                        index.only(),
+                        index.options()));
+    }
+
+    private Table.IndexedColumn fitting(DraftTable table, Table.IndexedColumn part) {
+        Optional<String> column = part.value().asColumn();
+        SqlType type = column.map(table.types::get).orElse(null);
+        if (column.isEmpty() || type == null || !type.name().contains("char")) {
+            return part;
+        }
+        String option = context.dialect.name() + ".collation";
+        String collation = table.columns.stream()
+                .filter(each -> each.name().equals(column.get()))
+                .map(each -> each.options().get(option))
+                .filter(Objects::nonNull)
+                .findFirst()
+                .orElse(table.options.getOrDefault(option, ""));
+        int most = mostBytes(table) / Collations.bytes(collation);
+        if (type.number(0) <= most) {
+            return part;
+        }
+        Expression<String> start =
+                Expression.of(new Expression.Column<>(column.get()), new Expression.Text<>("(" + most + ")"));
+        return new Table.IndexedColumn(start.in(context.dialect.name()), part.descending());
+    }
+
+    /** How long a part of an index may be. */
+    private int mostBytes(DraftTable table) {
+        String engine = table.options.getOrDefault(context.dialect.name() + ".engine", "");
+        return engine.equalsIgnoreCase("myisam") ? 1000 : engine.isEmpty() ? 3072 : Integer.MAX_VALUE;
     }
 
     /** A length that no text of a column reaches says nothing of the key. */

@@ -94,10 +94,14 @@ final class TableReader {
     private void elements(DraftTable table, Cursor inside, Set<String> inherited) {
         List<Cursor> columns = new ArrayList<>();
         List<Cursor> constraints = new ArrayList<>();
+        List<Cursor> waiting = new ArrayList<>();
         for (Cursor element : inside.parts()) {
             if (element.is("like")
                     && element.at() + 1 < element.end()
                     && !element.tokens().is(element.at() + 1, '(')) {
+                announce(table, waiting, inherited); // they stand before those that are copied
+                columns.addAll(waiting);
+                waiting.clear();
                 attempt(element, () -> {
                     element.skip();
                     copy(table, element);
@@ -105,10 +109,11 @@ final class TableReader {
             } else if (ConstraintReader.begins(element)) {
                 constraints.add(element);
             } else if (!element.atEnd()) {
-                columns.add(element);
+                waiting.add(element);
             }
         }
-        announce(table, columns, inherited);
+        announce(table, waiting, inherited);
+        columns.addAll(waiting);
         columns.forEach(element -> attempt(element, () -> column(table, element)));
         var reader = new ConstraintReader(context, table);
         constraints.forEach(element -> attempt(element, () -> reader.read(element)));

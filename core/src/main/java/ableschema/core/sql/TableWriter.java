@@ -342,8 +342,8 @@ final class TableWriter {
                         + ifMissing(dialect.indexIfMissing()) + dialect.quoted(names.ofIndex(table, index.name()))
                         + " ON " + name()
                         + dialect.indexMethod(index) + " (" + columns + ")"
-                        + rowsOf(index)
-                        + dialect.indexEnd(index))
+                        + dialect.indexEnd(index)
+                        + rowsOf(index))
                 .closed(Statement.Kind.INDEX);
     }
 

@@ -99,7 +99,7 @@ class DomainsTest {
                         .column("depot_code")
                         .orElseThrow()
                         .type())
-                .as("what refers is held by what it refers to")
-                .hasToString("text 7");
+                .as("what refers is of the same named type")
+                .hasToString("domain post_code");
     }
 }

@@ -10,6 +10,8 @@ record SqliteDefinitions(Asking asking) implements Definitions {
         var sql = new StringBuilder();
         try (Rows rows = asking.rows(
                 "SELECT sql FROM sqlite_master WHERE sql IS NOT NULL AND name NOT LIKE 'sqlite\\_%' ESCAPE '\\'"
+                        // the tables in which a virtual table keeps what it holds
+                        + " AND name NOT IN (SELECT name FROM pragma_table_list WHERE type = 'shadow')"
                         + " ORDER BY CASE type WHEN 'table' THEN 1 WHEN 'index' THEN 2 ELSE 3 END, rowid")) {
             while (rows.next()) {
                 sql.append(rows.text("sql")).append(";\n");

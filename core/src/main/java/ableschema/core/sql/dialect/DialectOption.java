@@ -32,8 +32,14 @@ public record DialectOption(Part.Kind of, String name, String form, Pattern valu
     /** The name of the option by which only the beginning of a text, so many characters of it, is part of the primary key. */
     public static final String KEY_LENGTH = "key_length";
 
+    /** The name of the option that lists the columns which an index takes along. */
+    public static final String INCLUDE = "include";
+
     /** A word, or a name between quotes. */
     private static final String NAME = "(?:[\\p{L}_][\\p{L}\\p{N}_$#-]*|\"[^\";]+\")";
+
+    /** A name as it stands in SQL, with what may quote it. */
+    private static final String INCLUDED = "(?:[\\p{L}_][\\p{L}\\p{N}_$#]*|\"(?:[^\"]|\"\")+\"|\\[(?:[^]]|]])+])";
 
     private static final String ARGUMENTS = "\\((?:[^();'\"]++|'(?:[^']++|'')*+')*+\\)";
     private static final Pattern RAW_TYPE = Pattern.compile(NAME + "(?:[ .]+" + NAME + ")* ?(?:" + ARGUMENTS
@@ -75,6 +81,12 @@ public record DialectOption(Part.Kind of, String name, String form, Pattern valu
     /** How many characters of a column's text are part of the primary key. */
     static DialectOption keyLength() {
         return new DialectOption(Part.Kind.COLUMN, KEY_LENGTH, "", Pattern.compile("[1-9][0-9]{0,4}"));
+    }
+
+    /** Columns that an index takes along, by their names as they stand in SQL. */
+    static DialectOption include() {
+        return new DialectOption(
+                Part.Kind.INDEX, INCLUDE, "INCLUDE ({})", Pattern.compile(INCLUDED + "(?:, " + INCLUDED + ")*"));
     }
 
     /** A foreign key that is checked at the end of each transaction, though nothing asks for it. */

@@ -16,7 +16,8 @@ import java.util.regex.Pattern;
 /** PostgreSQL 17. */
 final class PostgreSql extends Dialect {
 
-    private static final Pattern COMPARED = Pattern.compile("(.*)( \\w+_ops)");
+    private static final Pattern COMPARED = Pattern.compile(
+            "(.+?)((?: collate \"(?:[^\"]|\"\")+\")?(?: \\w+_ops)?(?:(?: desc)? nulls (?:first|last))?)");
     private static final Pattern COLUMN = Pattern.compile("\\w+|\"(?:[^\"]|\"\")+\"");
 
     private static final Traits TRAITS = Traits.STANDARD
@@ -51,6 +52,7 @@ final class PostgreSql extends Dialect {
                     Carried.Kind.RULE)
             .withOptions(
                     DialectOption.rawType(),
+                    DialectOption.include(),
                     DialectOption.rawBase(),
                     DialectOption.ofTable("tablespace", "TABLESPACE {}"),
                     DialectOption.ofColumn("collation", "COLLATE \"{}\""),
@@ -124,14 +126,15 @@ final class PostgreSql extends Dialect {
 
     @Override
     public String indexEnd(Table.TableIndex index) {
-        return "";
+        String included = own(index.options()).get(DialectOption.INCLUDE);
+        return included == null ? "" : " INCLUDE (" + included + ")";
     }
 
     /** How a part is compared stands behind it, outside its brackets. */
     @Override
     public String indexed(String expression) {
         Matcher compared = COMPARED.matcher(expression);
-        if (!compared.matches()) {
+        if (!compared.matches() || compared.group(2).isEmpty()) {
             return super.indexed(expression);
         }
         String value = compared.group(1);

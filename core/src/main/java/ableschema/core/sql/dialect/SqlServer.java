@@ -70,6 +70,7 @@ final class SqlServer extends Dialect {
                     Ability.LONG_TEXT_IN_KEYS)
             .withOptions(
                     DialectOption.rawType(),
+                    DialectOption.include(),
                     DialectOption.virtual(),
                     DialectOption.ofTable("filegroup", "ON [{}]"),
                     DialectOption.indexKind("clustered"),

@@ -11,12 +11,16 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.regex.Pattern;
 
 /**
  * SQLite 3.50. It numbers only the one column of a primary key, takes all constraints with the table, and puts any value into
  * a column unless a check or a strict table holds it.
  */
 final class Sqlite extends Dialect {
+
+    /** A column with how its texts are compared. */
+    private static final Pattern COMPARED = Pattern.compile("(?:\\w+|\"(?:[^\"]|\"\")+\") collate \\w+");
 
     private static final String TYPES = "types";
 
@@ -244,5 +248,11 @@ final class Sqlite extends Dialect {
     @Override
     protected boolean takesCallsAsDefaults() {
         return false;
+    }
+
+    /** How a part is compared stands behind it, outside its brackets. */
+    @Override
+    public String indexed(String expression) {
+        return COMPARED.matcher(expression).matches() ? expression : super.indexed(expression);
     }
 }
