@@ -64,3 +64,21 @@ CREATE TABLE dock_carrier (
   CONSTRAINT fk_dock_carrier_dock FOREIGN KEY (dock_id) REFERENCES dock (id),
   CONSTRAINT fk_dock_carrier_carrier FOREIGN KEY (carrier_id) REFERENCES `4x4_carrier` (carrier_id)
 );
+
+CREATE TABLE voyage (
+  record_id SERIAL UNIQUE,
+  code NCHAR(6) NOT NULL,
+  dock_id INT NOT NULL,
+  PRIMARY KEY (record_id),
+  CONSTRAINT fk_voyage_dock FOREIGN KEY (dock_id) REFERENCES dock (id)
+);
+ALTER TABLE voyage DROP FOREIGN KEY fk_voyage_dock;
+CREATE TABLE leg (
+  voyage BIGINT UNSIGNED NOT NULL,
+  dock_id INT NOT NULL,
+  KEY fk_leg_voyage (voyage),
+  CONSTRAINT fk_leg_voyage FOREIGN KEY (voyage) REFERENCES voyage (record_id),
+  CONSTRAINT fk_leg_dock FOREIGN KEY (dock_id) REFERENCES dock (id)
+);
+ALTER TABLE leg DROP FOREIGN KEY fk_leg_dock;
+DROP INDEX fk_leg_dock ON leg;

@@ -62,3 +62,13 @@ create table entry (
 );
 create index reading_by_label on reading (label collate "C" desc nulls last, height nulls first) include (steps, sealed) where sealed;
 create index reading_by_like on reading (lower(label) collate "C" text_pattern_ops, id desc);
+
+create table person (id bigserial primary key, called_at time(3) with time zone);
+create table employee (
+  id bigserial primary key,
+  person_id bigint not null unique references person (id)
+);
+create table badge (
+  id bigserial primary key,
+  person_id bigint not null references employee (person_id)
+);

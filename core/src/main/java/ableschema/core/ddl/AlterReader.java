@@ -237,10 +237,16 @@ final class AlterReader {
     private void drop(DraftTable table, Cursor at) {
         if (at.accept("primary", "key")) {
             table.primaryKey = null;
-        } else if (at.acceptAny("constraint", "index", "key", "check") || at.accept("foreign", "key")) {
+        } else if (at.isAny("constraint", "index", "key", "check", "foreign")) {
+            boolean reference = at.accept("foreign", "key");
+            boolean index = at.acceptAny("index", "key");
+            at.acceptAny("constraint", "check");
             at.skipCondition();
             String name = at.name();
-            if (!table.dropNamed(name)) {
+            boolean found = context.isMySql() && reference
+                    ? new MySqlTables(context).dropForeignKey(table, name)
+                    : context.isMySql() && index ? table.dropIndex(name) : table.dropNamed(name);
+            if (!found) {
                 throw new Unread("there is no constraint or index " + name + " in " + table.name);
             }
         } else if (at.accept("default")) {

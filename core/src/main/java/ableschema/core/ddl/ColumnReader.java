@@ -60,6 +60,9 @@ final class ColumnReader {
         } else if (!at.atEnd() || !context.types.isFree()) {
             type = context.types.read(at);
         }
+        if (context.isMySql()) {
+            ofMySql();
+        }
         held = type.name().isEmpty() && !context.types.isFree() ? new DataType.Undecided() : context.meaning(type);
         if (held instanceof DataType.Counted counted) {
             number(counted.start(), counted.step(), false);
@@ -71,6 +74,19 @@ final class ColumnReader {
             clause(constraint);
         }
         return column();
+    }
+
+    /** A type of MySQL that says more than what is held. */
+    private void ofMySql() {
+        if (type.name().equals("serial")) {
+            type = SqlType.of("bigint", List.of(), true, "", "bigint unsigned");
+            number(1, 1, false);
+            nullable = false;
+            constraints.unique("", List.of(name));
+        } else if (type.name().equals("nchar") || type.name().equals("nvarchar")) {
+            type = SqlType.of(type.name().substring(1), type.arguments(), false, "", type.text());
+            charset("utf8");
+        }
     }
 
     /** What is known of the column where its definition goes on in a way that is not understood. */
@@ -113,7 +129,12 @@ final class ColumnReader {
             primaryKey(constraint);
         } else if (at.accept("unique")) {
             at.accept("key");
-            constraints.unique(constraint, List.of(name));
+            boolean known = context.isMySql()
+                    && constraint.isEmpty()
+                    && table.uniques.stream().anyMatch(each -> each.columns().equals(List.of(name)));
+            if (!known) {
+                constraints.unique(constraint, List.of(name));
+            }
             skipStates();
         } else if (at.is("check")) {
             constraints.check(constraint, at);

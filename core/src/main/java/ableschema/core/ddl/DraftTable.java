@@ -153,6 +153,17 @@ final class DraftTable {
                 each.options()));
     }
 
+    /** Takes away the foreign key of that name, and no index that is called like it; false where there is none. */
+    boolean dropForeignKey(String called) {
+        return foreignKeys.removeIf(key -> names.same(key.name(), called));
+    }
+
+    /** Takes away the index of that name, and no foreign key that is called like it; false where there is none. */
+    boolean dropIndex(String called) {
+        return uniques.removeIf(unique -> names.same(unique.name(), called))
+                | indexes.removeIf(index -> names.same(index.name(), called));
+    }
+
     /** Takes away the constraint or index of that name; false where there is none. */
     boolean dropNamed(String called) {
         boolean found = foreignKeys.removeIf(key -> names.same(key.name(), called))

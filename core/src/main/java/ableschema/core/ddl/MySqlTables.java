@@ -148,6 +148,14 @@ final class MySqlTables {
         return all ? new Table.IndexedColumn(column, part.descending()) : part;
     }
 
+    /** Takes a foreign key away; the index that was made for it stays. False where there is none of that name. */
+    boolean dropForeignKey(DraftTable table, String name) {
+        List.copyOf(table.foreignKeys).stream()
+                .filter(key -> context.names.same(key.name(), name))
+                .forEach(key -> indexed(table, key));
+        return table.dropForeignKey(name);
+    }
+
     /** A foreign key that no index begins with gets one, called as the key is, or as its first column. */
     private void indexed(DraftTable table, ForeignKey key) {
         var indexes = new ArrayList<List<String>>();

@@ -191,7 +191,7 @@ final class OtherReader {
             at.accept("concurrently");
             at.skipCondition();
             String name = at.lastName();
-            boolean found = at.accept("on") ? context.table(at.qualified()).dropNamed(name) : dropIndex(name);
+            boolean found = at.accept("on") ? dropIndex(context.table(at.qualified()), name) : dropIndex(name);
             if (!found) {
                 throw new Unread("there is no index " + name);
             }
@@ -199,6 +199,10 @@ final class OtherReader {
             at.skipCondition();
             context.draft.domains.remove(context.names.key(at.lastName()));
         }
+    }
+
+    private boolean dropIndex(DraftTable table, String name) {
+        return context.isMySql() ? table.dropIndex(name) : table.dropNamed(name);
     }
 
     private boolean dropIndex(String name) {

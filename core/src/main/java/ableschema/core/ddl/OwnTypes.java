@@ -92,7 +92,16 @@ final class OwnTypes {
 
     /** The type as the database prints it, of those that have more than one way to be written. */
     String printed(SqlType type) {
-        return mysql ? inMySql(type) : postgresql || h2 ? type.canonical() : type.text();
+        return mysql ? inMySql(type) : postgresql || h2 ? zoned(type) : type.text();
+    }
+
+    /** The digits of a time stand before the words about its zone, or behind a short name. */
+    private String zoned(SqlType type) {
+        String digits = type.has(1) ? "(" + type.arguments().get(0) + ")" : "";
+        if (type.name().equals("time with time zone")) {
+            return h2 ? "time" + digits + " with time zone" : "timetz" + digits + type.array();
+        }
+        return h2 && type.name().equals("timestamptz") ? "timestamp" + digits + " with time zone" : type.canonical();
     }
 
     private static String inMySql(SqlType type) {

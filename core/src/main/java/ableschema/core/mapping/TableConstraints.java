@@ -197,7 +197,8 @@ final class TableConstraints {
     }
 
     private void add(List<UniqueConstraint> uniques, List<String> over, Id origin, Pins pins, Role role) {
-        boolean known = served.contains(over) && !pins.names().containsKey(role); // or found so in a database
+        boolean again = role == Role.ITSELF && pins.names().containsKey(role); // found so in a database
+        boolean known = served.contains(over) && !again;
         if (!over.isEmpty() && !known) {
             served.add(over);
             uniques.add(new UniqueConstraint(

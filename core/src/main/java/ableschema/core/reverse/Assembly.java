@@ -213,12 +213,23 @@ final class Assembly {
         var uniques = new ArrayList<Unique>();
         for (int i = 0; i < table.uniques().size(); i++) { // two that are the same are two
             Table.UniqueConstraint each = table.uniques().get(i);
-            if (oneToOne(table, each).isEmpty()) {
+            if (oneToOne(table, each).isEmpty() || found.isReferredTo(table, each)) {
                 Id id = unique(table, each, i);
-                uniques.add(new Unique(id, parts(table, each.columns()), pinning.rule(table, id, each.name())));
+                String name = each.name().isEmpty() && isTheKey(table, each)
+                        ? table.name() + "_" + String.join("_", each.columns())
+                                + "_unique" // by which it stays beside the key
+                        : each.name();
+                uniques.add(new Unique(id, parts(table, each.columns()), pinning.rule(table, id, name)));
             }
         }
         return uniques;
+    }
+
+    /** Whether a constraint says once more what the key says. */
+    private static boolean isTheKey(Table table, Table.UniqueConstraint unique) {
+        return table.primaryKey()
+                .filter(key -> key.columns().equals(unique.columns()))
+                .isPresent();
     }
 
     private static Id unique(Table table, Table.UniqueConstraint unique, int place) {
@@ -290,7 +301,8 @@ final class Assembly {
                 found.targetKey(key).orElse(List.of()),
                 name(target).toLowerCase(Locale.ROOT),
                 identifying);
-        Reference reference = reference(table, key, unique);
+        Reference reference = // what something refers to stands in the table under its name
+                reference(table, key, unique.filter(each -> !found.isReferredTo(table, each)));
         boolean optional = key.columns().stream()
                 .anyMatch(name -> table.column(name).filter(Column::nullable).isPresent());
         var one = new End(

@@ -26,6 +26,10 @@ final class Found {
     private final Schema schema;
     private final Map<TableName, Integer> referenced = new HashMap<>();
     private final Map<TableName, List<ForeignKey>> references = new LinkedHashMap<>();
+
+    /** The columns of alternate keys that something refers to. */
+    private final Map<TableName, Set<List<String>>> alternates = new HashMap<>();
+
     private final Set<TableName> junctions = new HashSet<>();
 
     Found(Schema schema) {
@@ -35,6 +39,9 @@ final class Found {
                     table.foreignKeys().stream().filter(this::leadsToKey).toList();
             references.put(table.qualified(), usable);
             usable.forEach(key -> referenced.merge(key.target(), 1, Integer::sum));
+            usable.stream().filter(key -> !leadsToPrimaryKey(key)).forEach(key -> alternates
+                    .computeIfAbsent(key.target(), name -> new HashSet<>())
+                    .add(targetKey(key).orElseThrow())); // which is what makes it usable
         }
         for (Table table : schema.tables()) {
             if (isJunction(table)) {
@@ -79,6 +86,11 @@ final class Found {
                         .map(Table.UniqueConstraint::columns)
                         .filter(columns -> Set.copyOf(columns).equals(wanted))
                         .findFirst());
+    }
+
+    /** Whether a foreign key refers to the columns of a unique constraint, and not to the primary key. */
+    boolean isReferredTo(Table table, Table.UniqueConstraint unique) {
+        return alternates.getOrDefault(table.qualified(), Set.of()).contains(unique.columns());
     }
 
     boolean leadsToPrimaryKey(ForeignKey key) {
