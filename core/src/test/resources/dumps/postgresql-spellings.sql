@@ -72,3 +72,10 @@ create table badge (
   id bigserial primary key,
   person_id bigint not null references employee (person_id)
 );
+
+create table rate (
+  id bigserial primary key,
+  per_hour numeric not null default 3.14,
+  nothing numeric default 0,
+  fee numeric(8,2) default 5
+);

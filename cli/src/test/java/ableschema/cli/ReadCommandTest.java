@@ -172,6 +172,25 @@ class ReadCommandTest {
     }
 
     @Test
+    void a_design_is_carried_out_for_real_and_over_nothing_that_is_there() throws Exception {
+        String url = "jdbc:h2:" + folder.resolve("real");
+        DriverManager.getConnection(url).close();
+        able("read", sql.toString(), "--rows", "5", "-o", out);
+        Run first = able("try", out, "--url", url, "--for-real", "--rows");
+        Run again = able("try", out, "--url", url, "--for-real", "--lose");
+        Run asJson = able("try", out, "--url", url, "--for-real", "--json");
+
+        assertThat(first.exit()).as(first.err()).isZero();
+        assertThat(first.err()).contains("carried out: ");
+        assertThat(again.exit()).isEqualTo(1);
+        assertThat(again.out()).contains("there already: ").containsPattern("[0-9]+ rows?");
+        assertThat(again.err()).contains("nothing was done: what is listed is there already");
+        assertThat(asJson.json().get("carriedOut").asBoolean()).isFalse();
+        assertThat(asJson.json().get("there")).isNotEmpty();
+        refused(able("try", out, "--url", url, "--lose"), "--for-real");
+    }
+
+    @Test
     void a_design_is_tried_on_a_database_and_nothing_stays_there() throws Exception {
         String url = "jdbc:h2:" + folder.resolve("trial");
         DriverManager.getConnection(url).close();

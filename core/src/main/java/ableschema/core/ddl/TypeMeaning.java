@@ -192,9 +192,7 @@ final class TypeMeaning {
         long digits = type.number(0);
         long places = type.number(1);
         if (digits < 1 || digits > 1000 || places > digits) {
-            return type.has(0) && type.name().equals("decimal")
-                    ? new DataType.Decimal(38, 10)
-                    : new DataType.Decimal(38, 0);
+            return type.has(0) && type.name().equals("decimal") ? DataType.Decimal.ANY : new DataType.Decimal(38, 0);
         }
         boolean whole = type.name().equals("number") && places == 0 && digits <= 18;
         return whole

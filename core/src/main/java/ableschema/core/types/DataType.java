@@ -199,6 +199,10 @@ public sealed interface DataType {
 
     /** Exact numbers of {@code precision} digits, {@code scale} of them behind the point. */
     record Decimal(int precision, int scale) implements DataType {
+
+        /** One of which nobody has said how many digits it has, as databases have it. */
+        public static final Decimal ANY = new Decimal(38, 10);
+
         public Decimal {
             if (precision < 1 || scale < 0 || scale > precision) {
                 throw new IllegalArgumentException("a decimal has 1 or more digits and no more of them behind the"

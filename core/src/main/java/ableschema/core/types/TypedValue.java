@@ -138,9 +138,10 @@ public record TypedValue(String canonical, Optional<String> problem) {
                 return misfit(
                         text, "'" + text + "' has " + value.scale() + " decimal places, more than " + type.scale());
             }
+            int places = type.equals(DataType.Decimal.ANY) ? Math.max(0, value.scale()) : type.scale();
             return value.precision() - value.scale() > type.precision() - type.scale()
                     ? misfit(text, "'" + text + "' is too large for " + type)
-                    : fitting(value.setScale(type.scale()).toPlainString());
+                    : fitting(value.setScale(places).toPlainString());
         }
 
         @Override

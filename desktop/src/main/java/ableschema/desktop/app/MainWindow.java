@@ -294,6 +294,7 @@ public final class MainWindow {
     private void connect() {
         var connect = new ConnectSheet(workspace, sql);
         connect.onClose(this::closeOver);
+        connect.onTried(script::heard);
         showOver(connect);
         connect.begin();
     }

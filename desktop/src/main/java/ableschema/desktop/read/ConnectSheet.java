@@ -6,16 +6,20 @@ import ableschema.core.reverse.Reverse;
 import ableschema.desktop.controls.Controls;
 import ableschema.desktop.workspace.Jobs;
 import ableschema.desktop.workspace.Workspace;
+import ableschema.engine.ScriptRun;
 import ableschema.engine.catalog.Catalog;
 import ableschema.engine.catalog.CatalogRead;
 import ableschema.engine.catalog.Wanted;
 import ableschema.engine.connect.DatabaseAddress;
+import ableschema.engine.trial.Execution;
 import ableschema.engine.trial.Trial;
 import java.nio.file.Path;
 import java.sql.Connection;
 import java.util.List;
 import java.util.function.Consumer;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.PasswordField;
@@ -28,8 +32,12 @@ import javafx.scene.layout.VBox;
 /** Names a database, to read it or to try the design there; the password is forgotten once it was used. */
 public final class ConnectSheet extends VBox {
 
-    private static final int WIDEST = 620;
+    private static final int WIDEST = 700;
+    private static final String CARRY_OUT = "Carry it out there";
     private static final int SAMPLE_ROWS = 20;
+
+    private static final String AT_ITS_LINE = " The step SQL marks the line.";
+    private static final int MOST_LISTED = 12;
 
     /** So many a database without sample rows is asked at most. */
     private static final int USUAL_QUESTIONS = 13;
@@ -42,8 +50,14 @@ public final class ConnectSheet extends VBox {
     private final TextField schemas = new TextField();
     private final TextField driver = new TextField();
     private final CheckBox rows = new CheckBox("with the first " + SAMPLE_ROWS + " rows of each table");
+    private final Button real = Controls.button("connect-real", CARRY_OUT, this::carryOut);
+
+    /** Whether it was listed what would be lost, so that the next press may lose it. */
+    private boolean told;
+
     private final Label verdict = Controls.text("", "answer");
     private Runnable close = () -> {};
+    private Consumer<Trial> heard = trial -> {};
 
     public ConnectSheet(Workspace workspace, SqlImport imports) {
         this.workspace = workspace;
@@ -60,6 +74,7 @@ public final class ConnectSheet extends VBox {
         rows.setId("connect-rows");
         verdict.setId("connect-verdict");
         verdict.setWrapText(true);
+        url.textProperty().addListener((value, before, now) -> untold());
         var read = Controls.button("connect-read", "Read it", this::read);
         var tried = Controls.button("connect-try", "Try this design there", this::tryIt);
         getChildren()
@@ -70,9 +85,10 @@ public final class ConnectSheet extends VBox {
                         new HBox(8, schemas, driver),
                         rows,
                         Controls.text(
-                                "It is read without changing anything. A trial works in a schema of its own, which is taken away.",
+                                "It is read without changing anything. A trial works in a schema of its own, which is taken away."
+                                        + " What is carried out stays; nothing that is there is touched unasked.",
                                 "hint"),
-                        new HBox(8, read, tried, Controls.space(), Controls.text("Escape: close", "hint")),
+                        new HBox(8, read, tried, real, Controls.space(), Controls.text("Escape: close", "hint")),
                         verdict);
     }
 
@@ -86,6 +102,11 @@ public final class ConnectSheet extends VBox {
     /** Told where this is shown how it is taken away. */
     public void onClose(Runnable action) {
         close = action;
+    }
+
+    /** Told who else wants to know what a database said of the design. */
+    public void onTried(Consumer<Trial> listener) {
+        heard = listener;
     }
 
     /** Puts the hands where the typing begins. */
@@ -165,7 +186,62 @@ public final class ConnectSheet extends VBox {
         ask(
                 "trying the design",
                 (address, secret, progress) -> Trial.of(document, address, secret, done -> progress.done(done, done)),
-                trial -> verdict.setText(said(trial)));
+                trial -> {
+                    verdict.setText(said(trial) + (trial.run().refusal().isPresent() ? AT_ITS_LINE : ""));
+                    if (document == workspace.document()) {
+                        heard.accept(trial);
+                    }
+                });
+    }
+
+    private void untold() {
+        told = false;
+        real.setText(CARRY_OUT);
+    }
+
+    private void carryOut() {
+        Document document = workspace.document();
+        boolean losing = told;
+        untold();
+        List<String> undecided = workspace.mapping().undecided();
+        if (!undecided.isEmpty()) {
+            verdict.setText("Nothing was done, as " + undecided.get(0) + " is undecided"
+                    + (undecided.size() == 1 ? "." : ", and " + (undecided.size() - 1) + " more."));
+            return;
+        }
+        ask(
+                "carrying the design out",
+                (address, secret, progress) ->
+                        Execution.of(document, address, secret, false, losing, done -> progress.done(done, done)),
+                this::carriedOut);
+    }
+
+    private void carriedOut(Execution execution) {
+        if (execution.run().isPresent()) {
+            verdict.setText(execution
+                    .run()
+                    .flatMap(ScriptRun::refusal)
+                    .map(refusal ->
+                            "Refused: " + refusal.reason().lines().findFirst().orElse(""))
+                    .orElseGet(() -> "Carried out: "
+                            + execution.run().map(ScriptRun::accepted).orElse(0) + " statements."));
+            return;
+        }
+        List<Execution.Standing> there = execution.standing();
+        told = execution.replaces();
+        String tables = there.size() == 1 ? "1 table" : there.size() + " tables";
+        verdict.setText("Nothing was done. There already: "
+                + there.stream()
+                        .limit(MOST_LISTED)
+                        .map(each -> each.table() + " (" + (each.rows() == 1 ? "1 row" : each.rows() + " rows") + ")")
+                        .collect(Collectors.joining(", "))
+                + (there.size() > MOST_LISTED ? ", and " + (there.size() - MOST_LISTED) + " more" : "")
+                + (told
+                        ? ". The next press loses them with their rows."
+                        : ". Choose in the script's style whether what exists is skipped or replaced."));
+        if (told) {
+            real.setText("Lose " + tables + " and carry it out");
+        }
     }
 
     private static String said(Trial trial) {

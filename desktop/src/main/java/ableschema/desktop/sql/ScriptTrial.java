@@ -7,6 +7,7 @@ import ableschema.desktop.workspace.Workspace;
 import ableschema.engine.BuiltInEngine;
 import ableschema.engine.ScriptRun;
 import ableschema.engine.ScriptRun.Fate;
+import ableschema.engine.trial.Trial;
 import java.sql.Connection;
 import java.util.HashMap;
 import java.util.Map;
@@ -94,6 +95,17 @@ final class ScriptTrial {
                         + refusal.statement().lines().get(0).text() + "»: " + refusal.reason()
                         + (run.accepted() == 0 ? " Nothing of it stays." : " What came before it stays."))
                 .orElse(script.dialect().label() + " accepted all " + run.accepted() + " statements.");
+    }
+
+    /** Takes up what a server said of a script, and of another that has its statements. */
+    void heard(Trial trial, Script shown) {
+        fates.clear();
+        fates.putAll(trial.fates(shown));
+        String label = trial.script().dialect().label();
+        verdict.accept(trial.run()
+                .refusal()
+                .map(refusal -> label + " refused: " + refusal.reason())
+                .orElse(label + " accepted all " + trial.run().accepted() + " statements."));
     }
 
     /** What became of the statement that begins in a line, counted from 0, as a sign; empty where none does. */

@@ -4,6 +4,7 @@ import static ableschema.desktop.controls.Controls.button;
 import static java.util.stream.Collectors.joining;
 
 import ableschema.core.design.Id;
+import ableschema.core.document.Document;
 import ableschema.core.document.HouseRules;
 import ableschema.core.edit.ChangeRules;
 import ableschema.core.finding.Finding;
@@ -21,6 +22,7 @@ import ableschema.desktop.controls.Controls;
 import ableschema.desktop.gloss.SqlLines;
 import ableschema.desktop.workspace.Refresh;
 import ableschema.desktop.workspace.Workspace;
+import ableschema.engine.trial.Trial;
 import java.io.File;
 import java.util.List;
 import java.util.Optional;
@@ -67,6 +69,7 @@ public final class SqlBench extends VBox {
     private final NamesFold names;
     private final Label verdict = new Label();
     private Optional<Script> script = Optional.empty();
+    private Optional<Heard> heard = Optional.empty();
 
     /** The lines of the script that was last saved or run, and of which kind it was; none are marked while there is none. */
     private Set<String> before = Set.of();
@@ -214,6 +217,13 @@ public final class SqlBench extends VBox {
         both.other().ifPresent(other -> beside.show(written, other));
         boolean same = beforeFor.equals(kind(written));
         text.show(written.lines().toList(), workspace.trace(), Optional.empty(), same ? before : Set.of());
+        heard.filter(each -> each.of() == workspace.document()
+                        && each.trial()
+                                .script()
+                                .dialect()
+                                .name()
+                                .equals(written.dialect().name()))
+                .ifPresent(each -> trial.heard(each.trial(), written));
         text.number(trial::sign);
         int lines = text.countChanged();
         changed.setText(
@@ -269,6 +279,17 @@ public final class SqlBench extends VBox {
     /** What keeps a part of the script from being written. */
     private Stream<Finding> undecided() {
         return workspace.review().open().stream().filter(each -> Rules.UNDECIDED.contains(each.rule()));
+    }
+
+    /** What a server said of a design, with the design. */
+    private record Heard(Document of, Trial trial) {}
+
+    /** Shows what a server said of the design as it is, at the lines of its script. */
+    public void heard(Trial said) {
+        heard = Optional.of(new Heard(workspace.document(), said));
+        if (workspace.stepProperty().get() == Step.SQL) {
+            show();
+        }
     }
 
     private void tryIt() {

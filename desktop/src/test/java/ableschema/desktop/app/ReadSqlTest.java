@@ -3,6 +3,7 @@ package ableschema.desktop.app;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import ableschema.core.document.Diagram;
+import ableschema.core.edit.ChangeRules;
 import ableschema.core.finding.Step;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -168,6 +169,50 @@ class ReadSqlTest extends WindowFixture {
                 .containsExactly("Vat");
         assertThat(robot.lookup("#connect").tryQuery()).isEmpty();
         assertThat(robot.lookup("#read-summary").tryQuery()).isPresent();
+    }
+
+    /** What is there is listed first; the button then says what the next press loses, and a server's word stands at the script's lines. */
+    @Test
+    void a_design_is_carried_out_there_and_nothing_is_lost_unasked(FxRobot robot) throws Exception {
+        String url = "jdbc:h2:" + folder.resolve("real");
+        try (Connection connection = DriverManager.getConnection(url);
+                Statement statement = connection.createStatement()) {
+            statement.execute("CREATE TABLE hive (code int)");
+            statement.execute("INSERT INTO hive VALUES (1)");
+        }
+        drawTwo(robot);
+        robot.interact(() -> workspace.apply(new ChangeRules(
+                workspace.document().rules().withDialect("h2").withChoice("script.existing", "replace"), "replace")));
+        robot.press(KeyCode.CONTROL, KeyCode.SHIFT).type(KeyCode.L).release(KeyCode.SHIFT, KeyCode.CONTROL);
+        WaitForAsyncUtils.waitForFxEvents();
+        type(robot, url);
+        fire(robot, "#connect-real");
+        assertThat(text(robot, "#connect-verdict")).contains("Nothing was done", "hive (1 row)");
+        assertThat(robot.lookup("#connect-real").queryButton().getText()).isEqualTo("Lose 1 table and carry it out");
+        fire(robot, "#connect-real");
+        assertThat(text(robot, "#connect-verdict")).contains("Carried out: ");
+        assertThat(robot.lookup("#connect-real").queryButton().getText()).isEqualTo("Carry it out there");
+        try (Connection connection = DriverManager.getConnection(url)) {
+            assertThat(connection
+                            .getMetaData()
+                            .getTables(null, null, "APIARY", null)
+                            .next())
+                    .isTrue();
+        }
+
+        fire(robot, "#connect-try");
+        robot.type(KeyCode.ESCAPE);
+        robot.interact(() -> workspace.stepProperty().set(Step.SQL));
+        idle();
+        assertThat(text(robot, "#sql-verdict")).contains("H2 accepted all");
+        robot.interact(() -> workspace.undo());
+        idle();
+        assertThat(text(robot, "#sql-verdict")).as("of another script").isEmpty();
+    }
+
+    private void fire(FxRobot robot, String button) throws Exception {
+        robot.interact(() -> robot.lookup(button).queryButton().fire());
+        idle();
     }
 
     @Test

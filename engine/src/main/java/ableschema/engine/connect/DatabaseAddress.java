@@ -97,6 +97,16 @@ public record DatabaseAddress(String url, String user, Optional<Path> driver) {
         return open(existing(), properties(password));
     }
 
+    /**
+     * Opens it to carry a design out there; a file of SQLite that is not there yet is made.
+     *
+     * @throws ConnectionProblem where that cannot be
+     */
+    public Connection openForReal(String password) throws ConnectionProblem {
+        boolean file = driver.isEmpty() && url.startsWith("jdbc:sqlite:");
+        return file ? open(url, properties(password)) : openToWrite(password);
+    }
+
     private String existing() {
         return url.startsWith("jdbc:h2:") && !url.startsWith("jdbc:h2:mem:") ? url + ";IFEXISTS=TRUE" : url;
     }

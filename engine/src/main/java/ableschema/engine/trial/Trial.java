@@ -11,13 +11,19 @@ import ableschema.core.sql.Statement;
 import ableschema.core.sql.dialect.Dialect;
 import ableschema.engine.BuiltInEngine;
 import ableschema.engine.ScriptRun;
+import ableschema.engine.ScriptRun.Fate;
 import ableschema.engine.catalog.Catalog;
 import ableschema.engine.connect.ConnectionProblem;
 import ableschema.engine.connect.DatabaseAddress;
 import java.sql.Connection;
 import java.sql.SQLException;
+import java.util.ArrayDeque;
+import java.util.Deque;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.TreeMap;
 import java.util.UUID;
 import java.util.function.IntConsumer;
 
@@ -101,26 +107,48 @@ public record Trial(Script script, ScriptRun run, List<Carried> leftOut, List<Di
 
     /** The line of {@link #script} at which the statement begins that was refused; empty where none was. */
     public Optional<Integer> refusedLine() {
-        return run.refusal().flatMap(refusal -> {
-            Statement.Kind kind = refusal.statement().kind();
-            if (kind == Statement.Kind.CARRIED) { // of which some are not tried
-                return script.executable()
-                        .filter(each -> each.text().equals(refusal.statement().text()))
-                        .findFirst()
-                        .map(script.firstLines()::get);
+        return fates(script).entrySet().stream()
+                .filter(each -> each.getValue() == Fate.REFUSED)
+                .map(Map.Entry::getKey)
+                .findFirst();
+    }
+
+    /**
+     * What became of the statements of a script, by the line, counted from 1, at which each begins; those that were not tried are not
+     * among them.
+     *
+     * @param shown the script that was tried, or one that has statements of it
+     */
+    public Map<Integer, Fate> fates(Script shown) {
+        Map<String, Deque<Fate>> known = fatesByText();
+        var fates = new TreeMap<Integer, Fate>();
+        Map<Statement, Integer> lines = shown.firstLines();
+        shown.executable().forEach(each -> {
+            Fate fate = known.getOrDefault(each.text(), new ArrayDeque<>()).poll();
+            if (fate != null) {
+                fates.put(lines.getOrDefault(each, 0), fate);
             }
-            int place = 0;
-            for (ScriptRun.Outcome each : run.outcomes()) {
-                if (each.refusal().isPresent()) {
-                    break;
-                }
-                place += each.statement().kind() == kind ? 1 : 0;
-            }
-            return script.executable()
-                    .filter(each -> each.kind() == kind)
-                    .skip(place)
-                    .findFirst()
-                    .map(script.firstLines()::get);
         });
+        return fates;
+    }
+
+    /** By the texts of {@link #script}; in the trial they had other schemas, but the same order among those of their kind. */
+    private Map<String, Deque<Fate>> fatesByText() {
+        var outcomes = new HashMap<Object, Deque<Fate>>();
+        run.outcomes().forEach(each -> outcomes.computeIfAbsent(key(each.statement()), any -> new ArrayDeque<>())
+                .add(each.fate()));
+        var known = new HashMap<String, Deque<Fate>>();
+        script.executable().forEach(each -> {
+            Fate fate = outcomes.getOrDefault(key(each), new ArrayDeque<>()).poll();
+            if (fate != null) {
+                known.computeIfAbsent(each.text(), any -> new ArrayDeque<>()).add(fate);
+            }
+        });
+        return known;
+    }
+
+    /** What is carried along has the same text in the trial, where some of it is not tried. */
+    private static Object key(Statement statement) {
+        return statement.kind() == Statement.Kind.CARRIED ? statement.text() : statement.kind();
     }
 }
