@@ -74,6 +74,11 @@ public final class ConnectSheet extends VBox {
         rows.setId("connect-rows");
         verdict.setId("connect-verdict");
         verdict.setWrapText(true);
+        var hint = Controls.text(
+                "It is read without changing anything. A trial works in a schema of its own, which is taken away."
+                        + " What is carried out stays; nothing that is there is touched unasked.",
+                "hint");
+        hint.setWrapText(true);
         url.textProperty().addListener((value, before, now) -> untold());
         var read = Controls.button("connect-read", "Read it", this::read);
         var tried = Controls.button("connect-try", "Try this design there", this::tryIt);
@@ -84,10 +89,7 @@ public final class ConnectSheet extends VBox {
                         new HBox(8, user, password),
                         new HBox(8, schemas, driver),
                         rows,
-                        Controls.text(
-                                "It is read without changing anything. A trial works in a schema of its own, which is taken away."
-                                        + " What is carried out stays; nothing that is there is touched unasked.",
-                                "hint"),
+                        hint,
                         new HBox(8, read, tried, real, Controls.space(), Controls.text("Escape: close", "hint")),
                         verdict);
     }

@@ -105,7 +105,7 @@ final class ScriptTrial {
         verdict.accept(trial.run()
                 .refusal()
                 .map(refusal -> label + " refused: " + refusal.reason())
-                .orElse(label + " accepted all " + trial.run().accepted() + " statements."));
+                .orElse(label + " accepted all " + trial.run().accepted() + " statements, rows included."));
     }
 
     /** What became of the statement that begins in a line, counted from 0, as a sign; empty where none does. */
