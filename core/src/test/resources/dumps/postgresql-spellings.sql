@@ -79,3 +79,9 @@ create table rate (
   nothing numeric default 0,
   fee numeric(8,2) default 5
 );
+
+create table packed (
+  id bigserial primary key,
+  label text
+) with (fillfactor=70, autovacuum_enabled='false', oids=false);
+create index packed_by_label on packed (label) include (id) with (fillfactor = 50) where label is not null;

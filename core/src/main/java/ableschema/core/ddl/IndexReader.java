@@ -45,9 +45,8 @@ final class IndexReader {
                 method = at.name();
             } else if (at.accept("include")) {
                 reader.includes(at.inside(), options);
-            } else if (at.is("with") && at.at() + 1 < at.end() && at.tokens().is(at.at() + 1, '(')) {
-                at.skip();
-                at.inside();
+            } else if (Storage.is(at)) {
+                Storage.read(context, at, Part.Kind.INDEX, options);
             } else if (at.accept("tablespace")) {
                 context.option(options, Part.Kind.INDEX, "tablespace", at.name());
             } else {

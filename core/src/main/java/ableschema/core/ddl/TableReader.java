@@ -257,6 +257,8 @@ final class TableReader {
             } else if (at.accept("organization", "index")) {
                 context.draft.skip(
                         line, "ORGANIZATION INDEX", "that " + table.name + " is kept as an index is not kept");
+            } else if (Storage.is(at)) {
+                Storage.read(context, at, Part.Kind.TABLE, table.options);
             } else if (at.accept("strict")) {
                 context.option(table.options, Part.Kind.TABLE, "strict", "yes");
             } else if (at.accept("without", "rowid")) {

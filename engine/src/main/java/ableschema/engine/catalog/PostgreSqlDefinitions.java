@@ -95,12 +95,14 @@ record PostgreSqlDefinitions(Asking asking) implements Definitions {
     private void tables(StringBuilder sql) throws SQLException {
         var comments = new StringBuilder();
         String table = "";
+        String end = "";
         try (Rows rows = asking.rows(columns())) {
             while (rows.next()) {
                 String name = rows.text("name");
                 boolean first = !name.equals(table);
                 if (first) {
-                    sql.append(table.isEmpty() ? "" : "\n);\n").append("CREATE TABLE " + name + " (\n  ");
+                    sql.append(end).append("CREATE TABLE " + name + " (\n  ");
+                    end = "\n)" + (rows.isNull("storage") ? "" : " WITH (" + rows.text("storage") + ")") + ";\n";
                     comment(comments, "TABLE " + name, rows);
                     table = name;
                 } else if (!rows.isNull("column_name")) {
@@ -115,7 +117,7 @@ record PostgreSqlDefinitions(Asking asking) implements Definitions {
                 }
             }
         }
-        sql.append(table.isEmpty() ? "" : "\n);\n").append(comments);
+        sql.append(end).append(comments);
     }
 
     private String columns() {
@@ -124,7 +126,7 @@ record PostgreSqlDefinitions(Asking asking) implements Definitions {
                 + " format_type(a.atttypid, a.atttypmod) AS type, a.attnotnull AS never, a.attidentity AS identity,"
                 + " a.attgenerated AS generated, pg_get_expr(d.adbin, d.adrelid) AS filled,"
                 + " quote_literal(f.description) AS column_comment, s.seqstart, s.seqincrement,"
-                + " quote_ident(l.collname) AS collation"
+                + " quote_ident(l.collname) AS collation, array_to_string(c.reloptions, ', ') AS storage"
                 + " FROM pg_class c JOIN pg_namespace n ON n.oid = c.relnamespace"
                 + " LEFT JOIN pg_attribute a ON a.attrelid = c.oid AND a.attnum > 0 AND NOT a.attisdropped"
                 + " LEFT JOIN pg_type t ON t.oid = a.atttypid"

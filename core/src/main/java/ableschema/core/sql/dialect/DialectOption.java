@@ -32,6 +32,9 @@ public record DialectOption(Part.Kind of, String name, String form, Pattern valu
     /** The name of the option by which only the beginning of a text, so many characters of it, is part of the primary key. */
     public static final String KEY_LENGTH = "key_length";
 
+    /** The name of the option that says how rows are kept in the files of the database. */
+    public static final String STORAGE = "storage";
+
     /** The name of the option that lists the columns which an index takes along. */
     public static final String INCLUDE = "include";
 
@@ -81,6 +84,12 @@ public record DialectOption(Part.Kind of, String name, String form, Pattern valu
     /** How many characters of a column's text are part of the primary key. */
     static DialectOption keyLength() {
         return new DialectOption(Part.Kind.COLUMN, KEY_LENGTH, "", Pattern.compile("[1-9][0-9]{0,4}"));
+    }
+
+    /** How the rows of a table or an index are kept. */
+    static DialectOption storage(Part.Kind of) {
+        String each = "[a-z_][a-z0-9_.]*=[\\w.+-]+";
+        return new DialectOption(of, STORAGE, "WITH ({})", Pattern.compile(each + "(?:, " + each + ")*"));
     }
 
     /** Columns that an index takes along, by their names as they stand in SQL. */

@@ -54,6 +54,8 @@ final class PostgreSql extends Dialect {
                     DialectOption.rawType(),
                     DialectOption.include(),
                     DialectOption.rawBase(),
+                    DialectOption.storage(Part.Kind.TABLE),
+                    DialectOption.storage(Part.Kind.INDEX),
                     DialectOption.ofTable("tablespace", "TABLESPACE {}"),
                     DialectOption.ofColumn("collation", "COLLATE \"{}\""),
                     DialectOption.ofIndex("method", "USING {}"),
@@ -127,7 +129,9 @@ final class PostgreSql extends Dialect {
     @Override
     public String indexEnd(Table.TableIndex index) {
         String included = own(index.options()).get(DialectOption.INCLUDE);
-        return included == null ? "" : " INCLUDE (" + included + ")";
+        String stored = own(index.options()).get(DialectOption.STORAGE);
+        return (included == null ? "" : " INCLUDE (" + included + ")")
+                + (stored == null ? "" : " WITH (" + stored + ")");
     }
 
     /** How a part is compared stands behind it, outside its brackets. */

@@ -299,7 +299,16 @@ class DialectsTest {
                 .options()
                 .forEach(option -> Dialects.requireOption(
                         dialect.name() + "." + option.name(),
-                        Stream.of("x", "yes", "simple", "fulltext", "bitmap", "clustered", "current_timestamp(3)", "12")
+                        Stream.of(
+                                        "x",
+                                        "yes",
+                                        "simple",
+                                        "fulltext",
+                                        "bitmap",
+                                        "clustered",
+                                        "current_timestamp(3)",
+                                        "12",
+                                        "fillfactor=70")
                                 .filter(option::takes)
                                 .findFirst()
                                 .orElseThrow()));
@@ -347,7 +356,7 @@ class DialectsTest {
     void an_option_of_another_dialect_is_refused() {
         assertThatThrownBy(() -> Dialects.requireOption("postgresql.engine", "InnoDB"))
                 .hasMessage(
-                        "'engine' is no option of PostgreSQL; its options are collation, deferred, enum, include, match, method, tablespace, type");
+                        "'engine' is no option of PostgreSQL; its options are collation, deferred, enum, include, match, method, storage, tablespace, type");
         assertThatThrownBy(() -> Dialects.requireOption("mysql.engine", "a; b")).hasMessageContaining("no value");
         Dialects.requireOption("mysql.type", "enum('a','b''c')");
         Dialects.requireOption("postgresql.type", "timestamp(3) with time zone");

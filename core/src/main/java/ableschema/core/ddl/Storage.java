@@ -1,0 +1,40 @@
+package ableschema.core.ddl;
+
+import ableschema.core.schema.Part;
+import ableschema.core.sql.dialect.DialectOption;
+import java.util.ArrayList;
+import java.util.Locale;
+import java.util.Map;
+
+/** How PostgreSQL is to keep the rows of a table or an index: what stands in brackets behind WITH. */
+final class Storage {
+
+    private Storage() {}
+
+    /** Whether such a list stands here; it is passed over where another database has one. */
+    static boolean is(Cursor at) {
+        return at.is("with") && at.at() + 1 < at.end() && at.tokens().is(at.at() + 1, '(');
+    }
+
+    /** Reads it as an option of the part; what cannot be kept is told. */
+    static void read(Context context, Cursor at, Part.Kind of, Map<String, String> options) {
+        int start = at.at();
+        at.skip();
+        Cursor inside = at.inside();
+        if (!context.is("postgresql")) {
+            return;
+        }
+        var said = new ArrayList<String>();
+        for (Cursor each : inside.parts()) {
+            String text = each.text().replaceAll("[\\s']", "").toLowerCase(Locale.ROOT);
+            if (!text.isEmpty() && !text.startsWith("oids")) { // which there are none of any more
+                said.add(text.indexOf('=') < 0 ? text + "=true" : text);
+            }
+        }
+        boolean kept = said.isEmpty() || context.option(options, of, DialectOption.STORAGE, String.join(", ", said));
+        if (!kept) {
+            context.draft.skip(
+                    at.tokens().line(start), at.tokens().text(start, at.at()), "how rows are stored is not kept");
+        }
+    }
+}
