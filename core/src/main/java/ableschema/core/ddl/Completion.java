@@ -2,15 +2,21 @@ package ableschema.core.ddl;
 
 import ableschema.core.schema.DomainType;
 import ableschema.core.schema.ForeignKey;
+import ableschema.core.schema.Part;
 import ableschema.core.schema.Schema;
 import ableschema.core.schema.Table;
 import ableschema.core.schema.TableName;
 import ableschema.core.sql.TableOrder;
 import ableschema.core.sql.dialect.Ability;
+import ableschema.core.sql.dialect.DialectOption;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
 
 /** Makes a schema of what was read, once all statements were: now it is known what each foreign key refers to. */
 final class Completion {
@@ -29,6 +35,13 @@ final class Completion {
         if (context.isMySql()) {
             draft.tables().forEach(new MySqlTables(context)::settle);
         }
+        if (!context.dialect.can(Ability.MANY_EMPTIES_IN_UNIQUE)) {
+            Set<List<Object>> referred = draft.tables().stream()
+                    .flatMap(table -> table.foreignKeys.stream())
+                    .map(key -> List.<Object>of(key.target(), key.targetColumns()))
+                    .collect(Collectors.toSet());
+            draft.tables().forEach(table -> asFound(table, referred));
+        }
         SqlRead.Counts counts =
                 SqlRead.Counts.of(draft.tables().stream().map(DraftTable::table).toList());
         var found = new FoundTypes(context);
@@ -45,6 +58,33 @@ final class Completion {
                 cut,
                 rows,
                 skipped);
+    }
+
+    /**
+     * What is unique, though not over the rows alone that hold values, takes one empty value there; so it is when it is written again,
+     * unless a foreign key refers to it, where it cannot be otherwise.
+     */
+    private void asFound(DraftTable table, Set<List<Object>> referred) {
+        table.uniques.replaceAll(each -> isOptional(table, each.columns())
+                        && !referred.contains(List.<Object>of(table.name, each.columns()))
+                ? new Table.UniqueConstraint(each.name(), each.columns(), oneEmpty(Part.Kind.UNIQUE, each.options()))
+                : each);
+        table.indexes.replaceAll(each -> each.unique()
+                        && isOptional(table, each.columnNames())
+                        && !FoundTypes.isUnique(table, each)
+                ? new Table.TableIndex(
+                        each.name(), each.columns(), true, each.only(), oneEmpty(Part.Kind.INDEX, each.options()))
+                : each);
+    }
+
+    private static boolean isOptional(DraftTable table, List<String> columns) {
+        return table.columns.stream().anyMatch(each -> each.nullable() && columns.contains(each.name()));
+    }
+
+    private Map<String, String> oneEmpty(Part.Kind of, Map<String, String> options) {
+        var more = new HashMap<>(options);
+        context.option(more, of, DialectOption.EMPTIES, "one");
+        return more;
     }
 
     /** Where there are no schemas within a database, the owner that stands before each name says nothing. */

@@ -140,7 +140,7 @@ final class DraftTable {
         foreignKeys.replaceAll(
                 key -> key.over(key.columns().stream().map(renamed).toList()));
         uniques.replaceAll(each -> new Table.UniqueConstraint(
-                each.name(), each.columns().stream().map(renamed).toList()));
+                each.name(), each.columns().stream().map(renamed).toList(), each.options()));
         checks.replaceAll(
                 each -> new Table.CheckConstraint(each.name(), each.expression().map(renamed)));
         indexes.replaceAll(each -> new Table.TableIndex(
@@ -188,7 +188,8 @@ final class DraftTable {
             primaryKey = new Table.PrimaryKey(renamed.apply(primaryKey.name()), primaryKey.columns());
         }
         foreignKeys.replaceAll(key -> key.named(renamed.apply(key.name())));
-        uniques.replaceAll(each -> new Table.UniqueConstraint(renamed.apply(each.name()), each.columns()));
+        uniques.replaceAll(
+                each -> new Table.UniqueConstraint(renamed.apply(each.name()), each.columns(), each.options()));
         checks.replaceAll(each -> new Table.CheckConstraint(renamed.apply(each.name()), each.expression()));
         indexes.replaceAll(each -> new Table.TableIndex(
                 renamed.apply(each.name()), each.columns(), each.unique(), each.only(), each.options()));

@@ -58,7 +58,13 @@ final class FoundTypes {
         }
         draft.foreignKeys.replaceAll(key -> wholeOrEmpty(draft, key));
         if (!context.dialect.can(Ability.MANY_EMPTIES_IN_UNIQUE)) {
-            draft.indexes.removeIf(index -> isUnique(draft, index));
+            draft.indexes.removeIf(index -> {
+                boolean constraint = isUnique(draft, index);
+                if (constraint) {
+                    draft.uniques.add(new Table.UniqueConstraint(index.name(), index.columnNames()));
+                }
+                return constraint;
+            });
         }
     }
 
@@ -125,20 +131,16 @@ final class FoundTypes {
     }
 
     /** Where a unique constraint takes one empty value only, an index over the rows that hold values stands for it. */
-    private static boolean isUnique(DraftTable draft, Table.TableIndex index) {
+    static boolean isUnique(DraftTable draft, Table.TableIndex index) {
         List<String> columns = index.columnNames();
         String wanted = draft.columns.stream()
                 .filter(column -> column.nullable() && columns.contains(column.name()))
                 .map(column -> "{" + column.name() + "} is not null")
                 .collect(Collectors.joining(" and "));
-        boolean constraint = index.unique()
+        return index.unique()
                 && columns.size() == index.columns().size()
                 && !wanted.isEmpty()
                 && index.only().toString().equals(wanted);
-        if (constraint) {
-            draft.uniques.add(new Table.UniqueConstraint(index.name(), columns));
-        }
-        return constraint;
     }
 
     /** A column that refers is of the type that it refers to; another type is kept as it was found. */

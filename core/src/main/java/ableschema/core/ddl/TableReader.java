@@ -226,7 +226,7 @@ final class TableReader {
             table.primaryKey = new Table.PrimaryKey(names.primaryKey(table, ""), from.primaryKey.columns());
         }
         from.uniques.forEach(each -> table.uniques.add(new Table.UniqueConstraint(
-                names.unique(table, each.columns(), renamed ? "" : each.name()), each.columns())));
+                names.unique(table, each.columns(), renamed ? "" : each.name()), each.columns(), each.options())));
         from.indexes.forEach(each -> table.indexes.add(new Table.TableIndex(
                 names.indexOf(table, each.columns(), renamed ? "" : each.name()),
                 each.columns(),

@@ -201,8 +201,10 @@ final class TableConstraints {
         boolean known = served.contains(over) && !again;
         if (!over.isEmpty() && !known) {
             served.add(over);
+            var options = new HashMap<>(pins.options());
+            options.keySet().removeIf(option -> !option.endsWith(".empties")); // others are the reference's
             uniques.add(new UniqueConstraint(
-                    named(origin, pins, role, rules.patterns().unique(), over(over)), over));
+                    named(origin, pins, role, rules.patterns().unique(), over(over)), over, options));
         }
     }
 

@@ -219,7 +219,9 @@ final class Assembly {
                         ? table.name() + "_" + String.join("_", each.columns())
                                 + "_unique" // by which it stays beside the key
                         : each.name();
-                uniques.add(new Unique(id, parts(table, each.columns()), pinning.rule(table, id, name)));
+                Pins pins = pinning.rule(table, id, name);
+                uniques.add(
+                        new Unique(id, parts(table, each.columns()), new Pins(pins.names(), "", 0, each.options())));
             }
         }
         return uniques;
@@ -328,6 +330,10 @@ final class Assembly {
                 .count();
         if (mayBeEmpty > 1 && !key.wholeOrEmpty()) {
             pins = pins.withOption(dialect + ".match", "simple");
+        }
+        for (Map.Entry<String, String> option :
+                unique.map(Table.UniqueConstraint::options).orElse(Map.of()).entrySet()) {
+            pins = pins.withOption(option.getKey(), option.getValue());
         }
         if (key.deferred()) {
             pins = pins.withOption(dialect + "." + DialectOption.DEFERRED, "yes");

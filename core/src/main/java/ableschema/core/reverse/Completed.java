@@ -53,7 +53,8 @@ final class Completed {
                                         model.uniques(),
                                         other -> other.columns().equals(each.columns()),
                                         Table.UniqueConstraint::name),
-                                each.columns()))
+                                each.columns(),
+                                each.options()))
                         .toList(),
                 checks(table, model),
                 table.indexes().stream()

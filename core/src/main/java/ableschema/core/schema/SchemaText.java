@@ -48,8 +48,8 @@ final class SchemaText {
         table.primaryKey().ifPresent(key -> say(name + " primary key", key.name() + " " + key.columns()));
         table.foreignKeys().forEach(key -> say(name + " foreign key " + key.name(), text(key)));
         table.uniques()
-                .forEach(unique ->
-                        say(name + " unique " + unique.name(), unique.columns().toString()));
+                .forEach(
+                        unique -> say(name + " unique " + unique.name(), unique.columns() + options(unique.options())));
         table.checks().forEach(check -> say(name + " check " + check.name(), text(check.expression())));
         table.indexes().forEach(index -> say(name + " index " + index.name(), text(index)));
     }

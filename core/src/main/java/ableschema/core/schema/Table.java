@@ -44,7 +44,17 @@ public record Table(
     public record PrimaryKey(String name, List<String> columns) {}
 
     /** Columns of which no two rows hold the same values. */
-    public record UniqueConstraint(String name, List<String> columns) {}
+    public record UniqueConstraint(String name, List<String> columns, Map<String, String> options) {
+        public UniqueConstraint {
+            columns = List.copyOf(columns);
+            options = Map.copyOf(options);
+        }
+
+        /** One of which nothing is said but its columns. */
+        public UniqueConstraint(String name, List<String> columns) {
+            this(name, columns, Map.of());
+        }
+    }
 
     /** A rule on each row; columns stand in it by their names. */
     public record CheckConstraint(String name, Expression<String> expression) {}

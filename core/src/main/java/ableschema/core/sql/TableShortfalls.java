@@ -18,6 +18,7 @@ import ableschema.core.types.DataType;
 import ableschema.core.types.ReferenceAction;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 
 /** What a dialect cannot say of one table, and what stands instead. */
@@ -77,7 +78,7 @@ final class TableShortfalls {
         for (Table.UniqueConstraint unique : table.uniques()) {
             Part part = table.part(Kind.UNIQUE, unique.name());
             name(part, unique.name(), found);
-            findEmpties(part, unique.columns(), found);
+            findEmpties(part, unique.columns(), unique.options(), found);
         }
         for (Table.CheckConstraint check : table.checks()) {
             name(table.part(Kind.CHECK, check.name()), check.name(), found);
@@ -114,7 +115,7 @@ final class TableShortfalls {
             add(found, Ability.PARTIAL_INDEXES, part, index.unique() ? leftOut : "it is over all rows");
         }
         if (index.unique() && canIndex(index) && index.isPlain()) {
-            findEmpties(part, index.columnNames(), found);
+            findEmpties(part, index.columnNames(), index.options(), found);
         }
     }
 
@@ -200,8 +201,16 @@ final class TableShortfalls {
     }
 
     /** Whether what is unique is to be written as an index over the rows that are not empty in it. */
-    boolean isFiltered(List<String> unique) {
-        return !dialect.can(Ability.MANY_EMPTIES_IN_UNIQUE) && anyOptional(unique) && !isReferredTo(unique);
+    boolean isFiltered(List<String> unique, Map<String, String> options) {
+        return !dialect.can(Ability.MANY_EMPTIES_IN_UNIQUE)
+                && !isAsFound(options)
+                && anyOptional(unique)
+                && !isReferredTo(unique);
+    }
+
+    /** Whether it is meant that no more than one row is empty in it. */
+    private boolean isAsFound(Map<String, String> options) {
+        return dialect.own(options).containsKey(DialectOption.EMPTIES);
     }
 
     private boolean anyOptional(List<String> columns) {
@@ -213,8 +222,8 @@ final class TableShortfalls {
         return schema.referencesTo(table).anyMatch(key -> key.targetColumns().equals(unique));
     }
 
-    private void findEmpties(Part part, List<String> unique, List<Shortfall> found) {
-        if (!anyOptional(unique)) {
+    private void findEmpties(Part part, List<String> unique, Map<String, String> options, List<Shortfall> found) {
+        if (!anyOptional(unique) || isAsFound(options)) {
             return;
         }
         if (!dialect.can(Ability.MANY_EMPTIES_IN_UNIQUE)) {

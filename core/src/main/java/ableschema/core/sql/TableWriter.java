@@ -63,7 +63,7 @@ final class TableWriter {
         columns.forEach(column -> elements.add(column.element(nameWidth, typeWidth)));
         primaryKey().ifPresent(elements::add);
         table.uniques().stream()
-                .filter(unique -> !shortfalls.isFiltered(unique.columns()))
+                .filter(unique -> !shortfalls.isFiltered(unique.columns(), unique.options()))
                 .forEach(unique -> elements.add(constraint(
                         table.part(Kind.UNIQUE, unique.name()),
                         unique.name(),
@@ -284,7 +284,7 @@ final class TableWriter {
     List<Statement> indexes() {
         var statements = new ArrayList<Statement>();
         for (Table.UniqueConstraint unique : table.uniques()) {
-            if (shortfalls.isFiltered(unique.columns())) {
+            if (shortfalls.isFiltered(unique.columns(), unique.options())) {
                 statements.add(new SqlWriter(table.part(Kind.UNIQUE, unique.name()))
                         .line("CREATE UNIQUE INDEX " + ifMissing(dialect.indexIfMissing())
                                 + dialect.quoted(unique.name()) + " ON " + name() + " "
@@ -316,7 +316,7 @@ final class TableWriter {
 
     /** The rows that an index is over, where it is not over all. */
     private String rowsOf(Table.TableIndex index) {
-        boolean filtered = index.unique() && shortfalls.isFiltered(index.columnNames());
+        boolean filtered = index.unique() && shortfalls.isFiltered(index.columnNames(), index.options());
         boolean some = index.only().isPresent() && dialect.takesIndexOver(index.only());
         String notEmpty = filtered ? notEmpty(index.columnNames()) : "";
         String condition = some ? written(index.only()) : "";

@@ -481,4 +481,25 @@ class OddScriptsTest {
         assertThat(read.schema().tables().get(1).foreignKeys()).isEmpty();
         assertThat(read.skipped()).extracting(Skipped::statement).containsExactly("foreign key (quay) of ring to quay");
     }
+
+    /** A plain unique constraint takes one empty value there, one over the rows that hold values many: both come back as they were. */
+    @Test
+    void what_is_unique_stays_as_strict_as_it_was_found() {
+        String written = again(
+                "sqlserver",
+                """
+                CREATE TABLE mast (id int NOT NULL PRIMARY KEY, tag int NULL, code int NULL, sail int NULL, hull int NULL,
+                  CONSTRAINT uq_tag UNIQUE (tag), CONSTRAINT uq_hull UNIQUE (hull));
+                CREATE UNIQUE INDEX uq_code ON mast (code) WHERE code IS NOT NULL;
+                CREATE UNIQUE INDEX uq_sail ON mast (sail);
+                CREATE TABLE flag (id int NOT NULL PRIMARY KEY, hull int NULL REFERENCES mast (hull));
+                """);
+
+        assertThat(written)
+                .contains("CONSTRAINT uq_tag\n    UNIQUE (tag)")
+                .contains("CONSTRAINT uq_hull\n    UNIQUE (hull)")
+                .contains("CREATE UNIQUE INDEX uq_code ON mast (code) WHERE code IS NOT NULL")
+                .contains("CREATE UNIQUE INDEX uq_sail ON mast (sail);")
+                .doesNotContain("WHERE tag", "WHERE sail", "WHERE hull");
+    }
 }

@@ -68,7 +68,8 @@ final class Unnamed {
                                 key.wholeOrEmpty())) // which of a circle waits depends on the order of the tables
                         .toList(),
                 table.uniques().stream()
-                        .map(each -> new Table.UniqueConstraint(known.apply(each.name()), each.columns()))
+                        .map(each ->
+                                new Table.UniqueConstraint(known.apply(each.name()), each.columns(), each.options()))
                         .toList(),
                 table.checks().stream()
                         .map(each -> new Table.CheckConstraint(known.apply(each.name()), each.expression()))

@@ -32,6 +32,12 @@ public record DialectOption(Part.Kind of, String name, String form, Pattern valu
     /** The name of the option by which only the beginning of a text, so many characters of it, is part of the primary key. */
     public static final String KEY_LENGTH = "key_length";
 
+    /**
+     * The name of the option that leaves what is unique as it was found where the database counts empty values as equal: no more than
+     * one row is empty in it.
+     */
+    public static final String EMPTIES = "empties";
+
     /** The name of the option that says how rows are kept in the files of the database. */
     public static final String STORAGE = "storage";
 
@@ -84,6 +90,11 @@ public record DialectOption(Part.Kind of, String name, String form, Pattern valu
     /** How many characters of a column's text are part of the primary key. */
     static DialectOption keyLength() {
         return new DialectOption(Part.Kind.COLUMN, KEY_LENGTH, "", Pattern.compile("[1-9][0-9]{0,4}"));
+    }
+
+    /** What is unique lets one row alone be empty in it. */
+    static DialectOption empties(Part.Kind of) {
+        return new DialectOption(of, EMPTIES, "", Pattern.compile("one"));
     }
 
     /** How the rows of a table or an index are kept. */

@@ -5,6 +5,7 @@ import ableschema.core.expression.Expression;
 import ableschema.core.expression.Token;
 import ableschema.core.schema.Column;
 import ableschema.core.schema.Identity;
+import ableschema.core.schema.Part;
 import ableschema.core.schema.Table;
 import ableschema.core.sql.dialect.TypeForm.Kind;
 import ableschema.core.types.DataType;
@@ -71,6 +72,8 @@ final class SqlServer extends Dialect {
             .withOptions(
                     DialectOption.rawType(),
                     DialectOption.include(),
+                    DialectOption.empties(Part.Kind.UNIQUE),
+                    DialectOption.empties(Part.Kind.INDEX),
                     DialectOption.virtual(),
                     DialectOption.ofTable("filegroup", "ON [{}]"),
                     DialectOption.indexKind("clustered"),

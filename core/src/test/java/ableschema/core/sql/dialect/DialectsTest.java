@@ -308,7 +308,8 @@ class DialectsTest {
                                         "clustered",
                                         "current_timestamp(3)",
                                         "12",
-                                        "fillfactor=70")
+                                        "fillfactor=70",
+                                        "one")
                                 .filter(option::takes)
                                 .findFirst()
                                 .orElseThrow()));
