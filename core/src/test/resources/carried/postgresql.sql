@@ -20,3 +20,5 @@ $body$;
 CREATE TRIGGER depth_is_logged AFTER INSERT ON berth FOR EACH ROW EXECUTE FUNCTION log_depth();
 CREATE VIEW deep_berth AS SELECT * FROM wide_berth WHERE depth > 5;
 COMMENT ON VIEW wide_berth IS 'berths; with the name of their pier';
+CREATE AGGREGATE deepest(integer) (SFUNC = int4larger, STYPE = integer, INITCOND = '0');
+CREATE VIEW deepest_berth AS SELECT deepest(depth) AS depth FROM depth_log;

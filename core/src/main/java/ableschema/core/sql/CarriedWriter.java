@@ -27,7 +27,7 @@ final class CarriedWriter {
     /** What a statement makes, in its own words. */
     private static final Pattern MADE = Pattern.compile(
             "(?is)create\\b(?!\\s+or\\s+(?:replace|alter))(?!.{0,60}?\\bif\\s+not\\s+exists).*?\\b(materialized\\s+view|view|trigger"
-                    + "|function|procedure|alias|package|event|rule|policy|synonym|sequence)\\b");
+                    + "|function|aggregate|procedure|alias|package|event|rule|policy|synonym|sequence)\\b");
 
     private final Dialect dialect;
 

@@ -65,14 +65,24 @@ record PostgreSqlBeside(Asking asking) {
         }
     }
 
+    /** The definition of a plain aggregate, which the database does not print by itself. */
+    private static final String AGGREGATE =
+            "'CREATE AGGREGATE ' || quote_ident(n.nspname) || '.' || quote_ident(p.proname)"
+                    + " || '(' || coalesce(nullif(pg_get_function_identity_arguments(p.oid), ''), '*') || ') (SFUNC = '"
+                    + " || a.aggtransfn || ', STYPE = ' || format_type(a.aggtranstype, NULL)"
+                    + " || CASE WHEN a.aggfinalfn = 0 THEN '' ELSE ', FINALFUNC = ' || a.aggfinalfn END"
+                    + " || CASE WHEN a.agginitval IS NULL THEN '' ELSE ', INITCOND = ' || quote_literal(a.agginitval) END || ')'";
+
     private void routines(StringBuilder sql) throws SQLException {
         try (Rows rows = asking.rows("SELECT CASE WHEN p.prokind IN ('f', 'p') THEN pg_get_functiondef(p.oid)"
+                + " WHEN a.aggkind = 'n' THEN " + AGGREGATE
                 + " ELSE 'AGGREGATE ' || quote_ident(n.nspname) || '.' || quote_ident(p.proname) END AS definition,"
-                + " CASE p.prokind WHEN 'p' THEN 'PROCEDURE ' ELSE 'FUNCTION ' END"
+                + " CASE p.prokind WHEN 'p' THEN 'PROCEDURE ' WHEN 'a' THEN 'AGGREGATE ' ELSE 'FUNCTION ' END"
                 + " || quote_ident(n.nspname) || '.' || quote_ident(p.proname)"
                 + " || '(' || pg_get_function_identity_arguments(p.oid) || ')' AS name,"
                 + " quote_literal(obj_description(p.oid, 'pg_proc')) AS comment"
-                + " FROM pg_proc p JOIN pg_namespace n ON n.oid = p.pronamespace WHERE" + ours()
+                + " FROM pg_proc p JOIN pg_namespace n ON n.oid = p.pronamespace"
+                + " LEFT JOIN pg_aggregate a ON a.aggfnoid = p.oid WHERE" + ours()
                 + withoutExtensions("pg_proc", "p.oid") + " ORDER BY p.oid")) {
             while (rows.next()) {
                 sql.append(rows.text("definition").strip()).append(";\n");
