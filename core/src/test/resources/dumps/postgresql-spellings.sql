@@ -85,3 +85,4 @@ create table packed (
   label text
 ) with (fillfactor=70, autovacuum_enabled='false', oids=false);
 create index packed_by_label on packed (label) include (id) with (fillfactor = 50) where label is not null;
+alter table packed set (fillfactor = 95, autovacuum_vacuum_scale_factor = '0.01');

@@ -5,6 +5,7 @@ import ableschema.core.expression.Expression;
 import ableschema.core.expression.Filling;
 import ableschema.core.schema.Column;
 import ableschema.core.schema.Identity;
+import ableschema.core.schema.Part;
 import ableschema.core.schema.TableName;
 import ableschema.core.types.DataTypes;
 import java.util.List;
@@ -93,6 +94,8 @@ final class AlterReader {
             rename(table, at);
         } else if (at.accept("set", "schema")) {
             context.draft.rename(table, new TableName(context.names.namespace(at.name()), table.name.name()));
+        } else if (Storage.is(at)) {
+            Storage.read(context, at, Part.Kind.TABLE, table.options);
         } else if (at.accept("comment")) {
             at.accept('=');
             table.comment = at.string();

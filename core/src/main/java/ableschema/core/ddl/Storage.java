@@ -3,6 +3,7 @@ package ableschema.core.ddl;
 import ableschema.core.schema.Part;
 import ableschema.core.sql.dialect.DialectOption;
 import java.util.ArrayList;
+import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 
@@ -11,9 +12,9 @@ final class Storage {
 
     private Storage() {}
 
-    /** Whether such a list stands here; it is passed over where another database has one. */
+    /** Whether such a list stands here, or one by which it is changed; it is passed over where another database has one. */
     static boolean is(Cursor at) {
-        return at.is("with") && at.at() + 1 < at.end() && at.tokens().is(at.at() + 1, '(');
+        return at.isAny("with", "set") && at.at() + 1 < at.end() && at.tokens().is(at.at() + 1, '(');
     }
 
     /** Reads it as an option of the part; what cannot be kept is told. */
@@ -25,10 +26,17 @@ final class Storage {
             return;
         }
         var said = new ArrayList<String>();
+        String before = options.get(context.dialect.name() + "." + DialectOption.STORAGE);
+        if (before != null) {
+            said.addAll(List.of(before.split(", ")));
+        }
         for (Cursor each : inside.parts()) {
             String text = each.text().replaceAll("[\\s']", "").toLowerCase(Locale.ROOT);
             if (!text.isEmpty() && !text.startsWith("oids")) { // which there are none of any more
-                said.add(text.indexOf('=') < 0 ? text + "=true" : text);
+                String parameter = text.indexOf('=') < 0 ? text + "=true" : text;
+                String name = parameter.substring(0, parameter.indexOf('=') + 1);
+                said.removeIf(other -> other.startsWith(name)); // it is said anew
+                said.add(parameter);
             }
         }
         boolean kept = said.isEmpty() || context.option(options, of, DialectOption.STORAGE, String.join(", ", said));
