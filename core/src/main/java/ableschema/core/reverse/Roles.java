@@ -38,6 +38,10 @@ record Roles(String role, String verb, String inverse) {
                 break;
             }
         }
+        String glued = end.startsWith(target) ? end.substring(target.length()) : ""; // hostid, and so templateid
+        if (phrase.equals(Phrases.of(column)) && !glued.isBlank() && phrase.length() > glued.length() + 1) {
+            phrase = phrase.endsWith(glued) ? phrase.substring(0, phrase.length() - glued.length()) : phrase;
+        }
         boolean plain = phrase.equals(target)
                 || phrase.equals(end)
                 || Phrases.singular(phrase).equals(target)
