@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Set;
+import java.util.regex.Pattern;
 
 /** Turns identifiers into words: {@code ORDER_ITEM} and {@code orderItem} into "order item". */
 public final class Phrases {
@@ -36,6 +37,30 @@ public final class Phrases {
             "diabetes",
             "headquarters",
             "mathematics");
+
+    /** Plurals that end like those of hive and olive, and are of a word that ends in f or fe. */
+    private static final Set<String> OF_F = Set.of(
+            "wolves", "shelves", "halves", "calves", "elves", "selves", "leaves", "loaves", "thieves", "knives",
+            "wives", "lives", "scarves");
+
+    /** Plurals in -es of a word that ends in a hissing sound by itself, unlike those of house and cache. */
+    private static final Pattern HISSING =
+            Pattern.compile("(.*(ss|x|sh|ch|tz|zz)|.*[^aeou]us|alias|bias|lens|gas|atlas|canvas)es");
+
+    private static final Set<String> NOT_HISSING = Set.of(
+            "axes",
+            "caches",
+            "niches",
+            "aches",
+            "headaches",
+            "avalanches",
+            "moustaches",
+            "uses",
+            "fuses",
+            "excuses",
+            "muses",
+            "abuses",
+            "refuses");
 
     private Phrases() {}
 
@@ -96,6 +121,9 @@ public final class Phrases {
     public static String singular(String phrase, Plural plurals) {
         int space = phrase.lastIndexOf(' ') + 1;
         String last = phrase.substring(space);
+        if (last.equals("people")) {
+            return phrase.substring(0, space) + "person";
+        }
         if (SINGULAR.contains(last) || last.matches(".*(ss|us|is)")) {
             return phrase;
         }
@@ -112,21 +140,19 @@ public final class Phrases {
         if (word.endsWith("ies")) {
             candidates.add(word.substring(0, word.length() - 3) + "y");
         }
-        if (word.endsWith("s")) {
+        if (OF_F.contains(word)) {
+            candidates.add(word.substring(0, word.length() - 3) + "f");
+            candidates.add(word.substring(0, word.length() - 3) + "fe");
+        }
+        boolean hissing = HISSING.matcher(word).matches() && !NOT_HISSING.contains(word);
+        if (word.endsWith("s") && !hissing) {
             candidates.add(word.substring(0, word.length() - 1));
         }
         if (word.endsWith("es")) {
             candidates.add(word.substring(0, word.length() - 2));
         }
-        if (word.endsWith("ves")) {
-            candidates.add(word.substring(0, word.length() - 3) + "f");
-            candidates.add(word.substring(0, word.length() - 3) + "fe");
-        }
         if (word.endsWith("men")) {
             candidates.add(word.substring(0, word.length() - 2) + "an");
-        }
-        if (word.equals("people")) {
-            candidates.add("person");
         }
         if (word.endsWith("children")) {
             candidates.add(word.substring(0, word.length() - 3));
