@@ -154,7 +154,8 @@ final class TryCommand implements Callable<Integer> {
     private static String said(Execution execution) {
         if (execution.run().isEmpty()) {
             return execution.replaces()
-                    ? "nothing was done: what is listed would be lost with its rows; say --lose if it may be"
+                    ? "nothing was done: what is listed would be lost with its rows, and the views and references that lean on it; say --lose if"
+                            + " it may be"
                     : "nothing was done: what is listed is there already; choose in the design's script whether what exists is"
                             + " skipped or replaced, or name another database";
         }

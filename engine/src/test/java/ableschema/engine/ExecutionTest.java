@@ -10,6 +10,7 @@ import java.sql.Connection;
 import java.sql.DriverManager;
 import java.sql.ResultSet;
 import java.sql.Statement;
+import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
@@ -59,6 +60,22 @@ class ExecutionTest {
                 Statement statement = connection.createStatement()) {
             statement.execute("INSERT INTO berth (no, name) VALUES (7, 'west')");
         }
+    }
+
+    /** A name in other letters is the same table there, and would be dropped with it. */
+    @Test
+    void a_table_whose_name_has_other_letter_case_is_listed_too() throws Exception {
+        String url = "jdbc:sqlite:" + folder.resolve("case.db");
+        try (Connection connection = DriverManager.getConnection(url);
+                Statement statement = connection.createStatement()) {
+            statement.execute("CREATE TABLE BERTH (no int)");
+            statement.execute("INSERT INTO BERTH VALUES (1)");
+        }
+
+        Execution asking = Execution.of(design("replace"), DatabaseAddress.of(url, ""), "", false, false, done -> {});
+
+        assertThat(asking.run()).isEmpty();
+        assertThat(asking.standing()).containsExactly(new Execution.Standing("BERTH", 1));
     }
 
     @ParameterizedTest

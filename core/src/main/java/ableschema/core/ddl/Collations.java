@@ -1,6 +1,5 @@
 package ableschema.core.ddl;
 
-import java.util.HashMap;
 import java.util.Locale;
 import java.util.Map;
 
@@ -89,13 +88,8 @@ final class Collations {
 
     /** A column of which only {@code BINARY} is said is compared by the numbers of the characters of its table. */
     private static void binary(DraftTable table, String collation, String charset) {
-        table.columns.replaceAll(column -> {
-            if (!BINARY.equals(column.options().get(collation))) {
-                return column;
-            }
-            var options = new HashMap<>(column.options());
-            options.put(collation, charset + BINARY);
-            return column.withOptions(options);
-        });
+        table.columns.replaceAll(column -> BINARY.equals(column.options().get(collation))
+                ? column.withOption(collation, charset + BINARY)
+                : column);
     }
 }

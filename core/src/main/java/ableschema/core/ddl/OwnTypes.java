@@ -112,10 +112,10 @@ final class OwnTypes {
         if (widths != null && type.has(1) && arguments.get(0).equals(widths.get(type.unsigned() ? 0 : 1))) {
             arguments = List.of();
         }
-        String name = type.name().equals("integer") ? "int" : type.name();
-        String canonical =
-                SqlType.of("", arguments, type.unsigned(), "", "").canonical().trim();
-        String behind = canonical.isEmpty() || canonical.startsWith("(") ? canonical : " " + canonical;
-        return name + behind + (filled ? " zerofill" : "") + type.array();
+        return (type.name().equals("integer") ? "int" : type.name())
+                + (arguments.isEmpty() ? "" : "(" + String.join(",", arguments) + ")")
+                + (type.unsigned() ? " unsigned" : "")
+                + (filled ? " zerofill" : "")
+                + type.array();
     }
 }

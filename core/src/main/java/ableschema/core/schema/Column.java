@@ -44,6 +44,13 @@ public record Column(
         return new Column(name, type, nullable, filling, identity, comment, options);
     }
 
+    /** The same with an option said of it. */
+    public Column withOption(String option, String value) {
+        var more = new HashMap<>(options);
+        more.put(option, value);
+        return withOptions(more);
+    }
+
     /** The same without an option that is said of it, if it is. */
     public Column withoutOption(String option) {
         if (!options.containsKey(option)) {

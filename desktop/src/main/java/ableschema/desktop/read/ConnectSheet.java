@@ -16,6 +16,7 @@ import ableschema.engine.trial.Trial;
 import java.nio.file.Path;
 import java.sql.Connection;
 import java.util.List;
+import java.util.Optional;
 import java.util.function.Consumer;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -52,8 +53,8 @@ public final class ConnectSheet extends VBox {
     private final CheckBox rows = new CheckBox("with the first " + SAMPLE_ROWS + " rows of each table");
     private final Button real = Controls.button("connect-real", CARRY_OUT, this::carryOut);
 
-    /** Whether it was listed what would be lost, so that the next press may lose it. */
-    private boolean told;
+    /** The design of which it was listed what it would cost, so that the next press may lose that; none of another. */
+    private Optional<Document> told = Optional.empty();
 
     private final Label verdict = Controls.text("", "answer");
     private Runnable close = () -> {};
@@ -197,13 +198,13 @@ public final class ConnectSheet extends VBox {
     }
 
     private void untold() {
-        told = false;
+        told = Optional.empty();
         real.setText(CARRY_OUT);
     }
 
     private void carryOut() {
         Document document = workspace.document();
-        boolean losing = told;
+        boolean losing = told.filter(each -> each == document).isPresent();
         untold();
         List<String> undecided = workspace.mapping().undecided();
         if (!undecided.isEmpty()) {
@@ -215,10 +216,10 @@ public final class ConnectSheet extends VBox {
                 "carrying the design out",
                 (address, secret, progress) ->
                         Execution.of(document, address, secret, false, losing, done -> progress.done(done, done)),
-                this::carriedOut);
+                execution -> carriedOut(execution, document));
     }
 
-    private void carriedOut(Execution execution) {
+    private void carriedOut(Execution execution, Document document) {
         if (execution.run().isPresent()) {
             verdict.setText(execution
                     .run()
@@ -230,7 +231,8 @@ public final class ConnectSheet extends VBox {
             return;
         }
         List<Execution.Standing> there = execution.standing();
-        told = execution.replaces();
+        boolean replaced = execution.replaces();
+        told = replaced ? Optional.of(document) : Optional.empty();
         String tables = there.size() == 1 ? "1 table" : there.size() + " tables";
         verdict.setText("Nothing was done. There already: "
                 + there.stream()
@@ -238,10 +240,10 @@ public final class ConnectSheet extends VBox {
                         .map(each -> each.table() + " (" + (each.rows() == 1 ? "1 row" : each.rows() + " rows") + ")")
                         .collect(Collectors.joining(", "))
                 + (there.size() > MOST_LISTED ? ", and " + (there.size() - MOST_LISTED) + " more" : "")
-                + (told
-                        ? ". The next press loses them with their rows."
+                + (replaced
+                        ? ". The next press loses them with their rows, and the views and references that lean on them."
                         : ". Choose in the script's style whether what exists is skipped or replaced."));
-        if (told) {
+        if (replaced) {
             real.setText("Lose " + tables + " and carry it out");
         }
     }

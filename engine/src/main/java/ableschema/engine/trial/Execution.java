@@ -18,6 +18,7 @@ import java.sql.SQLException;
 import java.sql.Statement;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.IntConsumer;
@@ -85,17 +86,22 @@ public record Execution(Script script, List<Standing> standing, Optional<ScriptR
     }
 
     private static List<Standing> standing(Script script, Connection connection) throws SQLException {
-        Set<TableName> written = SqlReader.read(script.text(), script.dialect()).schema().tables().stream()
-                .map(Table::qualified)
+        Set<String> written = SqlReader.read(script.text(), script.dialect()).schema().tables().stream()
+                .map(table -> key(table.qualified()))
                 .collect(Collectors.toSet());
         var standing = new ArrayList<Standing>();
         for (Table table : Catalog.read(connection).schema().tables()) {
-            if (written.contains(table.qualified())) {
+            if (written.contains(key(table.qualified()))) {
                 standing.add(new Standing(
                         table.qualified().toString(), rows(table.qualified(), script.dialect(), connection)));
             }
         }
         return standing;
+    }
+
+    /** Where letter case tells two tables apart, one too many is listed rather than one too few. */
+    private static String key(TableName table) {
+        return table.toString().toLowerCase(Locale.ROOT);
     }
 
     private static long rows(TableName table, Dialect dialect, Connection connection) throws SQLException {
