@@ -32,7 +32,7 @@ final class ColumnReader {
     private final Cursor at;
 
     private String name = "";
-    private SqlType type = SqlType.of("", List.of(), false, "", "");
+    private SqlType type = SqlType.NONE;
     private DataType held = new DataType.Undecided();
     private boolean nullable = true;
     private Filling<String> filling = Filling.nothing();
@@ -41,9 +41,14 @@ final class ColumnReader {
     private final Map<String, String> options = new HashMap<>();
 
     ColumnReader(Context context, DraftTable table, Cursor at) {
+        this(context, table, new ConstraintReader(context, table), at);
+    }
+
+    /** @param constraints reads those of the table */
+    ColumnReader(Context context, DraftTable table, ConstraintReader constraints, Cursor at) {
         this.context = context;
         this.table = table;
-        this.constraints = new ConstraintReader(context, table);
+        this.constraints = constraints;
         this.at = at;
     }
 
@@ -52,7 +57,7 @@ final class ColumnReader {
         String called = at.name();
         name = table.column(called).orElse(called);
         if (at.isAny("generated", "as")) {
-            type = SqlType.of("", List.of(), false, "", ""); // computed, of the type of its expression
+            type = SqlType.NONE; // computed, of the type of its expression
         } else if (context.is("h2") && at.accept("identity")) {
             type = SqlType.IDENTITY;
             number(1, 1, false);
@@ -379,7 +384,7 @@ final class ColumnReader {
 
     /** How a constraint is kept, which says nothing of what holds. */
     private void skipStates() {
-        while (true) {
+        while (!at.atEnd()) {
             if (at.accept("on", "conflict")) {
                 context.draft.skip(at.tokens().line(at.at() - 1), name, CONFLICT);
                 at.skip();

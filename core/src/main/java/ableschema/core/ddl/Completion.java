@@ -42,8 +42,7 @@ final class Completion {
                     .collect(Collectors.toSet());
             draft.tables().forEach(table -> asFound(table, referred));
         }
-        SqlRead.Counts counts =
-                SqlRead.Counts.of(draft.tables().stream().map(DraftTable::table).toList());
+        SqlRead.Counts counts = SqlRead.Counts.of(draft.tables());
         var found = new FoundTypes(context);
         draft.tables().forEach(found::settle);
         draft.tables().forEach(each -> found.align(each, draft));

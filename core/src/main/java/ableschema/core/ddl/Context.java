@@ -25,6 +25,11 @@ final class Context {
     /** What is wrong with a statement that is cut, or goes on with something else, behind DEFAULT. */
     static final String NO_DEFAULT = "a default without a value";
 
+    private static final int MOST_KNOWN = 2000;
+
+    /** What is given behind DEFAULT, and to what: the same comes again and again. */
+    private record Given(String text, DataType base) {}
+
     /** Other names for what the dialect calls the present moment. */
     private static final Map<String, Set<String>> NOW = Map.of(
             "postgresql", Set.of("current_timestamp", "now()", "transaction_timestamp()", "localtimestamp"),
@@ -39,6 +44,7 @@ final class Context {
     final ExpressionReader expressions;
     final DefaultNames defaults;
     private final Map<String, Boolean> takenOptions = new HashMap<>();
+    private final Map<Given, Expression<String>> givenDefaults = new HashMap<>();
     private final Map<StandardFunction, Expression<String>> functions = new EnumMap<>(StandardFunction.class);
 
     Context(Dialect dialect) {
@@ -97,7 +103,15 @@ final class Context {
         if (value.atEnd()) {
             throw new Unread(NO_DEFAULT);
         }
-        return defaultValue(expressions.read(value, any -> Optional.empty()), base);
+        var given = new Given(value.text(), base);
+        Expression<String> known = givenDefaults.get(given);
+        if (known == null) {
+            known = defaultValue(expressions.read(value, any -> Optional.empty()), base);
+            if (givenDefaults.size() < MOST_KNOWN) {
+                givenDefaults.put(given, known);
+            }
+        }
+        return known;
     }
 
     /** A default in the one form that it has for a type; no expression where it is empty. */

@@ -61,7 +61,8 @@ final class Draft {
     }
 
     private String key(TableName name) {
-        return names.key(name.namespace()) + "\u0000" + names.key(name.name());
+        String own = names.key(name.name());
+        return name.namespace().isEmpty() ? own : names.key(name.namespace()) + "\u0000" + own;
     }
 
     /** The full name of a table that is made. */

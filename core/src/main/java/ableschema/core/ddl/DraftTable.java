@@ -76,6 +76,11 @@ final class DraftTable {
     /** The column of that name, as it is spelled; empty where there is none. */
     Optional<String> column(String called) {
         for (Column column : columns) {
+            if (column.name().equals(called)) {
+                return Optional.of(column.name());
+            }
+        }
+        for (Column column : columns) {
             if (names.same(column.name(), called)) {
                 return Optional.of(column.name());
             }
@@ -97,12 +102,21 @@ final class DraftTable {
     }
 
     List<String> requireColumns(List<String> called) {
-        return called.stream().map(this::requireColumn).toList();
+        var found = new ArrayList<String>(called.size());
+        for (String each : called) {
+            found.add(requireColumn(each));
+        }
+        return List.copyOf(found);
     }
 
     void change(String column, UnaryOperator<Column> change) {
         String found = requireColumn(column);
-        columns.replaceAll(each -> each.name().equals(found) ? change.apply(each) : each);
+        for (int i = 0; i < columns.size(); i++) {
+            if (columns.get(i).name().equals(found)) {
+                columns.set(i, change.apply(columns.get(i)));
+                return;
+            }
+        }
     }
 
     void drop(String column) {

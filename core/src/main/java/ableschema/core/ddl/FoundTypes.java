@@ -70,6 +70,9 @@ final class FoundTypes {
 
     /** Where a reference of several columns cannot be asked to be whole or empty, a check without a name asks for it. */
     private ForeignKey wholeOrEmpty(DraftTable draft, ForeignKey key) {
+        if (key.columns().size() < 2) {
+            return key.withWholeOrEmpty(false);
+        }
         List<String> optional = key.columns().stream()
                 .filter(name ->
                         draft.columns.stream().anyMatch(each -> each.name().equals(name) && each.nullable()))
@@ -160,23 +163,20 @@ final class FoundTypes {
 
     private void align(DraftTable draft, String name, DataType type) {
         SqlType found = draft.types.get(name);
-        Table table = draft.table();
         draft.change(name, column -> {
             if (column.type().equals(type) || type instanceof DataType.InDomain || found == null) {
                 return column;
             }
             Column changed = with(column, type);
+            Table table = draft.table();
             return isUsual(table, changed, found) ? changed : kept(changed, found);
         });
     }
 
     private Column settled(DraftTable draft, Table table, Column column, SqlType found) {
         boolean numbered = column.identity().isPresent();
-        if (!numbered && !column.filling().isComputed()) {
-            List<Table.CheckConstraint> unnamed = draft.checks.stream()
-                    .filter(check -> draft.unnamedChecks.contains(check) || isNamedByDatabase(draft, column, check))
-                    .filter(check -> check.expression().columns().allMatch(column.name()::equals))
-                    .toList();
+        if (!numbered && !column.filling().isComputed() && !draft.checks.isEmpty()) {
+            List<Table.CheckConstraint> unnamed = unnamed(draft, column);
             if (!unnamed.isEmpty()) {
                 for (DataType candidate : candidates(column, unnamed)) {
                     List<Table.CheckConstraint> holding = holding(draft, column, candidate, unnamed);
@@ -193,6 +193,18 @@ final class FoundTypes {
                         .holding(type, column.name(), column.nullable())
                         .isEmpty());
         return !isHeld && isUsual(table, column, found) ? column : kept(column, found);
+    }
+
+    /** The checks of one column that were given no name, as those are that hold it to its type. */
+    private List<Table.CheckConstraint> unnamed(DraftTable draft, Column column) {
+        var unnamed = new ArrayList<Table.CheckConstraint>(0);
+        for (Table.CheckConstraint check : draft.checks) {
+            boolean nameless = draft.unnamedChecks.contains(check) || isNamedByDatabase(draft, column, check);
+            if (nameless && check.expression().columns().allMatch(column.name()::equals)) {
+                unnamed.add(check);
+            }
+        }
+        return unnamed;
     }
 
     /** Whether a check has the name that the database gives to one without. */

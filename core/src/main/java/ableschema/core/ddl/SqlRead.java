@@ -1,8 +1,8 @@
 package ableschema.core.ddl;
 
 import ableschema.core.schema.Schema;
-import ableschema.core.schema.Table;
 import ableschema.core.sql.dialect.Dialect;
+import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.ToIntFunction;
@@ -36,18 +36,18 @@ public record SqlRead(
     public record Counts(
             int tables, int columns, int primaryKeys, int foreignKeys, int uniques, int checks, int indexes) {
 
-        public static Counts of(List<Table> tables) {
+        static Counts of(Collection<DraftTable> tables) {
             return new Counts(
                     tables.size(),
-                    sum(tables, table -> table.columns().size()),
-                    sum(tables, table -> table.primaryKey().isPresent() ? 1 : 0),
-                    sum(tables, table -> table.foreignKeys().size()),
-                    sum(tables, table -> table.uniques().size()),
-                    sum(tables, table -> table.checks().size()),
-                    sum(tables, table -> table.indexes().size()));
+                    sum(tables, table -> table.columns.size()),
+                    sum(tables, table -> table.primaryKey == null ? 0 : 1),
+                    sum(tables, table -> table.foreignKeys.size()),
+                    sum(tables, table -> table.uniques.size()),
+                    sum(tables, table -> table.checks.size()),
+                    sum(tables, table -> table.indexes.size()));
         }
 
-        private static int sum(List<Table> tables, ToIntFunction<Table> count) {
+        private static int sum(Collection<DraftTable> tables, ToIntFunction<DraftTable> count) {
             return tables.stream().mapToInt(count).sum();
         }
     }

@@ -56,6 +56,9 @@ record SqlType(String name, List<String> arguments, boolean unsigned, String arr
     /** The type of H2 that is a number, numbered and the key. */
     static final SqlType IDENTITY = of("bigint", List.of(), false, "", "identity");
 
+    /** Of what is given no type. */
+    static final SqlType NONE = of("", List.of(), false, "", "");
+
     SqlType {
         arguments = List.copyOf(arguments);
     }

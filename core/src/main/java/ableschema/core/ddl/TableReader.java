@@ -114,22 +114,24 @@ final class TableReader {
         }
         announce(table, waiting, inherited);
         columns.addAll(waiting);
-        columns.forEach(element -> attempt(element, () -> column(table, element)));
         var reader = new ConstraintReader(context, table);
+        columns.forEach(element -> attempt(element, () -> column(table, reader, element)));
         constraints.forEach(element -> attempt(element, () -> reader.read(element)));
     }
 
     /** Puts the columns into the table by their names, since what is said of one may speak of those behind it. */
     private void announce(DraftTable table, List<Cursor> columns, Set<String> inherited) {
+        var there = new HashSet<String>();
+        table.columns.forEach(each -> there.add(context.names.key(each.name())));
         columns.removeIf(element -> {
             try {
                 int start = element.at();
                 String name = element.name();
                 element.skipTo(start);
-                if (inherited.stream().anyMatch(each -> context.names.same(each, name))) {
+                if (inherited.contains(context.names.key(name))) {
                     return false; // which is said anew
                 }
-                if (table.columns.stream().anyMatch(each -> context.names.same(each.name(), name))) {
+                if (!there.add(context.names.key(name))) {
                     throw new Unread("there is a column " + name + " already");
                 }
                 table.columns.add(Column.of(name, DataTypes.UNDECIDED));
@@ -141,11 +143,11 @@ final class TableReader {
         });
     }
 
-    private void column(DraftTable table, Cursor element) {
+    private void column(DraftTable table, ConstraintReader constraints, Cursor element) {
         int start = element.at();
         String name = element.name();
         element.skipTo(start);
-        var reader = new ColumnReader(context, table, element);
+        var reader = new ColumnReader(context, table, constraints, element);
         try {
             Column read = reader.read();
             replace(table, read);
@@ -157,11 +159,8 @@ final class TableReader {
 
     /** What a key said of the column while it was read stays. */
     private static void replace(DraftTable table, Column read) {
-        table.columns.replaceAll(each -> !each.name().equals(read.name())
-                ? each
-                : table.primaryKey != null && table.primaryKey.columns().contains(read.name())
-                        ? read.withNullable(false)
-                        : read);
+        boolean keyed = table.primaryKey != null && table.primaryKey.columns().contains(read.name());
+        table.change(read.name(), each -> keyed ? read.withNullable(false) : read);
     }
 
     private void attempt(Cursor element, Runnable reading) {
@@ -313,7 +312,9 @@ final class TableReader {
             attempt(parents, () -> inherit(table, parents));
         }
         behind.skipTo(start);
-        return table.columns.stream().map(Column::name).collect(Collectors.toSet());
+        return table.columns.stream()
+                .map(column -> context.names.key(column.name()))
+                .collect(Collectors.toSet());
     }
 
     /** Of a unique constraint and a key over the same columns, in one statement, PostgreSQL makes the key alone. */

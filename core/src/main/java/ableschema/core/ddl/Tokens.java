@@ -1,6 +1,7 @@
 package ableschema.core.ddl;
 
 import java.util.Arrays;
+import org.jspecify.annotations.Nullable;
 
 /** The tokens of one statement of an SQL text; filled again for the next one, so that a long script needs no room for all. */
 final class Tokens {
@@ -15,8 +16,15 @@ final class Tokens {
         SYMBOL
     }
 
+    /** Longer tokens do not come again. */
+    private static final int LONGEST_KNOWN = 40;
+
     private final String text;
     private final Lexis lexis;
+
+    /** Words that came already, by what they are made of: most come again, and what is the same string is compared at once. */
+    private final @Nullable String[] known = new String[4096];
+
     private Kind[] kinds = new Kind[256];
     private int[] starts = new int[256];
     private int[] ends = new int[256];
@@ -130,12 +138,29 @@ final class Tokens {
 
     /** A token as it stands. */
     String text(int token) {
-        return text.substring(starts[token], ends[token]);
+        return stretch(starts[token], ends[token]);
+    }
+
+    private String stretch(int start, int end) {
+        if (end - start > LONGEST_KNOWN) {
+            return text.substring(start, end);
+        }
+        int hash = 0;
+        for (int i = start; i < end; i++) {
+            hash = 31 * hash + text.charAt(i);
+        }
+        int place = (hash ^ hash >>> 12) & known.length - 1;
+        String found = known[place];
+        if (found == null || found.length() != end - start || !text.startsWith(found, start)) {
+            found = text.substring(start, end);
+            known[place] = found;
+        }
+        return found;
     }
 
     /** The stretch from one token up to another, as it stands. */
     String text(int from, int to) {
-        return from >= to ? "" : text.substring(starts[from], ends[to - 1]);
+        return from >= to ? "" : stretch(starts[from], ends[to - 1]);
     }
 
     /** What stands between two tokens. */
@@ -165,7 +190,7 @@ final class Tokens {
             return Literal.of(text(token));
         }
         char closing = text.charAt(ends[token] - 1);
-        String inside = text.substring(starts[token] + 1, Math.max(starts[token] + 1, ends[token] - 1));
+        String inside = stretch(starts[token] + 1, Math.max(starts[token] + 1, ends[token] - 1));
         return inside.indexOf(closing) < 0
                 ? inside
                 : inside.replace(String.valueOf(closing) + closing, String.valueOf(closing));

@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 
@@ -58,6 +59,9 @@ final class TypeReader {
     /** Types by their text, as there are few of them and many columns. */
     private static final Map<String, SqlType> KNOWN = new ConcurrentHashMap<>();
 
+    /** The same where any words are a type, and read otherwise. */
+    private static final Map<String, SqlType> KNOWN_FREE = new ConcurrentHashMap<>();
+
     private static final int MOST_KNOWN = 2000;
 
     private TypeReader() {}
@@ -66,11 +70,9 @@ final class TypeReader {
     static SqlType read(Cursor at, boolean free) {
         int start = at.at();
         String name = name(at, free);
-        var arguments = new ArrayList<String>();
-        if (at.is('(')) {
-            arguments(at.inside(), arguments);
-        }
-        name += zone(at, name) + range(at, name);
+        Optional<Cursor> arguments = at.is('(') ? Optional.of(at.inside()) : Optional.empty();
+        name += zone(at, name);
+        name += range(at, name);
         boolean unsigned = false;
         while (at.isAny("unsigned", "signed", "zerofill")) {
             unsigned |= !at.is("signed");
@@ -78,12 +80,12 @@ final class TypeReader {
         }
         String array = array(at);
         String text = text(at.tokens(), start, at.at());
-        String key = (free ? " " : "") + text; // where any words are a type, they are read otherwise
-        SqlType known = KNOWN.get(key);
+        Map<String, SqlType> types = free ? KNOWN_FREE : KNOWN;
+        SqlType known = types.get(text);
         if (known == null) {
-            known = SqlType.of(name, arguments, unsigned, array, text);
-            if (KNOWN.size() < MOST_KNOWN) {
-                KNOWN.put(key, known);
+            known = SqlType.of(name, arguments.map(TypeReader::arguments).orElse(List.of()), unsigned, array, text);
+            if (types.size() < MOST_KNOWN) {
+                types.put(text, known);
             }
         }
         return known;
@@ -100,15 +102,15 @@ final class TypeReader {
             }
             throw new Unread("a type was expected" + at.here());
         }
-        var name = new StringBuilder(word(at));
+        String name = word(at);
         if (at.is('.')) {
             at.skip();
             return at.lastName();
         }
-        while (at.isKind(Kind.WORD) && goesOn(at, name.toString(), free)) {
-            name.append(' ').append(word(at));
+        while (at.isKind(Kind.WORD) && goesOn(at, name, free)) {
+            name += " " + word(at);
         }
-        return name.toString();
+        return name;
     }
 
     private static String word(Cursor at) {
@@ -168,16 +170,21 @@ final class TypeReader {
         return "";
     }
 
-    private static void arguments(Cursor inside, List<String> found) {
+    private static List<String> arguments(Cursor inside) {
+        var found = new ArrayList<String>();
         for (Cursor part : inside.parts()) {
             found.add(
                     part.isKind(Kind.STRING)
                             ? part.tokens().text(part.at())
                             : text(part.tokens(), part.at(), part.end()).toLowerCase(Locale.ROOT));
         }
+        return found;
     }
 
     private static String array(Cursor at) {
+        if (!at.is('[') && !at.is("array")) {
+            return "";
+        }
         var array = new StringBuilder();
         if (at.accept("array")) {
             array.append("[]");
@@ -193,6 +200,13 @@ final class TypeReader {
 
     /** Tokens as they stand, but with single spaces. */
     static String text(Tokens tokens, int from, int to) {
+        int together = from;
+        while (together + 1 < to && tokens.touchesNext(together)) {
+            together++;
+        }
+        if (together + 1 >= to) {
+            return tokens.text(from, to);
+        }
         var text = new StringBuilder();
         for (int i = from; i < to; i++) {
             if (i > from && !tokens.touchesNext(i - 1)) {

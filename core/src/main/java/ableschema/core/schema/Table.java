@@ -161,6 +161,11 @@ public record Table(
 
     /** Whether definitions can be written: there are columns, and each has a type. */
     public boolean isDecided() {
-        return !columns.isEmpty() && columns.stream().noneMatch(Column::isUndecided);
+        for (Column column : columns) {
+            if (column.isUndecided()) {
+                return false;
+            }
+        }
+        return !columns.isEmpty();
     }
 }

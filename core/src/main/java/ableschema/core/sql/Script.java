@@ -27,7 +27,7 @@ public record Script(Dialect dialect, List<Statement> statements, List<Shortfall
 
     /** The whole script; statements of one kind stand together, and an empty line separates tables and kinds. */
     public String text() {
-        var text = new StringBuilder();
+        var text = new StringBuilder(statements.size() * 400);
         lines().forEach(line -> text.append(line.text()).append('\n'));
         return text.toString();
     }

@@ -22,6 +22,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Function;
 import java.util.function.Predicate;
 
 /**
@@ -29,6 +30,8 @@ import java.util.function.Predicate;
  * can, namespaces, named types, tables parents first, foreign keys that close circles, indexes, descriptions, rows.
  */
 public final class ScriptWriter {
+
+    private static final int MANY = 200;
 
     private final Dialect dialect;
     private final CascadePaths paths;
@@ -211,25 +214,41 @@ public final class ScriptWriter {
         boolean after =
                 later && dialect.style().referencesAfter() && dialect.style().existing() != Existing.SKIP;
         Predicate<ForeignKey> inside = later ? key -> !after && !order.isLater(key) : key -> true;
-        for (Table table : order.tables()) {
-            TableWriter writer = writer(table);
-            writer.remark().ifPresent(statements::add);
-            remarkOn(table.part());
-            List<ForeignKey> undeferred = table.foreignKeys().stream()
-                    .filter(key -> !dialect.can(Ability.DEFERRED_CONSTRAINTS) && order.isDeferred(table, key))
-                    .toList();
-            writer.shortfalls().found(undeferred).forEach(this::say);
-            paths.of(table).forEach(this::say);
-            statements.add(writer.create(inside));
+        for (Defined each : ofTables(table -> defined(table, inside))) {
+            writer(each.table()).remark().ifPresent(statements::add);
+            remarkOn(each.table().part());
+            each.shortfalls().forEach(this::say);
+            statements.add(each.statement());
         }
         for (Table table : order.tables()) {
             table.foreignKeys().stream()
                     .filter(inside.negate())
                     .forEach(key -> statements.add(writer(table).addForeignKey(key)));
         }
-        order.tables().forEach(table -> statements.addAll(writer(table).indexes()));
+        ofTables(table -> writer(table).indexes()).forEach(statements::addAll);
         order.tables().forEach(table -> statements.addAll(writer(table).descriptions()));
         order.tables().forEach(table -> statements.addAll(writer(table).startOfNumbering()));
+    }
+
+    /** The definition of a table, with what the dialect cannot say of it. */
+    private record Defined(Table table, List<Shortfall> shortfalls, Statement statement) {}
+
+    private Defined defined(Table table, Predicate<ForeignKey> inside) {
+        TableWriter writer = writer(table);
+        List<ForeignKey> undeferred = table.foreignKeys().stream()
+                .filter(key -> !dialect.can(Ability.DEFERRED_CONSTRAINTS) && order.isDeferred(table, key))
+                .toList();
+        var shortfalls = new ArrayList<>(writer.shortfalls().found(undeferred));
+        shortfalls.addAll(paths.of(table));
+        return new Defined(table, shortfalls, writer.create(inside));
+    }
+
+    /** What is made of each table, in their order; of many tables side by side, as none depends on another. */
+    private <T> List<T> ofTables(Function<Table, T> made) {
+        boolean many = order.tables().size() >= MANY;
+        return (many ? order.tables().parallelStream() : order.tables().stream())
+                .map(made)
+                .toList();
     }
 
     private void carried(Predicate<Carried> here) {

@@ -107,14 +107,13 @@ public final class Shortfalls {
     /** Whether a rule of a table holds a text against another; its length is the same however it is compared. */
     private static boolean comparesText(Schema schema, Table table) {
         return table.checks().stream().map(Table.CheckConstraint::expression).anyMatch(rule -> {
-            List<Token<String>> tokens = Token.of(rule);
-            boolean literal = tokens.stream().anyMatch(token -> token.kind() == Token.Kind.STRING);
             long texts = rule.columns()
                     .filter(name -> table.column(name)
                             .filter(column -> schema.resolved(column.type()) instanceof DataType.Text)
                             .isPresent())
                     .count();
-            return texts > 1 || texts == 1 && literal;
+            return texts > 1
+                    || texts == 1 && Token.of(rule).stream().anyMatch(token -> token.kind() == Token.Kind.STRING);
         });
     }
 

@@ -23,13 +23,20 @@ final class SqlWriter {
     }
 
     SqlWriter line(String text, Part part) {
+        lines.add(new Line(text, about(part)));
+        return this;
+    }
+
+    private List<Part> about(Part part) {
         if (defines.contains(part)) {
-            return line(text);
+            return defines;
+        }
+        if (defines.size() == 1) {
+            return List.of(defines.get(0), part);
         }
         var all = new ArrayList<>(defines);
         all.add(part);
-        lines.add(new Line(text, all));
-        return this;
+        return all;
     }
 
     /** Writes elements between an opening line and a closing bracket, each on lines of its own, with commas between. */
@@ -38,9 +45,10 @@ final class SqlWriter {
         for (int i = 0; i < elements.size(); i++) {
             Element element = elements.get(i);
             int last = element.lines().size() - 1;
+            List<Part> about = about(element.part());
             for (int j = 0; j <= last; j++) {
                 String comma = j == last && i < elements.size() - 1 ? "," : "";
-                line("  " + element.lines().get(j) + comma, element.part());
+                lines.add(new Line("  " + element.lines().get(j) + comma, about));
             }
         }
         return line(closing);

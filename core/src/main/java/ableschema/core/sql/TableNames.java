@@ -5,11 +5,11 @@ import ableschema.core.schema.Table;
 import ableschema.core.schema.TableName;
 import ableschema.core.sql.dialect.Ability;
 import ableschema.core.sql.dialect.Dialect;
-import java.util.HashMap;
 import java.util.HashSet;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
 
 /**
  * The names of tables as a script has them, with their namespaces. Where a database has no namespaces, a name that stands in
@@ -18,7 +18,7 @@ import java.util.Set;
 final class TableNames {
 
     private final Dialect dialect;
-    private final Map<TableName, String> written = new HashMap<>();
+    private final Map<TableName, String> written = new ConcurrentHashMap<>(); // tables are written side by side
     private final Set<TableName> prefixed = new HashSet<>();
 
     TableNames(Dialect dialect, Schema schema) {

@@ -144,7 +144,7 @@ final class TableShortfalls {
         }
         column.identity().ifPresent(identity -> find(column, identity, part, found));
         DataType base = schema.resolved(column.type());
-        if (dialect.own(column.options()).containsKey(DialectOption.TYPE)) {
+        if (dialect.has(column.options(), DialectOption.TYPE)) {
             return;
         }
         dialect.typeShortfall(base).ifPresent(instead -> add(found, Ability.SIZE, part, instead));
@@ -210,7 +210,7 @@ final class TableShortfalls {
 
     /** Whether it is meant that no more than one row is empty in it. */
     private boolean isAsFound(Map<String, String> options) {
-        return dialect.own(options).containsKey(DialectOption.EMPTIES);
+        return dialect.has(options, DialectOption.EMPTIES);
     }
 
     private boolean anyOptional(List<String> columns) {

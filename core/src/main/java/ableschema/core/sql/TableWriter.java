@@ -141,7 +141,7 @@ final class TableWriter {
         boolean computed = column.filling().isComputed()
                 && dialect.understands(column.filling().expression());
         if (computed) {
-            boolean stored = !dialect.own(column.options()).containsKey(DialectOption.VIRTUAL);
+            boolean stored = !dialect.has(column.options(), DialectOption.VIRTUAL);
             type = dialect.computed(type, written(column.filling().expression()), base, stored);
         }
         boolean described =
@@ -163,7 +163,7 @@ final class TableWriter {
     }
 
     private Optional<String> rawType(Column column) {
-        return Optional.ofNullable(dialect.own(column.options()).get(DialectOption.TYPE));
+        return dialect.option(column.options(), DialectOption.TYPE);
     }
 
     private boolean isNamed(Column column) {
@@ -247,7 +247,7 @@ final class TableWriter {
     private String keyed(String name) {
         return dialect.column(name)
                 + table.column(name)
-                        .map(column -> dialect.own(column.options()).get(DialectOption.KEY_LENGTH))
+                        .flatMap(column -> dialect.option(column.options(), DialectOption.KEY_LENGTH))
                         .map(length -> "(" + length + ")")
                         .orElse("");
     }

@@ -16,7 +16,6 @@ import ableschema.core.types.ReferenceAction;
 import ableschema.core.types.TypedValue;
 import java.math.BigInteger;
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
@@ -32,11 +31,13 @@ import java.util.function.Function;
 public abstract class Dialect implements Cloneable {
 
     private final Traits traits;
+    private final OwnOptions own;
     private final Map<ScriptStyle, Dialect> styled = new ConcurrentHashMap<>();
     private ScriptStyle style = ScriptStyle.USUAL;
 
     protected Dialect(Traits traits) {
         this.traits = traits;
+        this.own = new OwnOptions(traits);
     }
 
     public final Traits traits() {
@@ -57,19 +58,14 @@ public abstract class Dialect implements Cloneable {
         return traits.can(ability);
     }
 
-    /** The options of this dialect among those of all dialects, each by its own name: {@code mysql.engine} as {@code engine}. */
-    public final Map<String, String> own(Map<String, String> options) {
-        if (options.isEmpty()) {
-            return options;
-        }
-        String prefix = name() + ".";
-        var own = new HashMap<String, String>();
-        options.forEach((option, value) -> {
-            if (option.startsWith(prefix)) {
-                own.put(option.substring(prefix.length()), value);
-            }
-        });
-        return own;
+    /** The value of an option of this dialect, by its own name, such as {@code engine} for {@code mysql.engine}. */
+    public final Optional<String> option(Map<String, String> options, String name) {
+        return own.value(options, name);
+    }
+
+    /** Whether an option of this dialect is said, by its own name. */
+    public final boolean has(Map<String, String> options, String name) {
+        return option(options, name).isPresent();
     }
 
     /** The choices that a house may make, by their full names such as {@code sqlite.types}, with what can be chosen; the first is usual. */
@@ -87,9 +83,9 @@ public abstract class Dialect implements Cloneable {
 
     /** This dialect as chosen; choices of other dialects are passed over. */
     public final Dialect choosing(Map<String, String> chosen) {
-        Dialect own = choosingOwn(own(chosen));
+        Dialect held = choosingOwn(own.of(chosen));
         ScriptStyle wanted = ScriptStyle.of(chosen);
-        return wanted.equals(own.style) ? own : own.styled.computeIfAbsent(wanted, own::in);
+        return wanted.equals(held.style) ? held : held.styled.computeIfAbsent(wanted, held::in);
     }
 
     /** @param own choices of this dialect, by their own names */
@@ -206,14 +202,12 @@ public abstract class Dialect implements Cloneable {
 
     /** The type of a column for people: as it was found, where that is held fast, else as it is written for its type. */
     public final String shownType(Column column) {
-        return Optional.ofNullable(own(column.options()).get(DialectOption.TYPE))
-                .orElseGet(() -> type(column.type()));
+        return option(column.options(), DialectOption.TYPE).orElseGet(() -> type(column.type()));
     }
 
     /** The type of a column as its table is defined: as it was found, or as its keys ask for. */
     public final String definedType(Table table, Column column, DataType base) {
-        return Optional.ofNullable(own(column.options()).get(DialectOption.TYPE))
-                .orElseGet(() -> columnType(table, column, base));
+        return option(column.options(), DialectOption.TYPE).orElseGet(() -> columnType(table, column, base));
     }
 
     /** The type of a column in its table, which may depend on the keys that it is in. */
@@ -399,31 +393,17 @@ public abstract class Dialect implements Cloneable {
 
     /** What stands behind the closing bracket of a table. */
     public String tableEnd(Table table) {
-        return clauses(Part.Kind.TABLE, table.options());
+        return own.clauses(Part.Kind.TABLE, table.options());
     }
 
     /** What stands at the end of a column's definition. */
     public String columnEnd(Column column) {
-        return clauses(Part.Kind.COLUMN, column.options());
+        return own.clauses(Part.Kind.COLUMN, column.options());
     }
 
     /** What stands behind the columns of an index. */
     public String indexEnd(Table.TableIndex index) {
-        return clauses(Part.Kind.INDEX, index.options());
-    }
-
-    private String clauses(Part.Kind of, Map<String, String> options) {
-        Map<String, String> own = own(options);
-        return own.isEmpty()
-                ? ""
-                : traits.options().stream()
-                        .filter(option -> option.of() == of
-                                && !option.name().equals(DialectOption.TYPE)
-                                && !option.form().isEmpty()
-                                && own.containsKey(option.name()))
-                        .sorted((a, b) -> a.name().compareTo(b.name()))
-                        .map(option -> " " + option.clause(own.getOrDefault(option.name(), "")))
-                        .collect(joining());
+        return own.clauses(Part.Kind.INDEX, index.options());
     }
 
     /** What is made of columns, as it stands among the parts of an index. */
@@ -443,8 +423,9 @@ public abstract class Dialect implements Cloneable {
 
     /** What stands before INDEX, as in {@code FULLTEXT }; empty for nothing. */
     public String indexKind(Table.TableIndex index) {
-        String kind = own(index.options()).get(DialectOption.KIND);
-        return kind == null ? "" : kind.toUpperCase(Locale.ROOT) + " ";
+        return option(index.options(), DialectOption.KIND)
+                .map(kind -> kind.toUpperCase(Locale.ROOT) + " ")
+                .orElse("");
     }
 
     /** What stands between ON and the columns of an index, as in {@code USING gin}. */
@@ -518,8 +499,7 @@ public abstract class Dialect implements Cloneable {
                         .map(sql -> " DEFAULT " + sql)
                         .orElse("")
                 : "";
-        String base = Optional.ofNullable(own(domain.options()).get(DialectOption.TYPE))
-                .orElseGet(() -> type(domain.base()));
+        String base = option(domain.options(), DialectOption.TYPE).orElseGet(() -> type(domain.base()));
         return "CREATE DOMAIN " + name + " AS " + base + filled + check;
     }
 

@@ -88,15 +88,14 @@ final class PostgreSql extends Dialect {
 
     @Override
     public String dropDomain(DomainType domain, String name) {
-        boolean enumeration = own(domain.options()).containsKey("enum");
+        boolean enumeration = has(domain.options(), "enum");
         return enumeration ? "DROP TYPE IF EXISTS " + name + " CASCADE" : super.dropDomain(domain, name);
     }
 
     /** A list may be kept as a type of its own kind. */
     @Override
     public String domain(DomainType domain, String name) {
-        return domain.base() instanceof DataType.OneOf list
-                        && own(domain.options()).containsKey("enum")
+        return domain.base() instanceof DataType.OneOf list && has(domain.options(), "enum")
                 ? "CREATE TYPE " + name + " AS ENUM ("
                         + list.values().stream().map(this::text).collect(joining(", ")) + ")"
                 : super.domain(domain, name);
@@ -122,16 +121,19 @@ final class PostgreSql extends Dialect {
     /** The method stands before the columns here. */
     @Override
     public String indexMethod(Table.TableIndex index) {
-        String method = own(index.options()).get("method");
-        return method == null ? "" : " USING " + method;
+        return option(index.options(), "method")
+                .map(method -> " USING " + method)
+                .orElse("");
     }
 
     @Override
     public String indexEnd(Table.TableIndex index) {
-        String included = own(index.options()).get(DialectOption.INCLUDE);
-        String stored = own(index.options()).get(DialectOption.STORAGE);
-        return (included == null ? "" : " INCLUDE (" + included + ")")
-                + (stored == null ? "" : " WITH (" + stored + ")");
+        return option(index.options(), DialectOption.INCLUDE)
+                        .map(included -> " INCLUDE (" + included + ")")
+                        .orElse("")
+                + option(index.options(), DialectOption.STORAGE)
+                        .map(stored -> " WITH (" + stored + ")")
+                        .orElse("");
     }
 
     /** How a part is compared stands behind it, outside its brackets. */

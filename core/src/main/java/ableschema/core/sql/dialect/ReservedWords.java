@@ -1,8 +1,9 @@
 package ableschema.core.sql.dialect;
 
+import java.util.Locale;
 import java.util.Set;
 
-/** The words that each database does not take as a plain name, from its own documentation. */
+/** The words that each database does not take as a plain name, from its own documentation, in small letters. */
 final class ReservedWords {
 
     /** PostgreSQL 17, appendix C: reserved, with those that may only be function or type names. */
@@ -147,6 +148,6 @@ final class ReservedWords {
     private ReservedWords() {}
 
     private static Set<String> words(String text) {
-        return Set.of(text.strip().split("\\s+"));
+        return Set.of(text.strip().toLowerCase(Locale.ROOT).split("\\s+"));
     }
 }

@@ -141,8 +141,8 @@ final class Sqlite extends Dialect {
 
     @Override
     public String tableEnd(Table table) {
-        boolean strict = types == Holding.STRICT || own(table.options()).containsKey("strict");
-        boolean withoutRowid = own(table.options()).containsKey("without_rowid");
+        boolean strict = types == Holding.STRICT || has(table.options(), "strict");
+        boolean withoutRowid = has(table.options(), "without_rowid");
         var ends = new ArrayList<String>();
         if (strict) {
             ends.add("STRICT");
@@ -177,7 +177,7 @@ final class Sqlite extends Dialect {
     /** The number of the row itself may be given again once it is free. */
     @Override
     public String identity(Column column, Identity identity, TypeForm form) {
-        return own(column.options()).containsKey("rowid") ? "PRIMARY KEY" : identity(identity, form);
+        return has(column.options(), "rowid") ? "PRIMARY KEY" : identity(identity, form);
     }
 
     @Override

@@ -309,7 +309,7 @@ public final class Traits {
     }
 
     public boolean reserves(String word) {
-        return reserved.contains(word.toUpperCase(Locale.ROOT));
+        return reserved.contains(word.toLowerCase(Locale.ROOT));
     }
 
     /** Whether the database has a column of this name in every table, so that no other can be called so. */

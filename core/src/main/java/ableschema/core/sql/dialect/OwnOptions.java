@@ -1,0 +1,54 @@
+package ableschema.core.sql.dialect;
+
+import static java.util.stream.Collectors.groupingBy;
+
+import ableschema.core.schema.Part;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/** The options of one dialect among those of all, each by its own name: {@code mysql.engine} as {@code engine}. */
+final class OwnOptions {
+
+    private final String prefix;
+
+    /** Those that are a clause of their own, in the order in which they are written. */
+    private final Map<Part.Kind, List<DialectOption>> clauses;
+
+    OwnOptions(Traits traits) {
+        this.prefix = traits.name() + ".";
+        this.clauses = traits.options().stream()
+                .filter(option -> !option.name().equals(DialectOption.TYPE)
+                        && !option.form().isEmpty())
+                .sorted(Comparator.comparing(DialectOption::name))
+                .collect(groupingBy(DialectOption::of));
+    }
+
+    Map<String, String> of(Map<String, String> options) {
+        var own = new HashMap<String, String>();
+        options.forEach((option, value) -> {
+            if (option.startsWith(prefix)) {
+                own.put(option.substring(prefix.length()), value);
+            }
+        });
+        return own;
+    }
+
+    Optional<String> value(Map<String, String> options, String option) {
+        return options.isEmpty() ? Optional.empty() : Optional.ofNullable(options.get(prefix + option));
+    }
+
+    /** What stands of them behind the definition of a part, with a space before each. */
+    String clauses(Part.Kind of, Map<String, String> options) {
+        if (options.isEmpty()) {
+            return "";
+        }
+        var text = new StringBuilder();
+        for (DialectOption option : clauses.getOrDefault(of, List.of())) {
+            value(options, option.name()).ifPresent(value -> text.append(' ').append(option.clause(value)));
+        }
+        return text.toString();
+    }
+}
