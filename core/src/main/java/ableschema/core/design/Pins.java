@@ -32,12 +32,17 @@ public record Pins(Map<Role, String> names, String namespace, int place, Map<Str
     public static final Pins NONE = new Pins(Map.of(), "", 0, Map.of());
 
     public Pins {
-        names = Collections.unmodifiableMap(new TreeMap<>(names));
+        names = sorted(names);
         requireNonNull(namespace, "namespace");
-        options = Collections.unmodifiableMap(new TreeMap<>(options));
+        options = sorted(options);
         if (place < 0) {
             throw new IllegalArgumentException("a place among the columns is counted from 1, not " + place);
         }
+    }
+
+    /** Most have one entry or none, which need no order, and there are pins of everything. */
+    private static <K extends Comparable<? super K>> Map<K, String> sorted(Map<K, String> given) {
+        return given.size() < 2 ? Map.copyOf(given) : Collections.unmodifiableMap(new TreeMap<>(given));
     }
 
     /** The pinned name of the thing itself; empty where it has none. */

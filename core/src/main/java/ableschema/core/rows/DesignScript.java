@@ -67,6 +67,6 @@ public final class DesignScript {
         var remarks = new ArrayList<>(mapping.remarks());
         remarks.addAll(said);
         remarks.addAll(decided.leftOut());
-        return ScriptWriter.withRows(decided.schema(), remarks, rows, dialect);
+        return ScriptWriter.withRows(decided, remarks, rows, dialect);
     }
 }

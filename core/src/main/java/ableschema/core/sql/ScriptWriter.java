@@ -3,6 +3,7 @@ package ableschema.core.sql;
 import static java.util.stream.Collectors.groupingBy;
 
 import ableschema.core.carried.Carried;
+import ableschema.core.schema.Decided;
 import ableschema.core.schema.DomainType;
 import ableschema.core.schema.ForeignKey;
 import ableschema.core.schema.Part;
@@ -20,7 +21,6 @@ import java.util.Collections;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
 import java.util.function.Predicate;
@@ -40,6 +40,10 @@ public final class ScriptWriter {
     private final TableOrder order;
     private final TableNames names;
     private final Map<TableName, TableWriter> writers = new HashMap<>();
+
+    /** Those of the tables in the order in which they are written. */
+    private final List<TableWriter> ordered = new ArrayList<>();
+
     private final Access access;
     private final List<Statement> statements = new ArrayList<>();
     private final List<Shortfall> shortfalls = new ArrayList<>();
@@ -62,6 +66,15 @@ public final class ScriptWriter {
     /** The definitions, then rows; those that no order could insert become comments. */
     public static Script withRows(Schema schema, List<Remark> remarks, List<RowData> rows, Dialect dialect) {
         requireDecided(schema);
+        return written(schema, remarks, rows, dialect);
+    }
+
+    /** The same of what is known to be decided. */
+    public static Script withRows(Decided decided, List<Remark> remarks, List<RowData> rows, Dialect dialect) {
+        return written(decided.schema(), remarks, rows, dialect);
+    }
+
+    private static Script written(Schema schema, List<Remark> remarks, List<RowData> rows, Dialect dialect) {
         var writer = new ScriptWriter(schema, remarks, dialect);
         writer.write(rows);
         return new Script(dialect, cased(writer.statements, dialect), writer.shortfalls);
@@ -101,10 +114,10 @@ public final class ScriptWriter {
     }
 
     private void write(List<RowData> rows) {
-        for (Table table : schema.tables()) {
-            writers.put(
-                    table.qualified(),
-                    new TableWriter(dialect, schema, table, names, key -> order.isDeferred(table, key)));
+        for (Table table : order.tables()) {
+            var writer = new TableWriter(dialect, schema, table, names, key -> order.isDeferred(table, key));
+            writers.put(table.qualified(), writer);
+            ordered.add(writer);
         }
         boolean whole = dialect.can(Ability.TRANSACTIONAL_DEFINITIONS);
         Shortfalls.ofScript(schema, dialect).forEach(this::say);
@@ -214,39 +227,40 @@ public final class ScriptWriter {
         boolean after =
                 later && dialect.style().referencesAfter() && dialect.style().existing() != Existing.SKIP;
         Predicate<ForeignKey> inside = later ? key -> !after && !order.isLater(key) : key -> true;
-        for (Defined each : ofTables(table -> defined(table, inside))) {
-            writer(each.table()).remark().ifPresent(statements::add);
-            remarkOn(each.table().part());
+        for (Defined each : ofTables(writer -> defined(writer, inside))) {
+            each.table().remark().ifPresent(statements::add);
+            remarkOn(each.table().table().part());
             each.shortfalls().forEach(this::say);
             statements.add(each.statement());
         }
-        for (Table table : order.tables()) {
-            table.foreignKeys().stream()
-                    .filter(inside.negate())
-                    .forEach(key -> statements.add(writer(table).addForeignKey(key)));
+        for (TableWriter writer : ordered) {
+            for (ForeignKey key : writer.table().foreignKeys()) {
+                if (!inside.test(key)) {
+                    statements.add(writer.addForeignKey(key));
+                }
+            }
         }
-        ofTables(table -> writer(table).indexes()).forEach(statements::addAll);
-        order.tables().forEach(table -> statements.addAll(writer(table).descriptions()));
-        order.tables().forEach(table -> statements.addAll(writer(table).startOfNumbering()));
+        ofTables(TableWriter::indexes).forEach(statements::addAll);
+        ofTables(TableWriter::descriptions).forEach(statements::addAll);
+        ofTables(TableWriter::startOfNumbering).forEach(statements::addAll);
     }
 
     /** The definition of a table, with what the dialect cannot say of it. */
-    private record Defined(Table table, List<Shortfall> shortfalls, Statement statement) {}
+    private record Defined(TableWriter table, List<Shortfall> shortfalls, Statement statement) {}
 
-    private Defined defined(Table table, Predicate<ForeignKey> inside) {
-        TableWriter writer = writer(table);
+    private Defined defined(TableWriter writer, Predicate<ForeignKey> inside) {
+        Table table = writer.table();
         List<ForeignKey> undeferred = table.foreignKeys().stream()
                 .filter(key -> !dialect.can(Ability.DEFERRED_CONSTRAINTS) && order.isDeferred(table, key))
                 .toList();
         var shortfalls = new ArrayList<>(writer.shortfalls().found(undeferred));
         shortfalls.addAll(paths.of(table));
-        return new Defined(table, shortfalls, writer.create(inside));
+        return new Defined(writer, shortfalls, writer.create(inside));
     }
 
     /** What is made of each table, in their order; of many tables side by side, as none depends on another. */
-    private <T> List<T> ofTables(Function<Table, T> made) {
-        boolean many = order.tables().size() >= MANY;
-        return (many ? order.tables().parallelStream() : order.tables().stream())
+    private <T> List<T> ofTables(Function<TableWriter, T> made) {
+        return (ordered.size() < MANY ? ordered.stream() : ordered.parallelStream())
                 .map(made)
                 .toList();
     }
@@ -270,9 +284,5 @@ public final class ScriptWriter {
 
     private static String said(Remark remark) {
         return Character.toUpperCase(remark.text().charAt(0)) + remark.text().substring(1) + ".";
-    }
-
-    private TableWriter writer(Table table) {
-        return Optional.ofNullable(writers.get(table.qualified())).orElseThrow(); // made for each table at first
     }
 }

@@ -45,6 +45,10 @@ final class TableWriter {
         this.references = new ReferenceClauses(dialect, table, names, deferred);
     }
 
+    Table table() {
+        return table;
+    }
+
     TableShortfalls shortfalls() {
         return shortfalls;
     }
