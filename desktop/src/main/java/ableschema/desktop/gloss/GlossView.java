@@ -361,11 +361,11 @@ public final class GlossView extends VBox {
                 .tableOf(owner)
                 .map(earlier -> SqlLines.texts(lines(before.schema(), earlier)))
                 .orElse(Set.of());
-        sql.show(
+        sql.show(SqlLines.Prepared.of(
                 lines,
                 workspace.trace(),
                 workspace.selection().chosenProperty().get().filter(id -> !id.equals(owner)),
-                known);
+                known));
         sqlPane.setPrefHeight(Math.min(420, 24 + lines.size() * 16.5));
         parts.add("sql", "", () -> sqlPane);
     }

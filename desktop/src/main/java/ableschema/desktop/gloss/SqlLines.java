@@ -25,6 +25,7 @@ import javafx.scene.text.Text;
 import org.fxmisc.flowless.VirtualizedScrollPane;
 import org.fxmisc.richtext.StyleClassedTextArea;
 import org.fxmisc.richtext.model.ReadOnlyStyledDocumentBuilder;
+import org.fxmisc.richtext.model.SegmentOps;
 import org.fxmisc.richtext.model.StyledDocument;
 import org.fxmisc.richtext.model.StyledSegment;
 
@@ -120,33 +121,51 @@ public final class SqlLines extends StyleClassedTextArea {
     }
 
     /**
-     * Shows lines.
-     *
-     * @param traced leads from the parts that lines speak of to the things of the design
-     * @param chosen the thing whose lines are marked
-     * @param before the texts that were there before the last edit; others are marked as changed
+     * Lines as they are to be shown, with their texts cut into the parts that look alike: in a long script that takes time, and can be
+     * done outside of the window's thread.
      */
-    public void show(List<Line> shown, Trace traced, Optional<Id> chosen, Set<String> before) {
-        List<String> texts = shown.stream().map(Line::text).toList();
-        List<String> known = lines.stream().map(Line::text).toList();
-        lines = shown;
-        trace = traced;
-        var wanted = new ArrayList<List<String>>();
-        for (int i = 0; i < shown.size(); i++) {
-            boolean changed = !before.isEmpty() && !before.contains(bare(texts.get(i)));
-            wanted.add(styles(changed, isOf(chosen, i)));
-        }
-        if (!known.equals(texts)) {
-            replaceChanged(known, texts, wanted);
-        }
-        for (int i = 0; i < wanted.size(); i++) {
-            style(i, wanted.get(i));
+    public record Prepared(
+            List<Line> lines,
+            Trace trace,
+            List<List<String>> styles,
+            List<List<StyledSegment<String, Collection<String>>>> segments,
+            StyledDocument<Collection<String>, String, Collection<String>> document) {
+
+        /**
+         * Prepares lines.
+         *
+         * @param trace  leads from the parts that lines speak of to the things of the design
+         * @param chosen the thing whose lines are marked
+         * @param before the texts that were there before the last edit; others are marked as changed
+         */
+        public static Prepared of(List<Line> lines, Trace trace, Optional<Id> chosen, Set<String> before) {
+            var styles = new ArrayList<List<String>>();
+            var segments = new ArrayList<List<StyledSegment<String, Collection<String>>>>();
+            for (Line line : lines) {
+                boolean changed = !before.isEmpty() && !before.contains(bare(line.text()));
+                styles.add(SqlLines.styles(changed, isOf(chosen, line, trace)));
+                segments.add(SqlLines.segments(line.text()));
+            }
+            return new Prepared(lines, trace, styles, segments, SqlLines.document(segments, styles));
         }
     }
 
-    private boolean isOf(Optional<Id> chosen, int line) {
-        return chosen.filter(thing -> trace.leads(lines.get(line).parts(), thing))
-                .isPresent();
+    /** Shows lines. */
+    public void show(Prepared shown) {
+        List<String> texts = shown.lines().stream().map(Line::text).toList();
+        List<String> known = lines.stream().map(Line::text).toList();
+        lines = shown.lines();
+        trace = shown.trace();
+        if (!known.equals(texts)) {
+            replaceChanged(known, texts, shown);
+        }
+        for (int i = 0; i < shown.styles().size(); i++) {
+            style(i, shown.styles().get(i));
+        }
+    }
+
+    private static boolean isOf(Optional<Id> chosen, Line line, Trace trace) {
+        return chosen.filter(thing -> trace.leads(line.parts(), thing)).isPresent();
     }
 
     private static List<String> styles(boolean changed, boolean ofChosen) {
@@ -165,7 +184,7 @@ public final class SqlLines extends StyleClassedTextArea {
     }
 
     /** Puts other texts in place; the lines before and behind those that differ stay, and so does what is in view. */
-    private void replaceChanged(List<String> before, List<String> texts, List<List<String>> wanted) {
+    private void replaceChanged(List<String> before, List<String> texts, Prepared shown) {
         int known = before.size();
         int same = Math.min(known, texts.size());
         int first = 0;
@@ -179,22 +198,24 @@ public final class SqlLines extends StyleClassedTextArea {
         int last = known - behind - 1;
         int lastNow = texts.size() - behind - 1;
         if (first == 0) {
-            replace(0, getLength(), document(texts, wanted));
-            styles = new ArrayList<>(wanted);
+            replace(0, getLength(), shown.document());
+            styles = new ArrayList<>(shown.styles());
             moveTo(0);
             requestFollowCaret();
         } else if (first <= last && first <= lastNow) {
             replace(
                     getAbsolutePosition(first, 0),
                     getAbsolutePosition(last, getParagraphLength(last)),
-                    document(texts.subList(first, lastNow + 1), wanted.subList(first, lastNow + 1)));
-            putStyles(first, behind, wanted.subList(first, lastNow + 1));
+                    document(
+                            shown.segments().subList(first, lastNow + 1),
+                            shown.styles().subList(first, lastNow + 1)));
+            putStyles(first, behind, shown.styles().subList(first, lastNow + 1));
         } else if (first <= last) {
             deleteText(first - 1, getParagraphLength(first - 1), last, getParagraphLength(last));
             putStyles(first, behind, List.of());
         } else if (first <= lastNow) {
-            List<String> more = new ArrayList<>(List.of("")); // the end of the line before
-            more.addAll(texts.subList(first, lastNow + 1));
+            var more = new ArrayList<>(List.of(segments(""))); // the end of the line before
+            more.addAll(shown.segments().subList(first, lastNow + 1));
             int end = getAbsolutePosition(first - 1, getParagraphLength(first - 1));
             insert(end, document(more, Collections.nCopies(more.size(), UNKNOWN)));
             putStyles(first, behind, Collections.nCopies(lastNow + 1 - first, UNKNOWN));
@@ -203,14 +224,14 @@ public final class SqlLines extends StyleClassedTextArea {
     }
 
     /** Lines with their styles, which go in together: a change for each line would have each laid out. */
-    private StyledDocument<Collection<String>, String, Collection<String>> document(
-            List<String> texts, List<List<String>> wanted) {
+    private static StyledDocument<Collection<String>, String, Collection<String>> document(
+            List<List<StyledSegment<String, Collection<String>>>> lines, List<List<String>> wanted) {
         var builder = new ReadOnlyStyledDocumentBuilder<Collection<String>, String, Collection<String>>(
-                getSegOps(), List.of());
-        for (int i = 0; i < texts.size(); i++) {
-            builder.addParagraph(segments(texts.get(i)), wanted.get(i));
+                SegmentOps.styledTextOps(), List.of());
+        for (int i = 0; i < lines.size(); i++) {
+            builder.addParagraph(lines.get(i), wanted.get(i));
         }
-        return texts.isEmpty() ? builder.addParagraph("", List.of(), List.of()).build() : builder.build();
+        return lines.isEmpty() ? builder.addParagraph("", List.of(), List.of()).build() : builder.build();
     }
 
     /** A line in the parts that look alike: texts between quotes, a comment, and the rest. */
@@ -243,7 +264,7 @@ public final class SqlLines extends StyleClassedTextArea {
     public int mark(Optional<Id> chosen) {
         int first = -1;
         for (int i = 0; i < lines.size(); i++) {
-            boolean its = isOf(chosen, i);
+            boolean its = isOf(chosen, lines.get(i), trace);
             style(i, styles(styles.get(i).contains(CHANGED), its));
             first = its && first < 0 ? i : first;
         }

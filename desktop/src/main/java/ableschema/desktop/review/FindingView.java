@@ -1,10 +1,12 @@
 package ableschema.desktop.review;
 
 import ableschema.core.design.Id;
+import ableschema.core.document.Document;
 import ableschema.core.document.Edit;
 import ableschema.core.finding.Finding;
 import ableschema.core.finding.Remedy;
 import ableschema.core.finding.Step;
+import ableschema.core.mapping.Mapping;
 import ableschema.core.review.Outcome;
 import ableschema.core.review.PlaceText;
 import ableschema.core.review.ReviewEdits;
@@ -33,6 +35,9 @@ import javafx.scene.layout.VBox;
 /** One finding: why, where, before and after, and the ways on: mend it, set it aside with a reason, go to the next. */
 final class FindingView extends VBox {
 
+    /** Of more tables it takes longer to work out what a remedy would do. */
+    private static final int SHOWN_AT_ONCE = 60;
+
     private final Workspace workspace;
     private final Runnable next;
     private final VBox body = new VBox(10);
@@ -43,6 +48,9 @@ final class FindingView extends VBox {
     private Optional<Finding> shown = Optional.empty();
     private Optional<Remedy> remedy = Optional.empty();
     private String given = "";
+
+    /** The edit of which it is being worked out what it would do. */
+    private Optional<Edit> wanted = Optional.empty();
 
     FindingView(Workspace workspace, Runnable next) {
         super(10);
@@ -186,7 +194,26 @@ final class FindingView extends VBox {
     }
 
     private void showOutcome(Finding finding) {
-        Outcome would = Outcome.of(edit(finding), workspace.document(), workspace.mapping());
+        Edit edit = edit(finding);
+        Document document = workspace.document();
+        Mapping mapping = workspace.mapping();
+        if (mapping.schema().tables().size() <= SHOWN_AT_ONCE) {
+            showOutcome(Outcome.of(edit, document, mapping));
+            return;
+        }
+        wanted = Optional.of(edit);
+        workspace
+                .jobs()
+                .runUnseen(
+                        () -> Outcome.of(edit, document, mapping),
+                        () -> wanted.filter(edit::equals).isPresent() && workspace.document() == document,
+                        this::showOutcome,
+                        failure -> workspace
+                                .notices()
+                                .complain("what it would do could not be worked out: " + failure.getMessage()));
+    }
+
+    private void showOutcome(Outcome would) {
         outcome.getChildren().setAll(new BeforeAfter(would, workspace.dialect()));
     }
 

@@ -87,7 +87,7 @@ final class Paintings {
             if (!light.lifted().contains(id)) {
                 Made made = made(card, !light.near().isEmpty() && !light.near().contains(id), detail);
                 fresh.put(card, made);
-                add(made.layers().get(0), parts);
+                parts.add(made.layers().get(0));
             }
         }
         if (detail == Detail.NAMES) {
@@ -119,11 +119,17 @@ final class Paintings {
         if (made != null && made.isFor(false, faded, detail)) {
             return made;
         }
-        List<Mark> marks = cardMarks
+        return new Made(
+                false,
+                faded,
+                detail,
+                List.of(new Painting.Part(card.area().grown(2), () -> marks(card, detail), faded ? FADED : 1)));
+    }
+
+    private List<Mark> marks(PlacedCard card, Detail detail) {
+        return cardMarks
                 .computeIfAbsent(card, each -> new EnumMap<>(Detail.class))
                 .computeIfAbsent(detail, each -> CardMarks.of(card.card(), card.area(), each));
-        return new Made(
-                false, faded, detail, List.of(new Painting.Part(card.area().grown(2), marks, faded ? FADED : 1)));
     }
 
     private Made made(DrawnLink link, boolean lit, boolean faded) {

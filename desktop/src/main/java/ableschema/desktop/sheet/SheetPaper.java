@@ -30,6 +30,9 @@ final class SheetPaper extends ImageView {
 
     private static final double MERGED = 1.2;
 
+    /** Where more parts than these have changed, nearly all of what is in view has. */
+    private static final int MOST_APART = 120;
+
     private final PauseTransition rest = new PauseTransition(REST);
     private final Affine scaled = new Affine();
     private Painting painting = Painting.NOTHING;
@@ -84,11 +87,25 @@ final class SheetPaper extends ImageView {
         var changed = new ArrayList<Area>();
         for (Painting.Part part : next.parts()) {
             if (!kept.remove(part)) {
-                addTo(changed, part.bounds());
+                changed.add(part.bounds());
             }
         }
-        kept.forEach(gone -> addTo(changed, gone.bounds()));
-        return changed;
+        kept.forEach(gone -> changed.add(gone.bounds()));
+        return changed.size() > MOST_APART ? List.of(together(changed)) : merged(changed);
+    }
+
+    private static Area together(List<Area> areas) {
+        Area all = areas.get(0);
+        for (Area each : areas) {
+            all = all.union(each);
+        }
+        return all;
+    }
+
+    private static List<Area> merged(List<Area> changed) {
+        var merged = new ArrayList<Area>();
+        changed.forEach(each -> addTo(merged, each));
+        return merged;
     }
 
     /** Areas are painted as one where that paints little more; far ones apart, as between them all stays as it is. */

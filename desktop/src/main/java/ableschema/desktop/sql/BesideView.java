@@ -2,6 +2,7 @@ package ableschema.desktop.sql;
 
 import ableschema.core.sql.Script;
 import ableschema.core.sql.Statement;
+import ableschema.core.sql.dialect.Dialect;
 import ableschema.desktop.controls.Controls;
 import java.util.List;
 import java.util.Optional;
@@ -40,17 +41,24 @@ final class BesideView extends VBox {
         getChildren().addAll(said, heads, list);
     }
 
-    void show(Script one, Script other) {
-        here.setText(one.dialect().label());
-        there.setText(other.dialect().label());
-        List<Script.Pair> pairs = one.beside(other);
-        long unlike = pairs.stream().filter(pair -> !pair.isSame()).count();
+    /** Two scripts side by side, worked out outside of the window's thread where they are long. */
+    record Sides(Dialect here, Dialect there, List<Script.Pair> pairs, long unlike) {
+        static Sides of(Script one, Script other) {
+            List<Script.Pair> pairs = one.beside(other);
+            long unlike = pairs.stream().filter(pair -> !pair.isSame()).count();
+            return new Sides(one.dialect(), other.dialect(), pairs, unlike);
+        }
+    }
+
+    void show(Sides sides) {
+        here.setText(sides.here().label());
+        there.setText(sides.there().label());
         said.setText(
-                unlike == 0
+                sides.unlike() == 0
                         ? "All statements are the same."
-                        : unlike + " of " + pairs.size()
-                                + (pairs.size() == 1 ? " statement differs." : " statements differ."));
-        list.getItems().setAll(pairs);
+                        : sides.unlike() + " of " + sides.pairs().size()
+                                + (sides.pairs().size() == 1 ? " statement differs." : " statements differ."));
+        list.getItems().setAll(sides.pairs());
     }
 
     private static Node row(Script.Pair pair) {

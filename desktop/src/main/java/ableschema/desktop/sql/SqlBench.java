@@ -10,6 +10,7 @@ import ableschema.core.edit.ChangeRules;
 import ableschema.core.finding.Finding;
 import ableschema.core.finding.Step;
 import ableschema.core.mapping.Mapping;
+import ableschema.core.mapping.Trace;
 import ableschema.core.review.Rules;
 import ableschema.core.rows.DesignScript;
 import ableschema.core.rows.StandIns;
@@ -159,8 +160,15 @@ public final class SqlBench extends VBox {
         personal.setManaged(hides);
         Contents contents = contents();
         Optional<Dialect> other = other();
-        Supplier<Written> writing =
-                () -> new Written(write(mapping, dialect, contents), other.map(each -> write(mapping, each, contents)));
+        Set<String> known = beforeFor.equals(kind(dialect, contents)) ? before : Set.of();
+        Trace trace = workspace.trace();
+        Supplier<Written> writing = () -> {
+            Script own = write(mapping, dialect, contents);
+            return new Written(
+                    own,
+                    SqlLines.Prepared.of(own.lines().toList(), trace, Optional.empty(), known),
+                    other.map(each -> BesideView.Sides.of(own, write(mapping, each, contents))));
+        };
         if (mapping.schema().tables().size() <= WRITTEN_AT_ONCE) {
             show(writing.get());
             return;
@@ -207,16 +215,15 @@ public final class SqlBench extends VBox {
                 .findFirst();
     }
 
-    /** The script, and that of another dialect, where one is wanted beside it. */
-    private record Written(Script script, Optional<Script> other) {}
+    /** The script with its lines, and that of another dialect, where one is wanted beside it. */
+    private record Written(Script script, SqlLines.Prepared lines, Optional<BesideView.Sides> other) {}
 
     private void show(Written both) {
         Script written = both.script();
         script = Optional.of(written);
         showBeside(both.other().isPresent());
-        both.other().ifPresent(other -> beside.show(written, other));
-        boolean same = beforeFor.equals(kind(written));
-        text.show(written.lines().toList(), workspace.trace(), Optional.empty(), same ? before : Set.of());
+        both.other().ifPresent(beside::show);
+        text.show(both.lines());
         heard.filter(each -> each.of() == workspace.document()
                         && each.trial()
                                 .script()
@@ -249,14 +256,14 @@ public final class SqlBench extends VBox {
     }
 
     /** Scripts of which lines can be told to have changed. */
-    private String kind(Script of) {
-        return of.dialect().name() + " " + contents();
+    private static String kind(Dialect dialect, Contents contents) {
+        return dialect.name() + " " + contents;
     }
 
     /** From now on lines that differ are marked. */
     private void remember(Script done) {
         before = SqlLines.texts(done.lines().toList());
-        beforeFor = kind(done);
+        beforeFor = kind(done.dialect(), contents());
         changed.setText("");
     }
 

@@ -4,6 +4,7 @@ import ableschema.diagram.geometry.Area;
 import ableschema.diagram.picture.Mark;
 import java.util.List;
 import java.util.function.Consumer;
+import java.util.function.Supplier;
 import org.jspecify.annotations.Nullable;
 
 /** What is to be painted, in its order, each part with the area outside of which it leaves nothing. */
@@ -24,12 +25,47 @@ public final class Painting {
         this.palette = palette;
     }
 
-    /**
-     * Marks that are painted together.
-     *
-     * @param opacity from 0 to 1
-     */
-    public record Part(Area bounds, List<Mark> marks, double opacity) {}
+    /** Marks that are painted together. */
+    public static final class Part {
+        private final Area bounds;
+        private final double opacity;
+        private Supplier<List<Mark>> making;
+        private @Nullable List<Mark> marks;
+
+        /**
+         * Marks that are made when the part comes into view for the first time, as most of a large picture never does.
+         *
+         * @param opacity from 0 to 1
+         */
+        public Part(Area bounds, Supplier<List<Mark>> marks, double opacity) {
+            this.bounds = bounds;
+            this.making = marks;
+            this.opacity = opacity;
+        }
+
+        /** Marks that are there already. */
+        public Part(Area bounds, List<Mark> marks, double opacity) {
+            this(bounds, () -> marks, opacity);
+        }
+
+        public Area bounds() {
+            return bounds;
+        }
+
+        public double opacity() {
+            return opacity;
+        }
+
+        public List<Mark> marks() {
+            List<Mark> made = marks;
+            if (made == null) {
+                made = making.get();
+                marks = made;
+                making = List::of; // what it was made of is not held on to
+            }
+            return made;
+        }
+    }
 
     public List<Part> parts() {
         return parts;

@@ -6,6 +6,7 @@ import ableschema.diagram.geometry.Point;
 import ableschema.diagram.text.Face;
 import java.util.List;
 import java.util.Optional;
+import java.util.regex.Pattern;
 
 /** One thing drawn, with the part of the design that it comes from. */
 public sealed interface Mark {
@@ -104,9 +105,22 @@ public sealed interface Mark {
 
     /** A text that begins at a point of its base line. */
     record Label(Id origin, Point start, String text, Face face, double size, Ink ink) implements Mark {
+        private static final Pattern BREAKING = Pattern.compile("[\\p{Cc}\\p{Cs}\\uFFFE\\uFFFF\\u2028\\u2029]");
+
         public Label {
             // control characters would break an SVG file, and a line of text
-            text = text.replaceAll("[\\p{Cc}\\p{Cs}\\uFFFE\\uFFFF\\u2028\\u2029]", " ");
+            text = isPlain(text) ? text : BREAKING.matcher(text).replaceAll(" ");
+        }
+
+        /** Of nearly all labels, of which there are many, this is all that has to be asked. */
+        private static boolean isPlain(String text) {
+            for (int i = 0; i < text.length(); i++) {
+                char c = text.charAt(i);
+                if (c < ' ' || c > '~' && !(c >= '\u00a0' && c < '\u2000')) {
+                    return false;
+                }
+            }
+            return true;
         }
 
         public double width() {
