@@ -1,6 +1,7 @@
 package ableschema.engine;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import ableschema.core.carried.Carried;
 import ableschema.core.ddl.SqlRead;
@@ -8,7 +9,9 @@ import ableschema.core.ddl.SqlReader;
 import ableschema.core.document.Document;
 import ableschema.core.reverse.Reverse;
 import ableschema.core.rows.DesignScript;
+import ableschema.core.sql.dialect.Dialect;
 import ableschema.engine.catalog.Catalog;
+import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.sql.Connection;
@@ -17,6 +20,7 @@ import java.sql.SQLException;
 import java.sql.Statement;
 import java.util.List;
 import java.util.Map;
+import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 
@@ -128,6 +132,56 @@ class CarriedOnRealEnginesTest {
                 fill(connection);
 
                 assertThat(count(connection, "deep_berth")).isEqualTo(1);
+            }
+        }
+    }
+
+    private static Document kept(Dialect dialect) throws IOException {
+        String dump = Files.readString(Path.of("../core/src/test/resources/dumps", dialect.name() + "-kept.sql"));
+        return Reverse.of(SqlReader.read(dump, dialect), "kept").document();
+    }
+
+    @Test
+    void what_is_said_of_tables_holds_where_it_is_written_and_is_found_there() throws Exception {
+        Document design = kept(RealEngine.POSTGRESQL.dialect());
+        try (Connection one = RealEngine.POSTGRESQL.open();
+                Connection other = RealEngine.POSTGRESQL.open()) {
+            write(design, RealEngine.POSTGRESQL, one);
+            List<Carried> found = Catalog.read(one).schema().carried();
+            write(Reverse.of(Catalog.read(one), "again").document(), RealEngine.POSTGRESQL, other);
+
+            assertThat(found)
+                    .extracting(Carried::label)
+                    .containsExactlyInAnyOrderElementsOf(design.mapping().schema().carried().stream()
+                            .map(Carried::label)
+                            .toList());
+            assertThat(Catalog.read(other).schema().carried()).isEqualTo(found);
+            try (Statement statement = other.createStatement()) {
+                statement.execute("INSERT INTO nucleus (hive_id, label, strain) VALUES (1, 'N1', 'dark')");
+                statement.execute("INSERT INTO harvest VALUES (2019, 2, 1), (2019, 9, 1), (2026, 1, 1)");
+                statement.execute("INSERT INTO hive (hive_id, label) VALUES (2, 'H2')");
+                assertThatThrownBy(() -> statement.execute("INSERT INTO hive (hive_id, label) VALUES (3, 'H2')"))
+                        .hasMessageContaining("hive_label"); // as empty places are alike
+            }
+            assertThat(count(other, "hive")).isEqualTo(2);
+            assertThat(count(other, "harvest_old_rest")).isEqualTo(1);
+            assertThat(count(other, "harvest_new")).isEqualTo(1);
+        }
+    }
+
+    @ParameterizedTest
+    @EnumSource(
+            value = RealEngine.class,
+            names = {"POSTGRESQL", "MARIADB"})
+    void what_is_said_of_tables_can_be_said_again(RealEngine engine) throws Exception {
+        for (String existing : List.of("replace", "skip")) {
+            Document design = kept(engine.dialect());
+            Document again = design.with(design.rules().withChoice("script.existing", existing));
+            try (Connection connection = engine.open()) {
+                write(again, engine, connection);
+                write(again, engine, connection);
+
+                assertThat(count(connection, "harvest")).isZero();
             }
         }
     }

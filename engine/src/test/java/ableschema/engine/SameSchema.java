@@ -36,7 +36,7 @@ final class SameSchema {
                                         .map(key -> key.named(""))
                                         .toList(),
                                 table.uniques().stream()
-                                        .map(each -> new Table.UniqueConstraint("", each.columns()))
+                                        .map(each -> new Table.UniqueConstraint("", each.columns(), each.options()))
                                         .toList(),
                                 table.checks().stream()
                                         .map(each -> new Table.CheckConstraint("", each.expression()))

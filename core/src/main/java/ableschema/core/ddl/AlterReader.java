@@ -7,12 +7,17 @@ import ableschema.core.schema.Column;
 import ableschema.core.schema.Identity;
 import ableschema.core.schema.Part;
 import ableschema.core.schema.TableName;
+import ableschema.core.sql.dialect.DialectOption;
 import ableschema.core.types.DataTypes;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 
 /** Reads ALTER TABLE, action by action; one that is not understood is listed, and the others are carried out. */
 final class AlterReader {
+
+    /** What a setting is about that says whether changes of rows are written to a log. */
+    static final String LOG = "log";
 
     private final Context context;
 
@@ -25,7 +30,12 @@ final class AlterReader {
         at.expect("table");
         at.skipCondition();
         at.accept("only");
-        DraftTable table = context.table(at.qualified());
+        TableName name = at.qualified();
+        if (at.is("attach", "partition") && context.is("postgresql")) {
+            attach(name, at);
+            return;
+        }
+        DraftTable table = context.table(name);
         at.accept('*');
         List<Cursor> actions = at.parts();
         boolean adding = false;
@@ -43,6 +53,17 @@ final class AlterReader {
                 context.draft.skip(action.tokens().line(start), action.text(), e.reason());
             }
         }
+    }
+
+    /** A table becomes a part of another one, or of a part of it. */
+    private void attach(TableName whole, Cursor at) {
+        at.skip();
+        at.skip();
+        TableName part = at.qualified();
+        DraftTable table = context.table(part);
+        String cut = table.options.getOrDefault(context.dialect.name() + "." + DialectOption.PARTITION, "");
+        String which = TypeReader.text(at.tokens(), at.at(), at.end());
+        context.draft.addPart(table.name, whole, cut.isEmpty() ? which : which + " PARTITION BY " + cut);
     }
 
     private static boolean startsAction(Cursor at) {
@@ -110,12 +131,28 @@ final class AlterReader {
                 table.columns.replaceAll(column -> column.withoutOption(collation));
             }
             new TableReader(context).options(table, at, at.tokens().line(at.at()));
-        } else if (at.accept("attach", "partition")) {
-            context.draft.table(at.qualified()).ifPresent(context.draft::dropPart);
-            throw new Unread("how " + table.name + " is cut into parts is not kept");
-        } else if (!isWithoutMeaning(at)) {
+        } else if (!(context.is("postgresql") && setting(table, at)) && !isWithoutMeaning(at)) {
             throw new Unread("nothing is known of this change" + at.here());
         }
+    }
+
+    /** What no design has a place for, and is said again; false where it is something else. */
+    private boolean setting(DraftTable table, Cursor at) {
+        String words = at.text();
+        if (at.accept("inherit")) {
+            table.settings.inherit(context.table(at.qualified()));
+        } else if (at.accept("no", "inherit")) {
+            table.settings.disinherit(context.table(at.qualified()));
+        } else if (at.accept("set", "logged")) {
+            table.settings.unsay(LOG);
+        } else if (at.accept("set", "unlogged")) {
+            table.settings.say(Settings.Of.TABLE, "", LOG, words);
+        } else if (at.is("cluster") || at.is("replica")) {
+            table.settings.say(Settings.Of.TABLE, "", at.is("cluster") ? "order" : "identity", words);
+        } else {
+            return false;
+        }
+        return true;
     }
 
     /** An option of the table, as it stands behind its definition. */
@@ -293,6 +330,14 @@ final class AlterReader {
             context.draft.rename(table, name, at.name());
         } else if (at.is("restart")) {
             at.skip(); // where the numbers have come to with the rows; the first one stays
+        } else if (context.is("postgresql")
+                && at.is("set")
+                && (at.is("set", "statistics")
+                        || at.is("set", "storage")
+                        || at.is("set", "compression")
+                        || at.tokens().is(at.at() + 1, '('))) {
+            table.settings.say(
+                    Settings.Of.COLUMN, name, at.tokens().text(at.at() + 1).toLowerCase(Locale.ROOT), at.text());
         } else if (at.isAny("set", "reset", "add", "drop", "comment")) {
             throw new Unread("nothing is known of this change" + at.here());
         } else {

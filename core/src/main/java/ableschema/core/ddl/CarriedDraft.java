@@ -56,6 +56,19 @@ final class CarriedDraft {
         called.put(key, rest);
     }
 
+    /** Takes away the routine of that name which takes values of these types, as several may be called so. */
+    void forgetRoutine(String name, String types) {
+        List<Integer> places = new ArrayList<>(called.getOrDefault(key(Kind.ROUTINE, name), List.of()));
+        List<Integer> meant = places.size() == 1
+                ? places
+                : places.stream()
+                        .filter(place -> Signature.of(all.get(place).name()).takes(types))
+                        .toList();
+        meant.forEach(all::remove);
+        places.removeAll(meant);
+        called.put(key(Kind.ROUTINE, name), places);
+    }
+
     /** Whether something of a kind is called so. */
     boolean has(Kind kind, String name) {
         return !called.getOrDefault(key(kind, name), List.of()).isEmpty();

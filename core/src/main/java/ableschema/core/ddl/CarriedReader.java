@@ -36,6 +36,7 @@ final class CarriedReader {
             Map.entry("sequence", Kind.SEQUENCE),
             Map.entry("operator", Kind.OTHER),
             Map.entry("cast", Kind.OTHER),
+            Map.entry("statistics", Kind.OTHER),
             Map.entry("collation", Kind.OTHER),
             Map.entry("constant", Kind.OTHER));
 
@@ -254,6 +255,10 @@ final class CarriedReader {
         for (Cursor each : at.parts()) {
             if (each.isName()) {
                 String name = each.qualified().toString();
+                if (kind == Kind.ROUTINE && each.is('(')) {
+                    found.forgetRoutine(name, each.inside().text());
+                    continue;
+                }
                 String of = each.accept("on") ? name + " on " + each.qualified() : name;
                 found.forget(kind, of);
                 context.draft.undrawn.remove(kind == Kind.SEQUENCE ? Sequence.key(name) : "");
@@ -311,6 +316,7 @@ final class CarriedReader {
     List<Carried> read() {
         var all = new ArrayList<>(context.draft.undrawn.values());
         all.addAll(found.list());
+        context.draft.tables().forEach(table -> all.addAll(table.settings.statements(table, context)));
         if (all.stream().anyMatch(each -> each.kind() == Kind.ROUTINE && !each.early())) {
             Set<String> needed = text.names(expressions());
             all.replaceAll(each ->

@@ -87,7 +87,7 @@ final class ColumnReader {
             type = SqlType.of("bigint", List.of(), true, "", "bigint unsigned");
             number(1, 1, false);
             nullable = false;
-            constraints.unique("", List.of(name));
+            constraints.unique("", List.of(name), Map.of());
         } else if (type.name().equals("nchar") || type.name().equals("nvarchar")) {
             type = SqlType.of(type.name().substring(1), type.arguments(), false, "", type.text());
             charset("utf8");
@@ -137,8 +137,12 @@ final class ColumnReader {
             boolean known = context.isMySql()
                     && constraint.isEmpty()
                     && table.uniques.stream().anyMatch(each -> each.columns().equals(List.of(name)));
+            var options = new HashMap<String, String>();
+            if (at.is("nulls")) {
+                new IndexReader(context, table).empties(at, Part.Kind.UNIQUE, options);
+            }
             if (!known) {
-                constraints.unique(constraint, List.of(name));
+                constraints.unique(constraint, List.of(name), options);
             }
             skipStates();
         } else if (at.is("check")) {

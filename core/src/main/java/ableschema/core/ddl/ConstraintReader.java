@@ -47,6 +47,7 @@ final class ConstraintReader {
                 || at.is("check") && followedBy(at, 1, '(')
                 || at.is("unique")
                         && (followedBy(at, 1, '(')
+                                || at.is("unique", "nulls")
                                 || at.is("unique", "key")
                                 || at.is("unique", "index")
                                 || at.is("unique", "clustered")
@@ -89,6 +90,7 @@ final class ConstraintReader {
             }
             replaceIndex(name, columns);
             primaryKey(name.isEmpty() ? given : name, columns);
+            tellRest(at);
             if (counted) {
                 table.change(columns.get(0), column -> OtherReader.numbered(column, 1, 1, false));
             }
@@ -105,17 +107,17 @@ final class ConstraintReader {
             at.acceptAny("key", "index");
             at.acceptAny("clustered", "nonclustered");
             String given = at.is('(') || at.is("using") || at.is("nulls") ? "" : at.name();
-            if (at.accept("nulls") && !at.accept("distinct")) {
-                context.draft.skip(at.tokens().line(start), at.text(), "that empty values count as equal is not kept");
-                at.accept("not", "distinct");
+            var options = new HashMap<String, String>();
+            if (at.is("nulls")) {
+                new IndexReader(context, table).empties(at, Part.Kind.UNIQUE, options);
             }
             Optional<List<String>> ofIndex = indexed(at);
             if (ofIndex.isPresent()) {
-                unique(name.isEmpty() ? given : name, ofIndex.get());
+                unique(name.isEmpty() ? given : name, ofIndex.get(), options);
                 return;
             }
             skipMethod(at);
-            uniqueOrIndex(name.isEmpty() ? given : name, at);
+            uniqueOrIndex(name.isEmpty() ? given : name, at, options);
         } else if (at.isAny("fulltext", "spatial")) {
             String kind = at.is("fulltext") ? "fulltext" : "spatial";
             at.skip();
@@ -127,6 +129,23 @@ final class ConstraintReader {
             carry(name, at.tokens().text(start, at.end()));
         } else {
             throw new Unread("this is no constraint that is read");
+        }
+    }
+
+    /** What stands behind a key or what is unique, and is not kept, where it makes a difference. */
+    private void tellRest(Cursor at) {
+        while (!at.atEnd()) {
+            int start = at.at();
+            if (at.accept("not", "deferrable")) {
+                continue;
+            }
+            String lost = at.is("include")
+                    ? "the columns that a key takes along are not kept"
+                    : at.is("deferrable") ? "that it is checked at the end of a transaction is not kept" : "";
+            at.skip();
+            if (!lost.isEmpty()) {
+                context.draft.skip(at.tokens().line(start), at.tokens().text(start, at.end()), lost);
+            }
         }
     }
 
@@ -152,16 +171,13 @@ final class ConstraintReader {
 
     /** Carries a constraint along that is none of those of a design. */
     private void carry(String name, String sql) {
-        String namespace = table.name.namespace();
-        String on = (namespace.isEmpty() ? "" : context.dialect.quoted(namespace) + ".")
-                + context.dialect.quoted(table.name.name());
         context.draft.carried.add(new Carried(
                 Carried.Kind.OTHER,
                 "constraint " + name + " on " + table.name,
                 context.dialect.name(),
                 context.draft.namespace,
                 false,
-                "ALTER TABLE " + on + " ADD " + sql));
+                "ALTER TABLE " + Settings.name(table, context.dialect) + " ADD " + sql));
     }
 
     /** Whether the one column of a key is numbered there, as in {@code PRIMARY KEY (id AUTOINCREMENT)}. */
@@ -223,7 +239,7 @@ final class ConstraintReader {
         table.primaryKey = new Table.PrimaryKey(context.defaults.primaryKey(table, name), known);
     }
 
-    void unique(String name, List<String> columns) {
+    void unique(String name, List<String> columns, Map<String, String> options) {
         List<String> known = table.requireColumns(columns);
         boolean twice = table.uniques.stream().anyMatch(each -> each.columns().equals(known));
         if (twice && context.isMySql()) { // a second one only costs, and is kept as what it is
@@ -234,17 +250,21 @@ final class ConstraintReader {
             table.indexes.add(new Table.TableIndex(called, parts, true, Map.of()));
             return;
         }
-        table.uniques.add(new Table.UniqueConstraint(context.defaults.unique(table, known, name), known));
+        table.uniques.add(new Table.UniqueConstraint(context.defaults.unique(table, known, name), known, options));
     }
 
     /** A unique key whose parts are cut or made is an index. */
-    private void uniqueOrIndex(String name, Cursor at) {
+    private void uniqueOrIndex(String name, Cursor at, Map<String, String> options) {
         Cursor inside = at.inside();
         var reader = new IndexReader(context, table);
         List<Table.IndexedColumn> parts = reader.parts(inside);
         boolean plain = parts.stream().allMatch(part -> part.value().asColumn().isPresent());
         if (plain) {
-            unique(name, parts.stream().flatMap(part -> part.value().columns()).toList());
+            if (at.accept("include")) {
+                reader.includes(at.inside(), Part.Kind.UNIQUE, options);
+            }
+            unique(name, parts.stream().flatMap(part -> part.value().columns()).toList(), options);
+            tellRest(at);
         } else {
             reader.add(name, parts, true, Expression.none(), Map.of());
         }
@@ -264,7 +284,7 @@ final class ConstraintReader {
             context.option(options, Part.Kind.INDEX, DialectOption.KIND, kind);
         }
         if (at.accept("include")) {
-            reader.includes(at.inside(), options);
+            reader.includes(at.inside(), Part.Kind.INDEX, options);
         }
         Expression<String> only = at.accept("where")
                 ? context.expressions.read(at.upTo(IndexReader.conditionEnd(at)), table)

@@ -7,12 +7,10 @@ import ableschema.core.schema.TableName;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.HashMap;
-import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 
 /** What a script has made up to the statement that is being read. */
 final class Draft {
@@ -37,8 +35,8 @@ final class Draft {
 
     final List<Skipped> skipped = new ArrayList<>();
 
-    /** Tables that became parts of others. */
-    private final Set<String> parts = new HashSet<>();
+    /** What the rows of other tables are kept in, with the table whose rows they are. */
+    private final Map<String, DraftTable> parts = new HashMap<>();
 
     /** The owner of all, who is not named any more; empty where there is none. */
     String owner = "";
@@ -99,16 +97,34 @@ final class Draft {
 
     DraftTable requireTable(TableName name) {
         return table(name)
-                .orElseThrow(() -> new Unread(
-                        parts.contains(key(placed(name)))
-                                ? name + " is a part of a table, which is not kept"
-                                : "there is no table " + name));
+                .orElseThrow(() -> new Unread(partOf(name)
+                        .map(whole -> name + " is a part of " + whole.name + ", which is read as one")
+                        .orElse("there is no table " + name)));
     }
 
-    /** Takes away a table that is a part of another. */
-    void dropPart(DraftTable table) {
-        parts.add(key(table.name));
-        drop(table);
+    /** The table of which this is the name of a part, or of a part of one. */
+    Optional<DraftTable> partOf(TableName name) {
+        return Optional.ofNullable(parts.get(key(placed(name))));
+    }
+
+    /**
+     * Makes a part of a table, or of one of its parts.
+     *
+     * @param of    the table or the part that it is a part of
+     * @param words which rows it keeps, and how it is cut itself
+     */
+    void addPart(TableName name, TableName of, String words) {
+        TableName placed = placed(name);
+        DraftTable whole = partOf(of).orElseGet(() -> requireTable(of));
+        Optional<TableName> within = partOf(of).map(any -> placed(of));
+        Optional<DraftTable> alone = table(name).filter(each -> each.name.equals(placed));
+        whole.settings.addPart(placed, within, words);
+        alone.ifPresent(each -> {
+            whole.settings.takeParts(each);
+            parts.replaceAll((part, owner) -> owner == each ? whole : owner);
+            drop(each);
+        });
+        parts.put(key(placed), whole);
     }
 
     void drop(DraftTable table) {

@@ -42,6 +42,7 @@ final class DraftTable {
 
     final List<Table.TableIndex> indexes = new ArrayList<>();
     final Map<String, String> options = new HashMap<>();
+    final Settings settings = new Settings();
 
     DraftTable(TableName name, Names names) {
         this.name = name;
@@ -134,6 +135,7 @@ final class DraftTable {
     void rename(String column, String to) {
         String found = requireColumn(column);
         UnaryOperator<String> renamed = each -> each.equals(found) ? to : each;
+        settings.renameColumn(found, to);
         SqlType type = types.remove(found);
         if (type != null) {
             types.put(to, type);
@@ -191,6 +193,15 @@ final class DraftTable {
         return found;
     }
 
+    /** Whether there is a constraint or an index of that name. */
+    boolean hasNamed(String called) {
+        return primaryKey != null && names.same(primaryKey.name(), called)
+                || foreignKeys.stream().anyMatch(key -> names.same(key.name(), called))
+                || uniques.stream().anyMatch(unique -> names.same(unique.name(), called))
+                || checks.stream().anyMatch(check -> names.same(check.name(), called))
+                || indexes.stream().anyMatch(index -> names.same(index.name(), called));
+    }
+
     boolean renameNamed(String called, String to) {
         boolean[] found = {false};
         UnaryOperator<String> renamed = each -> {
@@ -198,6 +209,7 @@ final class DraftTable {
             found[0] |= same;
             return same ? to : each;
         };
+        settings.renameNamed(called, to);
         if (primaryKey != null) {
             primaryKey = new Table.PrimaryKey(renamed.apply(primaryKey.name()), primaryKey.columns());
         }

@@ -44,7 +44,9 @@ final class IndexReader {
             } else if (at.accept("using")) {
                 method = at.name();
             } else if (at.accept("include")) {
-                reader.includes(at.inside(), options);
+                reader.includes(at.inside(), Part.Kind.INDEX, options);
+            } else if (at.is("nulls")) {
+                reader.empties(at, Part.Kind.INDEX, options);
             } else if (Storage.is(at)) {
                 Storage.read(context, at, Part.Kind.INDEX, options);
             } else if (at.accept("tablespace")) {
@@ -63,17 +65,31 @@ final class IndexReader {
     }
 
     /** Columns that an index takes along, so that they are found without the table. */
-    void includes(Cursor at, Map<String, String> options) {
+    void includes(Cursor at, Part.Kind of, Map<String, String> options) {
         int start = at.at();
         var columns = new ArrayList<String>();
         for (Cursor part : at.parts()) {
             columns.add(context.dialect.column(table.requireColumn(part.name())));
         }
-        if (!context.option(options, Part.Kind.INDEX, DialectOption.INCLUDE, String.join(", ", columns))) {
+        if (!context.option(options, of, DialectOption.INCLUDE, String.join(", ", columns))) {
             context.draft.skip(
                     at.tokens().line(start),
                     at.tokens().text(start, at.end()),
                     "the columns that an index takes along are not kept");
+        }
+    }
+
+    /** NULLS [NOT] DISTINCT: whether rows that are empty count as unlike. */
+    void empties(Cursor at, Part.Kind of, Map<String, String> options) {
+        int start = at.at();
+        at.expect("nulls");
+        boolean alike = at.accept("not");
+        at.expect("distinct");
+        if (alike && !context.option(options, of, DialectOption.EMPTIES, "one")) {
+            context.draft.skip(
+                    at.tokens().line(start),
+                    at.tokens().text(start, at.at()),
+                    "that empty values count as equal is not kept");
         }
     }
 
@@ -100,7 +116,8 @@ final class IndexReader {
                 .distinct()
                 .toList();
         if (unique && context.isMySql() && isPlain(parts, only)) {
-            new ConstraintReader(context, table).unique(name, columns); // it makes no difference between the two
+            new ConstraintReader(context, table)
+                    .unique(name, columns, options); // it makes no difference between the two
             return;
         }
         String called = context.defaults.indexOf(table, parts, name);

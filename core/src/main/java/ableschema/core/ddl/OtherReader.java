@@ -70,11 +70,32 @@ final class OtherReader {
             at.expect("is");
             String text = text(at);
             table.change(parts.get(last), column -> column.withComment(text));
-        } else if (at.isAny("domain", "type") && domain(at)) {
-            return;
-        } else {
+        } else if (!(at.isAny("domain", "type") && domain(at)) && !(context.is("postgresql") && part(at))) {
             throw new Unread("only tables, columns and named types are described");
         }
+    }
+
+    /** A description of an index or a constraint; false where there is none such. */
+    private boolean part(Cursor at) {
+        if (at.accept("constraint")) {
+            String name = at.name();
+            at.expect("on");
+            at.accept("domain");
+            DraftTable table = context.table(at.qualified());
+            at.expect("is");
+            table.settings.say(Settings.Of.CONSTRAINT, name, "description", at.text());
+            return true;
+        }
+        if (!at.accept("index")) {
+            return false;
+        }
+        String name = at.lastName();
+        at.expect("is");
+        Optional<DraftTable> of = context.draft.tables().stream()
+                .filter(table -> table.hasNamed(name))
+                .findFirst();
+        of.ifPresent(table -> table.settings.say(Settings.Of.INDEX, name, "description", at.text()));
+        return of.isPresent();
     }
 
     private boolean domain(Cursor at) {

@@ -60,7 +60,6 @@ public final class SqlReader {
             Map.entry("publication", "a publication"),
             Map.entry("subscription", "a subscription"),
             Map.entry("server", "a server"),
-            Map.entry("statistics", "statistics"),
             Map.entry("tablespace", "a tablespace"));
 
     private final Context context;
@@ -223,7 +222,7 @@ public final class SqlReader {
                                     .startsWith("#")) {
                         throw new Unread("a table that lasts as long as the session is not part of a design");
                     }
-                    new TableReader(context).read(at, tokens.line(0));
+                    new TableReader(context).read(at, tokens.line(0), tokens.is(1, "unlogged"));
                     return;
                 }
                 case "index" -> {
@@ -248,9 +247,6 @@ public final class SqlReader {
                         throw new Unread(what + " is not part of a design");
                     }
                     unique |= word.equals("unique");
-                    if (word.equals("unlogged")) {
-                        skip("that its rows are kept without a log is not kept");
-                    }
                     passing |= word.equals("temp") || word.equals("temporary");
                     kind = INDEXES.contains(word) ? word : kind;
                     at.skip();

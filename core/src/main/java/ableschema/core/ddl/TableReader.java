@@ -5,6 +5,8 @@ import ableschema.core.expression.Filling;
 import ableschema.core.schema.Column;
 import ableschema.core.schema.Part;
 import ableschema.core.schema.Table;
+import ableschema.core.schema.TableName;
+import ableschema.core.sql.dialect.DialectOption;
 import ableschema.core.types.DataTypes;
 import java.util.ArrayList;
 import java.util.HashSet;
@@ -55,8 +57,12 @@ final class TableReader {
         this.context = context;
     }
 
-    /** Reads the statement behind the words before TABLE. */
-    void read(Cursor at, int line) {
+    /**
+     * Reads the statement behind the words before TABLE.
+     *
+     * @param unlogged whether its rows are kept without a log
+     */
+    void read(Cursor at, int line, boolean unlogged) {
         at.expect("table");
         at.skipCondition();
         var table = new DraftTable(context.draft.placed(at.qualified()), context.names);
@@ -67,7 +73,8 @@ final class TableReader {
             throw new Unread("there is a table " + table.name + " already");
         }
         if (at.accept("partition", "of")) {
-            throw new Unread("it is a part of the table " + at.qualified() + ", which is read as one");
+            part(table, at);
+            return;
         }
         if (at.accept("like")) {
             copy(table, at);
@@ -86,9 +93,20 @@ final class TableReader {
         Set<String> inherited = inherited(table, at);
         elements(table, inside, inherited);
         options(table, at, line);
+        if (unlogged) {
+            table.settings.say(Settings.Of.TABLE, "", AlterReader.LOG, "SET UNLOGGED");
+        }
         if (context.is("postgresql")) {
             sameAsKey(table);
         }
+    }
+
+    private void part(DraftTable part, Cursor at) {
+        TableName whole = at.qualified();
+        if (!context.is("postgresql")) {
+            throw new Unread("it is a part of the table " + whole + ", which is read as one");
+        }
+        context.draft.addPart(part.name, whole, TypeReader.text(at.tokens(), at.at(), at.end()));
     }
 
     private void elements(DraftTable table, Cursor inside, Set<String> inherited) {
@@ -239,17 +257,15 @@ final class TableReader {
         while (!at.atEnd()) {
             int start = at.at();
             if (at.accept("inherits")) {
-                at.inside();
-                context.draft.skip(
-                        line,
-                        at.tokens().text(start, at.at()),
-                        "that rows of " + table.name + " are rows of another table, too, is not kept");
+                at.inside(); // which was looked at before the columns
             } else if (at.accept("partition", "by")) {
-                context.draft.skip(
-                        line,
-                        at.tokens().text(start, at.end()),
-                        "how " + table.name + " is cut into parts is not kept");
-                return;
+                int end = partitionEnd(at);
+                String said = PartitionText.of(context, at.tokens(), at.at(), end);
+                if (!context.option(table.options, Part.Kind.TABLE, DialectOption.PARTITION, said)) {
+                    context.draft.skip(
+                            line, at.tokens().text(start, end), "how " + table.name + " is cut into parts is not kept");
+                }
+                at.skipTo(end);
             } else if (at.accept("comment")) {
                 at.accept('=');
                 table.comment = at.isKind(Kind.STRING) ? at.string() : "";
@@ -266,6 +282,19 @@ final class TableReader {
                 option(table, at);
             }
         }
+    }
+
+    /** In PostgreSQL other options stand behind; elsewhere it is the last. */
+    private int partitionEnd(Cursor at) {
+        int end = at.at();
+        while (end < at.end()
+                && !(context.is("postgresql")
+                        && (at.tokens().is(end, "with")
+                                || at.tokens().is(end, "tablespace")
+                                || at.tokens().is(end, "using")))) {
+            end++;
+        }
+        return end;
     }
 
     private void option(DraftTable table, Cursor at) {
@@ -330,6 +359,7 @@ final class TableReader {
     private void inherit(DraftTable table, Cursor parents) {
         for (Cursor parent : parents.parts()) {
             DraftTable from = context.table(parent.qualified());
+            table.settings.inherit(from);
             var all = new ArrayList<>(from.columns);
             all.removeIf(column -> table.column(column.name()).isPresent());
             all.replaceAll(column -> (from.isDrawing(column.name()) ? column : column.unnumbered()).withComment(""));

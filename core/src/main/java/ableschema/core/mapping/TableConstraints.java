@@ -202,7 +202,8 @@ final class TableConstraints {
         if (!over.isEmpty() && !known) {
             served.add(over);
             var options = new HashMap<>(pins.options());
-            options.keySet().removeIf(option -> !option.endsWith(".empties")); // others are the reference's
+            // others are the reference's
+            options.keySet().removeIf(option -> !option.endsWith(".empties") && !option.endsWith(".include"));
             uniques.add(new UniqueConstraint(
                     named(origin, pins, role, rules.patterns().unique(), over(over)), over, options));
         }

@@ -29,6 +29,11 @@ final class CarriedWriter {
             "(?is)create\\b(?!\\s+or\\s+(?:replace|alter))(?!.{0,60}?\\bif\\s+not\\s+exists).*?\\b(materialized\\s+view|view|trigger"
                     + "|function|aggregate|procedure|alias|package|event|rule|policy|synonym|sequence)\\b");
 
+    /** What is made with a table, and can be made unless it is there. */
+    private static final Pattern OF_TABLES = Pattern.compile("(?i)create\\s+(table|statistics)\\s+(?!if\\s)");
+
+    private static final Pattern INHERITING = Pattern.compile("(?is)alter\\s+table\\s.*\\sinherit\\s.*");
+
     private final Dialect dialect;
 
     CarriedWriter(Dialect dialect) {
@@ -117,6 +122,9 @@ final class CarriedWriter {
 
     /** The statement for a place where it may have been carried out before; what must go first is added. */
     private String again(Carried each, List<Statement> to) {
+        if (each.kind() == Kind.OTHER) {
+            return dialect.style().existing() == Existing.SKIP ? unlessThere(each.sql()) : each.sql();
+        }
         Matcher made = MADE.matcher(each.sql());
         if (!made.lookingAt()) {
             return each.sql();
@@ -134,9 +142,23 @@ final class CarriedWriter {
         }
         if (dialect.can(Ability.DROP_EXISTING)) {
             String name = each.name().replaceFirst("\\(.*| on .*", "");
-            to.add(statement("DROP " + word + " IF EXISTS " + name(name), ";"));
+            String on = each.kind() == Kind.POLICY
+                    ? " ON " + name(each.name().substring(each.name().indexOf(" on ") + 4))
+                    : "";
+            to.add(statement("DROP " + word + " IF EXISTS " + name(name) + on, ";"));
         }
         return each.sql();
+    }
+
+    /** What is said of tables, for a place where it may have been said before. */
+    private static String unlessThere(String sql) {
+        Matcher made = OF_TABLES.matcher(sql);
+        if (made.lookingAt()) {
+            return made.group() + "IF NOT EXISTS " + sql.substring(made.end());
+        }
+        return INHERITING.matcher(sql).matches()
+                ? "DO $$ BEGIN " + sql + "; EXCEPTION WHEN duplicate_table THEN NULL; END $$"
+                : sql;
     }
 
     /** A name with its schema, quoted where it must be. */

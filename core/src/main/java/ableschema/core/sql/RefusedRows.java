@@ -4,6 +4,7 @@ import ableschema.core.schema.Column;
 import ableschema.core.schema.Schema;
 import ableschema.core.schema.Table;
 import ableschema.core.sql.dialect.Dialect;
+import ableschema.core.sql.dialect.DialectOption;
 import ableschema.core.sql.dialect.Traits.Empties;
 import ableschema.core.types.DataType;
 import ableschema.core.types.TypedValue;
@@ -23,11 +24,11 @@ record RefusedRows(Dialect dialect, Schema schema, Table table) {
         }
         rows.forEach(row -> table.columns()
                 .forEach(column -> beyond(row, column).ifPresent(fault -> faults.putIfAbsent(row.id(), fault))));
-        for (List<String> columns : unique()) {
+        for (Unique rule : unique()) {
+            List<String> columns = rule.columns();
             Map<List<String>, RowData> seen = new HashMap<>();
             for (RowData row : rows) {
-                Optional<List<String>> values =
-                        faults.containsKey(row.id()) ? Optional.empty() : compared(row, columns);
+                Optional<List<String>> values = faults.containsKey(row.id()) ? Optional.empty() : compared(row, rule);
                 RowData other = values.map(each -> seen.putIfAbsent(each, row)).orElse(null);
                 if (other != null) {
                     faults.put(
@@ -52,18 +53,29 @@ record RefusedRows(Dialect dialect, Schema schema, Table table) {
                         + dialect.typeShortfall(type).orElse("it does not fit"));
     }
 
-    private List<List<String>> unique() {
-        var unique = new ArrayList<List<String>>();
-        table.primaryKey().ifPresent(key -> unique.add(key.columns()));
-        table.uniques().forEach(each -> unique.add(each.columns()));
+    /**
+     * Columns that no two rows are alike in.
+     *
+     * @param oneEmpty whether it is said that empty values are alike
+     */
+    private record Unique(List<String> columns, boolean oneEmpty) {}
+
+    private List<Unique> unique() {
+        var unique = new ArrayList<Unique>();
+        table.primaryKey().ifPresent(key -> unique.add(new Unique(key.columns(), false)));
+        table.uniques()
+                .forEach(each ->
+                        unique.add(new Unique(each.columns(), dialect.has(each.options(), DialectOption.EMPTIES))));
         table.indexes().stream()
                 .filter(index -> index.unique() && index.isPlain())
-                .forEach(index -> unique.add(index.columnNames()));
+                .forEach(index -> unique.add(
+                        new Unique(index.columnNames(), dialect.has(index.options(), DialectOption.EMPTIES))));
         return unique;
     }
 
     /** What is compared; empty where the row is alike no other, as it is empty in a column. */
-    private Optional<List<String>> compared(RowData row, List<String> columns) {
+    private Optional<List<String>> compared(RowData row, Unique unique) {
+        List<String> columns = unique.columns();
         var compared = new ArrayList<String>();
         int empty = 0;
         for (String name : columns) {
@@ -86,7 +98,7 @@ record RefusedRows(Dialect dialect, Schema schema, Table table) {
                                 && schema.referencesTo(table)
                                         .noneMatch(key -> key.targetColumns().equals(columns));
                 };
-        return apart ? Optional.empty() : Optional.of(compared);
+        return apart && !unique.oneEmpty() ? Optional.empty() : Optional.of(compared);
     }
 
     private static boolean isFilled(Column column) {

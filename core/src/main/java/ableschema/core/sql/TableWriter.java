@@ -68,10 +68,8 @@ final class TableWriter {
         primaryKey().ifPresent(elements::add);
         table.uniques().stream()
                 .filter(unique -> !shortfalls.isFiltered(unique.columns(), unique.options()))
-                .forEach(unique -> elements.add(constraint(
-                        table.part(Kind.UNIQUE, unique.name()),
-                        unique.name(),
-                        "UNIQUE " + dialect.listed(unique.columns()))));
+                .forEach(unique -> elements.add(
+                        constraint(table.part(Kind.UNIQUE, unique.name()), unique.name(), dialect.unique(unique))));
         ofNumbers()
                 .ifPresent(index -> elements.add(new Element(
                         table.part(Kind.INDEX, index.name()),

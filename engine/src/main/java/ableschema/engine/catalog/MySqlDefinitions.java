@@ -10,7 +10,7 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
 
-/** The definitions that MySQL and MariaDB keep of the database in use, in thirteen queries. */
+/** The definitions that MySQL and MariaDB keep of the database in use, in fourteen queries. */
 final class MySqlDefinitions implements Definitions {
 
     static final String HERE = " = database()";
@@ -50,6 +50,12 @@ final class MySqlDefinitions implements Definitions {
         indexes();
         checks();
         foreignKeys();
+        MySqlPartitions.read(asking).forEach((name, clause) -> {
+            Table cut = tables.get(name);
+            if (cut != null) {
+                cut.end += clause;
+            }
+        });
         var sql = new StringBuilder();
         tables.forEach((name, table) ->
                 sql.append("CREATE TABLE " + quoted(name) + " (" + table.elements + "\n)" + table.end + ";\n"));

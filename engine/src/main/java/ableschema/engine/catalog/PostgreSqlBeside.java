@@ -2,7 +2,7 @@ package ableschema.engine.catalog;
 
 import java.sql.SQLException;
 
-/** What PostgreSQL keeps beside tables, in four queries; what it does not write itself is only named. */
+/** What PostgreSQL keeps beside tables, in five queries; what it does not write itself is only named. */
 record PostgreSqlBeside(Asking asking) {
 
     private String ours() {
@@ -39,6 +39,7 @@ record PostgreSqlBeside(Asking asking) {
     }
 
     void late(StringBuilder sql) throws SQLException {
+        settings(sql);
         routines(sql);
         views(sql);
         lines(
@@ -49,12 +50,77 @@ record PostgreSqlBeside(Asking asking) {
                         + " UNION ALL SELECT 2, rtrim(pg_get_ruledef(r.oid), ';')"
                         + " FROM pg_rewrite r JOIN pg_class c ON c.oid = r.ev_class JOIN pg_namespace n ON n.oid = c.relnamespace"
                         + " WHERE r.rulename <> '_RETURN' AND" + ours()
-                        + " UNION ALL SELECT 3, 'POLICY ' || quote_ident(p.polname) || ' ON ' || quote_ident(c.relname)"
-                        + " FROM pg_policy p JOIN pg_class c ON c.oid = p.polrelid"
+                        + " UNION ALL SELECT 3, 'CREATE POLICY ' || quote_ident(p.polname) || ' ON ' || " + TABLE
+                        + " || CASE WHEN p.polpermissive THEN '' ELSE ' AS RESTRICTIVE' END || ' FOR '"
+                        + " || CASE p.polcmd WHEN 'r' THEN 'SELECT' WHEN 'a' THEN 'INSERT' WHEN 'w' THEN 'UPDATE'"
+                        + "  WHEN 'd' THEN 'DELETE' ELSE 'ALL' END || ' TO ' || (SELECT string_agg(CASE WHEN r.role = 0"
+                        + "  THEN 'public' ELSE quote_ident(pg_get_userbyid(r.role)) END, ', ') FROM unnest(p.polroles) r(role))"
+                        + " || coalesce(' USING (' || pg_get_expr(p.polqual, p.polrelid) || ')', '')"
+                        + " || coalesce(' WITH CHECK (' || pg_get_expr(p.polwithcheck, p.polrelid) || ')', '')"
+                        + " FROM pg_policy p JOIN pg_class c ON c.oid = p.polrelid JOIN pg_namespace n ON n.oid = c.relnamespace"
+                        + " WHERE" + ours()
                         + " UNION ALL SELECT 4, 'FOREIGN TABLE ' || quote_ident(n.nspname) || '.' || quote_ident(c.relname)"
                         + " FROM pg_class c JOIN pg_namespace n ON n.oid = c.relnamespace WHERE c.relkind = 'f' AND"
                         + ours()
                         + withoutExtensions("pg_class", "c.oid") + " ORDER BY 1, 2");
+    }
+
+    /** A table with its schema. */
+    private static final String TABLE = "quote_ident(n.nspname) || '.' || quote_ident(c.relname)";
+
+    private static final String OF_TABLE = " FROM pg_class c JOIN pg_namespace n ON n.oid = c.relnamespace";
+
+    /** What is said of tables, their columns, indexes and constraints, besides what defines them. */
+    private void settings(StringBuilder sql) throws SQLException {
+        String ours = " AND c.relkind IN ('r', 'p') AND NOT c.relispartition AND" + ours()
+                + withoutExtensions("pg_class", "c.oid");
+        String column = " || ' ALTER COLUMN ' || quote_ident(a.attname) || ' SET ";
+        String ofColumn =
+                OF_TABLE + " JOIN pg_attribute a ON a.attrelid = c.oid AND a.attnum > 0 AND NOT a.attisdropped";
+        lines(
+                sql,
+                "SELECT 1 AS kind, c.relname::text, i.inhseqno AS place, 'ALTER TABLE ' || " + TABLE
+                        + " || ' INHERIT ' || i.inhparent::regclass AS line" + OF_TABLE
+                        + " JOIN pg_inherits i ON i.inhrelid = c.oid WHERE true" + ours
+                        + " UNION ALL SELECT 2, to_char(c.oid::bigint, '0000000000'), 0, 'CREATE TABLE ' || " + TABLE
+                        + " || ' PARTITION OF ' || i.inhparent::regclass"
+                        + " || ' ' || pg_get_expr(c.relpartbound, c.oid) || coalesce(' PARTITION BY ' || pg_get_partkeydef(c.oid), '')"
+                        + OF_TABLE + " JOIN pg_inherits i ON i.inhrelid = c.oid WHERE c.relispartition AND" + ours()
+                        + " UNION ALL SELECT 3, c.relname, 0, 'ALTER TABLE ' || " + TABLE + " || ' SET UNLOGGED'"
+                        + OF_TABLE
+                        + " WHERE c.relpersistence = 'u'" + ours
+                        + " UNION ALL SELECT 4, c.relname, 0, 'ALTER TABLE ' || " + TABLE + " || ' REPLICA IDENTITY '"
+                        + " || CASE c.relreplident WHEN 'f' THEN 'FULL' WHEN 'n' THEN 'NOTHING' ELSE 'USING INDEX '"
+                        + "  || (SELECT quote_ident(x.relname) FROM pg_index i JOIN pg_class x ON x.oid = i.indexrelid"
+                        + "   WHERE i.indrelid = c.oid AND i.indisreplident) END" + OF_TABLE
+                        + " WHERE c.relreplident IN ('f', 'n', 'i')" + ours
+                        + " UNION ALL SELECT 5, c.relname, 0, 'ALTER TABLE ' || " + TABLE
+                        + " || ' CLUSTER ON ' || quote_ident(x.relname)"
+                        + OF_TABLE + " JOIN pg_index i ON i.indrelid = c.oid AND i.indisclustered"
+                        + " JOIN pg_class x ON x.oid = i.indexrelid WHERE true" + ours
+                        + " UNION ALL SELECT 6, c.relname, 0, 'ALTER TABLE ' || " + TABLE
+                        + " || ' ENABLE ROW LEVEL SECURITY'" + OF_TABLE
+                        + " WHERE c.relrowsecurity" + ours
+                        + " UNION ALL SELECT 7, c.relname, a.attnum, 'ALTER TABLE ' || " + TABLE + column
+                        + "STATISTICS ' || a.attstattarget"
+                        + ofColumn + " WHERE a.attstattarget >= 0" + ours
+                        + " UNION ALL SELECT 8, c.relname, a.attnum, 'ALTER TABLE ' || " + TABLE + column + "STORAGE '"
+                        + " || CASE a.attstorage WHEN 'p' THEN 'PLAIN' WHEN 'e' THEN 'EXTERNAL' WHEN 'm' THEN 'MAIN' ELSE 'EXTENDED' END"
+                        + ofColumn + " JOIN pg_type t ON t.oid = a.atttypid AND t.typstorage <> a.attstorage WHERE true"
+                        + ours
+                        + " UNION ALL SELECT 9, x.relname, 0, 'COMMENT ON INDEX ' || quote_ident(n.nspname) || '.' || quote_ident(x.relname)"
+                        + " || ' IS ' || quote_literal(d.description)" + OF_TABLE
+                        + " JOIN pg_index i ON i.indrelid = c.oid"
+                        + " JOIN pg_class x ON x.oid = i.indexrelid JOIN pg_description d ON d.objoid = x.oid"
+                        + "  AND d.classoid = 'pg_class'::regclass WHERE true" + ours
+                        + " UNION ALL SELECT 10, k.conname, 0, 'COMMENT ON CONSTRAINT ' || quote_ident(k.conname) || ' ON ' || "
+                        + TABLE
+                        + " || ' IS ' || quote_literal(d.description)" + OF_TABLE
+                        + " JOIN pg_constraint k ON k.conrelid = c.oid"
+                        + " JOIN pg_description d ON d.objoid = k.oid AND d.classoid = 'pg_constraint'::regclass WHERE true"
+                        + ours
+                        + " UNION ALL SELECT 11, s.stxname, 0, pg_get_statisticsobjdef(s.oid)" + OF_TABLE
+                        + " JOIN pg_statistic_ext s ON s.stxrelid = c.oid WHERE true" + ours + " ORDER BY 1, 2, 3");
     }
 
     private void lines(StringBuilder sql, String query) throws SQLException {

@@ -7,7 +7,7 @@ import java.sql.SQLException;
 import java.sql.Statement;
 import java.util.List;
 
-/** The definitions that PostgreSQL keeps, in ten queries. */
+/** The definitions that PostgreSQL keeps, in eleven queries. */
 record PostgreSqlDefinitions(Asking asking) implements Definitions {
 
     /** What belongs to the schemas that are wanted, in a query that calls their catalogue n. */
@@ -102,7 +102,8 @@ record PostgreSqlDefinitions(Asking asking) implements Definitions {
                 boolean first = !name.equals(table);
                 if (first) {
                     sql.append(end).append("CREATE TABLE " + name + " (\n  ");
-                    end = "\n)" + (rows.isNull("storage") ? "" : " WITH (" + rows.text("storage") + ")") + ";\n";
+                    end = "\n)" + (rows.isNull("parts") ? "" : " PARTITION BY " + rows.text("parts"))
+                            + (rows.isNull("storage") ? "" : " WITH (" + rows.text("storage") + ")") + ";\n";
                     comment(comments, "TABLE " + name, rows);
                     table = name;
                 } else if (!rows.isNull("column_name")) {
@@ -126,7 +127,8 @@ record PostgreSqlDefinitions(Asking asking) implements Definitions {
                 + " format_type(a.atttypid, a.atttypmod) AS type, a.attnotnull AS never, a.attidentity AS identity,"
                 + " a.attgenerated AS generated, pg_get_expr(d.adbin, d.adrelid) AS filled,"
                 + " quote_literal(f.description) AS column_comment, s.seqstart, s.seqincrement,"
-                + " quote_ident(l.collname) AS collation, array_to_string(c.reloptions, ', ') AS storage"
+                + " quote_ident(l.collname) AS collation, array_to_string(c.reloptions, ', ') AS storage,"
+                + " pg_get_partkeydef(c.oid) AS parts"
                 + " FROM pg_class c JOIN pg_namespace n ON n.oid = c.relnamespace"
                 + " LEFT JOIN pg_attribute a ON a.attrelid = c.oid AND a.attnum > 0 AND NOT a.attisdropped"
                 + " LEFT JOIN pg_type t ON t.oid = a.atttypid"

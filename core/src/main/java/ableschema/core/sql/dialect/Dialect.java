@@ -396,9 +396,21 @@ public abstract class Dialect implements Cloneable {
         return own.clauses(Part.Kind.TABLE, table.options());
     }
 
+    /** How a table is cut into parts, with a space before; empty where it is not. */
+    protected final String partition(Table table) {
+        return option(table.options(), DialectOption.PARTITION)
+                .map(said -> " PARTITION BY " + said)
+                .orElse("");
+    }
+
     /** What stands at the end of a column's definition. */
     public String columnEnd(Column column) {
         return own.clauses(Part.Kind.COLUMN, column.options());
+    }
+
+    /** What a constraint says of columns of which no two rows hold the same values. */
+    public String unique(Table.UniqueConstraint unique) {
+        return "UNIQUE " + listed(unique.columns());
     }
 
     /** What stands behind the columns of an index. */

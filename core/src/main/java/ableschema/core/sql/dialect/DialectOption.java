@@ -41,6 +41,9 @@ public record DialectOption(Part.Kind of, String name, String form, Pattern valu
     /** The name of the option that says how rows are kept in the files of the database. */
     public static final String STORAGE = "storage";
 
+    /** The name of the option that says how the rows of a table are kept in parts, as it stands behind PARTITION BY. */
+    public static final String PARTITION = "partition";
+
     /** The name of the option that lists the columns which an index takes along. */
     public static final String INCLUDE = "include";
 
@@ -103,10 +106,19 @@ public record DialectOption(Part.Kind of, String name, String form, Pattern valu
         return new DialectOption(of, STORAGE, "WITH ({})", Pattern.compile(each + "(?:, " + each + ")*"));
     }
 
-    /** Columns that an index takes along, by their names as they stand in SQL. */
-    static DialectOption include() {
+    /** How a table is cut into parts: words, numbers, texts and signs, but nothing that ends a statement or begins a comment. */
+    static DialectOption partition() {
         return new DialectOption(
-                Part.Kind.INDEX, INCLUDE, "INCLUDE ({})", Pattern.compile(INCLUDED + "(?:, " + INCLUDED + ")*"));
+                Part.Kind.TABLE,
+                PARTITION,
+                "",
+                Pattern.compile(
+                        "(?:[\\w\\s(),.=<>+*%]|'(?:[^']|'')*+'|\"(?:[^\"]|\"\")++\"|`(?:[^`]|``)++`|-(?!-)|/(?!\\*))++"));
+    }
+
+    /** Columns that an index, or that of a constraint, takes along, by their names as they stand in SQL. */
+    static DialectOption include(Part.Kind of) {
+        return new DialectOption(of, INCLUDE, "INCLUDE ({})", Pattern.compile(INCLUDED + "(?:, " + INCLUDED + ")*"));
     }
 
     /** A foreign key that is checked at the end of each transaction, though nothing asks for it. */

@@ -68,6 +68,7 @@ abstract class MySqlFamily extends Dialect {
                     DialectOption.rawType(),
                     DialectOption.virtual(),
                     DialectOption.keyLength(),
+                    DialectOption.partition(),
                     DialectOption.ofTable("engine", "ENGINE={}"),
                     DialectOption.ofTable("charset", "DEFAULT CHARSET={}"),
                     DialectOption.ofTable("collation", "COLLATE={}"),
@@ -173,7 +174,7 @@ abstract class MySqlFamily extends Dialect {
                 .map(i -> " AUTO_INCREMENT=" + i.start())
                 .orElse("");
         String comment = table.comment().isEmpty() ? "" : " COMMENT=" + text(table.comment());
-        return super.tableEnd(table) + start + comment;
+        return super.tableEnd(table) + start + comment + partition(table);
     }
 
     @Override

@@ -9,6 +9,7 @@ import ableschema.core.schema.Table;
 import ableschema.core.sql.dialect.TypeForm.Kind;
 import ableschema.core.types.DataType;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -52,8 +53,12 @@ final class PostgreSql extends Dialect {
                     Carried.Kind.RULE)
             .withOptions(
                     DialectOption.rawType(),
-                    DialectOption.include(),
+                    DialectOption.include(Part.Kind.INDEX),
+                    DialectOption.include(Part.Kind.UNIQUE),
+                    DialectOption.empties(Part.Kind.UNIQUE),
+                    DialectOption.empties(Part.Kind.INDEX),
                     DialectOption.rawBase(),
+                    DialectOption.partition(),
                     DialectOption.storage(Part.Kind.TABLE),
                     DialectOption.storage(Part.Kind.INDEX),
                     DialectOption.ofTable("tablespace", "TABLESPACE {}"),
@@ -127,10 +132,27 @@ final class PostgreSql extends Dialect {
     }
 
     @Override
+    public String tableEnd(Table table) {
+        return partition(table) + super.tableEnd(table);
+    }
+
+    @Override
+    public String unique(Table.UniqueConstraint unique) {
+        return "UNIQUE " + (has(unique.options(), DialectOption.EMPTIES) ? "NULLS NOT DISTINCT " : "")
+                + listed(unique.columns())
+                + including(unique.options());
+    }
+
+    private String including(Map<String, String> options) {
+        return option(options, DialectOption.INCLUDE)
+                .map(included -> " INCLUDE (" + included + ")")
+                .orElse("");
+    }
+
+    @Override
     public String indexEnd(Table.TableIndex index) {
-        return option(index.options(), DialectOption.INCLUDE)
-                        .map(included -> " INCLUDE (" + included + ")")
-                        .orElse("")
+        return including(index.options())
+                + (has(index.options(), DialectOption.EMPTIES) ? " NULLS NOT DISTINCT" : "")
                 + option(index.options(), DialectOption.STORAGE)
                         .map(stored -> " WITH (" + stored + ")")
                         .orElse("");

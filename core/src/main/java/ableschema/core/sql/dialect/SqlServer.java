@@ -71,7 +71,7 @@ final class SqlServer extends Dialect {
                     Ability.LONG_TEXT_IN_KEYS)
             .withOptions(
                     DialectOption.rawType(),
-                    DialectOption.include(),
+                    DialectOption.include(Part.Kind.INDEX),
                     DialectOption.empties(Part.Kind.UNIQUE),
                     DialectOption.empties(Part.Kind.INDEX),
                     DialectOption.virtual(),

@@ -1,0 +1,154 @@
+package ableschema.core.ddl;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import ableschema.core.carried.Carried;
+import ableschema.core.reverse.Reverse;
+import ableschema.core.rows.DesignScript;
+import ableschema.core.schema.Table;
+import ableschema.core.sql.dialect.Dialects;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/** What is said of tables, and has no place in a design, follows what the script does to them. */
+class SettingsTest {
+
+    private static SqlRead read(String sql) {
+        return SqlReader.read(sql, Dialects.named("postgresql").orElseThrow());
+    }
+
+    @Test
+    void settings_follow_their_tables_columns_and_indexes() {
+        SqlRead read = read(
+                """
+                CREATE TABLE pier (id int PRIMARY KEY, label text, depth int);
+                CREATE TABLE jetty (width int) INHERITS (pier);
+                ALTER TABLE pier ALTER COLUMN label SET STATISTICS 100;
+                ALTER TABLE pier ALTER label SET STATISTICS 200;
+                ALTER TABLE pier ALTER depth SET STORAGE PLAIN;
+                CREATE INDEX by_label ON pier (label);
+                COMMENT ON INDEX by_label IS 'it''s quick';
+                ALTER TABLE pier CLUSTER ON pier_pkey;
+                ALTER TABLE pier SET UNLOGGED;
+                ALTER TABLE pier SET LOGGED;
+                ALTER INDEX by_label RENAME TO by_title;
+                ALTER TABLE pier RENAME label TO title;
+                ALTER TABLE pier DROP COLUMN depth;
+                ALTER TABLE pier RENAME TO mole;
+                """);
+
+        assertThat(read.schema().carried())
+                .extracting(Carried::sql)
+                .containsExactly(
+                        "ALTER TABLE mole ALTER COLUMN title SET STATISTICS 200",
+                        "COMMENT ON INDEX by_title IS 'it''s quick'",
+                        "ALTER TABLE mole CLUSTER ON pier_pkey",
+                        "ALTER TABLE jetty INHERIT mole");
+        assertThat(read.skipped()).isEmpty();
+    }
+
+    @Test
+    void what_is_said_of_something_that_is_dropped_goes_with_it() {
+        SqlRead read = read(
+                """
+                CREATE TABLE pier (id int PRIMARY KEY);
+                CREATE TABLE jetty (width int) INHERITS (pier);
+                CREATE TABLE mole (width int) INHERITS (pier);
+                CREATE INDEX by_width ON mole (width);
+                COMMENT ON INDEX by_width IS 'wide ones';
+                DROP INDEX by_width;
+                ALTER TABLE mole NO INHERIT pier;
+                ALTER TABLE jetty REPLICA IDENTITY FULL;
+                DROP TABLE jetty;
+                """);
+
+        assertThat(read.schema().carried()).isEmpty();
+    }
+
+    @Test
+    void parts_of_parts_are_parts_of_the_whole_in_whatever_order_they_are_attached() {
+        SqlRead read = read(
+                """
+                CREATE TABLE log (at date, kind int) PARTITION BY RANGE (at);
+                CREATE TABLE log_1 (at date, kind int) PARTITION BY LIST (kind);
+                CREATE TABLE log_1_a (at date, kind int);
+                CREATE TABLE log_1_b (at date, kind int);
+                ALTER TABLE ONLY log_1 ATTACH PARTITION log_1_a FOR VALUES IN (1);
+                ALTER TABLE ONLY log ATTACH PARTITION log_1 FOR VALUES FROM ('2020-01-01') TO ('2021-01-01');
+                ALTER TABLE ONLY log_1 ATTACH PARTITION log_1_b DEFAULT;
+                CREATE INDEX by_kind ON log_1_a (kind);
+                """);
+
+        assertThat(read.schema().tables()).extracting(Table::name).containsExactly("log");
+        assertThat(read.schema().carried())
+                .extracting(Carried::sql)
+                .containsExactly(
+                        "CREATE TABLE log_1 PARTITION OF log FOR VALUES FROM ('2020-01-01') TO ('2021-01-01')"
+                                + " PARTITION BY LIST (kind)",
+                        "CREATE TABLE log_1_a PARTITION OF log_1 FOR VALUES IN (1)",
+                        "CREATE TABLE log_1_b PARTITION OF log_1 DEFAULT");
+        assertThat(read.skipped())
+                .extracting(Skipped::reason)
+                .containsExactly("log_1_a is a part of log, which is read as one");
+    }
+
+    @Test
+    void a_key_that_takes_columns_along_or_waits_is_told() {
+        SqlRead read = read(
+                """
+                CREATE TABLE a (id int, note text, PRIMARY KEY (id) INCLUDE (note),
+                  UNIQUE (note) NOT DEFERRABLE, UNIQUE (note, id) DEFERRABLE INITIALLY DEFERRED);
+                """);
+
+        assertThat(read.skipped())
+                .extracting(Skipped::reason)
+                .containsExactly(
+                        "the columns that a key takes along are not kept",
+                        "that it is checked at the end of a transaction is not kept");
+    }
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "DROP FUNCTION f(int)              | f(text)",
+                "DROP FUNCTION f(integer)          | f(text)",
+                "DROP FUNCTION IF EXISTS f(t TEXT) | f(a int)",
+                "DROP FUNCTION f(date)             | f(a int),f(text)",
+                "DROP FUNCTION f                   | ''"
+            })
+    void of_routines_that_are_called_the_same_the_one_with_these_values_is_dropped(String drop, String left) {
+        SqlRead read = read(
+                """
+                CREATE FUNCTION f(a int, OUT b text) LANGUAGE sql AS 'select $1';
+                CREATE FUNCTION f(text) RETURNS text LANGUAGE sql AS 'select $1';
+                """
+                        + drop + ";");
+
+        assertThat(read.schema().carried().stream().map(each -> each.name().replace(", OUT b text", "")))
+                .containsExactlyInAnyOrder(left.isEmpty() ? new String[0] : left.split(","));
+    }
+
+    @Test
+    void where_empty_values_are_alike_the_second_row_that_is_empty_is_left_out_of_the_script() {
+        SqlRead read = SqlReader.read(
+                """
+                CREATE TABLE pier (id int PRIMARY KEY, label text, UNIQUE NULLS NOT DISTINCT (label));
+                CREATE TABLE mole (id int PRIMARY KEY, label text, UNIQUE (label));
+                INSERT INTO pier VALUES (1, NULL), (2, NULL);
+                INSERT INTO mole VALUES (1, NULL), (2, NULL);
+                """,
+                Dialects.named("postgresql").orElseThrow(),
+                10);
+
+        String script = DesignScript.withRows(
+                        Reverse.of(read, "harbour").document().mapping(), read.dialect())
+                .text();
+
+        assertThat(script.lines().filter(line -> line.startsWith("-- ") && line.contains("is the same to PostgreSQL")))
+                .singleElement()
+                .asString()
+                .contains("pier");
+    }
+}
