@@ -310,7 +310,8 @@ final class AlterReader {
         if (at.accept("set", "default")) {
             setDefault(table, name, at.upTo(at.end()));
         } else if (at.accept("drop", "default")) {
-            table.change(name, column -> column.withFilling(Filling.nothing()));
+            table.change(name, column -> (column.options().containsKey(serial()) ? column.unnumbered() : column)
+                    .withFilling(Filling.nothing()));
         } else if (at.accept("set", "not")) {
             table.change(name, column -> column.withNullable(false));
         } else if (at.accept("drop", "not") || at.accept("set", "null")) {
@@ -325,7 +326,8 @@ final class AlterReader {
                 at.skip();
             }
             Sequence numbers = Sequence.read(at.is('(') ? at.inside() : at);
-            table.change(name, column -> OtherReader.numbered(column, numbers.start(), numbers.step(), alone));
+            table.change(name, column -> OtherReader.numbered(column, numbers.start(), numbers.step(), alone)
+                    .withoutOption(serial()));
         } else if (at.accept("rename", "to")) {
             context.draft.rename(table, name, at.name());
         } else if (at.is("restart")) {
@@ -345,6 +347,16 @@ final class AlterReader {
         }
     }
 
+    /** @param own whether the sequence is the one that serial makes */
+    private Column drawing(Column column, Identity numbers, boolean own) {
+        Column drawing = OtherReader.numbered(column, numbers.start(), numbers.step(), false);
+        return own && context.is("postgresql") ? drawing.withOption(serial(), "yes") : drawing.withoutOption(serial());
+    }
+
+    private String serial() {
+        return context.dialect.name() + "." + DialectOption.SERIAL;
+    }
+
     /** A type anew, and whether it may be empty; what else is known of the column stays. */
     private void retype(DraftTable table, String name, Cursor at) {
         SqlType type = context.types.read(at);
@@ -359,9 +371,10 @@ final class AlterReader {
                 table.columns.stream().anyMatch(each -> each.name().equals(column) && context.isNumbered(each.type()));
         for (int i = value.at(); i < value.end() && numbered; i++) {
             if (tokens.is(i, "nextval") && tokens.is(i + 1, '(')) {
-                Identity numbers = context.draft.drawn(
-                        Sequence.key(tokens.kind(i + 2) == Kind.STRING ? tokens.string(i + 2) : ""));
-                table.change(column, each -> OtherReader.numbered(each, numbers.start(), numbers.step(), false));
+                String sequence = tokens.kind(i + 2) == Kind.STRING ? tokens.string(i + 2) : "";
+                Identity numbers = context.draft.drawn(Sequence.key(sequence));
+                boolean own = context.defaults.isSequenceOf(table, column, sequence);
+                table.change(column, each -> drawing(each, numbers, own));
                 return;
             }
         }

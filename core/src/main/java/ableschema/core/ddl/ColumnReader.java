@@ -72,6 +72,7 @@ final class ColumnReader {
         if (held instanceof DataType.Counted counted) {
             number(counted.start(), counted.step(), false);
             nullable = false;
+            context.option(options, Part.Kind.COLUMN, DialectOption.SERIAL, "yes");
         }
         table.types.put(name, type);
         while (!at.atEnd()) {
@@ -319,6 +320,9 @@ final class ColumnReader {
                 String called = tokens.is(i, "nextval")
                         ? i + 2 < end && tokens.kind(i + 2) == Kind.STRING ? tokens.string(i + 2) : beforeDot(i)
                         : lastName(i, end);
+                if (context.defaults.isSequenceOf(table, name, called)) {
+                    context.option(options, Part.Kind.COLUMN, DialectOption.SERIAL, "yes");
+                }
                 return Optional.of(context.draft.drawn(Sequence.key(called)));
             }
             if (tokens.is(i, '.') && i + 1 < end && tokens.unquoted(i + 1).equalsIgnoreCase("nextval")) {

@@ -89,6 +89,11 @@ final class DefaultNames {
         return postgresql ? free(table, table.name.name(), String.join("_", columns), "idx") : "";
     }
 
+    /** Whether a sequence is called as the database calls the one from which a column draws its numbers. */
+    boolean isSequenceOf(DraftTable table, String column, String sequence) {
+        return Sequence.key(sequence).equals(Sequence.key(made(table.name.name(), column, "seq")));
+    }
+
     /** What an index is called that was given no name; what is made of columns is called by its function. */
     String indexOf(DraftTable table, List<Table.IndexedColumn> parts, String given) {
         List<String> columns = parts.stream()

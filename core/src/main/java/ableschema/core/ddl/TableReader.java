@@ -211,7 +211,8 @@ final class TableReader {
         boolean all = including.contains("all") || context.isMySql() || context.is("h2");
         boolean defaults = all || including.contains("defaults");
         boolean others = !context.is("postgresql"); // where nothing is said of how a column is numbered and described
-        for (Column column : from.columns) {
+        for (Column copied : from.columns) {
+            Column column = drawingElsewhere(copied);
             boolean numbered =
                     others || all || including.contains(from.isDrawing(column.name()) ? "defaults" : "identity");
             Column filled = defaults ? column : column.withFilling(Filling.nothing());
@@ -234,6 +235,11 @@ final class TableReader {
             table.columns.replaceAll(column -> OtherReader.starting(column, 1)); // it begins anew
             table.comment = from.comment;
         }
+    }
+
+    /** What is taken over from another table draws its numbers from the sequence of that one. */
+    private Column drawingElsewhere(Column column) {
+        return column.withoutOption(context.dialect.name() + "." + DialectOption.SERIAL);
     }
 
     private void copyKeys(DraftTable table, DraftTable from) {
@@ -362,7 +368,8 @@ final class TableReader {
             table.settings.inherit(from);
             var all = new ArrayList<>(from.columns);
             all.removeIf(column -> table.column(column.name()).isPresent());
-            all.replaceAll(column -> (from.isDrawing(column.name()) ? column : column.unnumbered()).withComment(""));
+            all.replaceAll(column -> drawingElsewhere(from.isDrawing(column.name()) ? column : column.unnumbered())
+                    .withComment(""));
             table.columns.addAll(0, all);
             from.types.forEach(table.types::putIfAbsent);
             from.checks.stream()

@@ -244,8 +244,7 @@ final class RowWriter {
                         .max(identity.isRising() ? Comparator.naturalOrder() : Comparator.reverseOrder())
                         .flatMap(identity::after)
                         .ifPresent(next -> statements.add(new SqlWriter(table.part(Part.Kind.COLUMN, column.name()))
-                                .line(dialect.restart(
-                                        writer(table).name(), dialect.column(column.name()), next, identity.step()))
+                                .line(dialect.restart(column, writer(table).name(), next, identity.step()))
                                 .closed(Statement.Kind.ROW)));
             }
         }

@@ -138,7 +138,7 @@ final class TableWriter {
 
     private ColumnText text(Column column) {
         DataType base = schema.resolved(column.type());
-        String type = rawType(column).orElseGet(() -> writtenType(column, base));
+        String type = dialect.numberedType(column, rawType(column).orElseGet(() -> writtenType(column, base)));
         String clauses = clauses(column, base);
         boolean computed = column.filling().isComputed()
                 && dialect.understands(column.filling().expression());
@@ -204,7 +204,7 @@ final class TableWriter {
                             + dialect.quoted(table.primaryKey().orElseThrow().name()) + " " // only a key is numbered so
                             + identity(column, base));
         } else {
-            if (numbered) {
+            if (numbered && !identity(column, base).isEmpty()) {
                 add(clauses, identity(column, base));
             }
             shortfalls.filled(column).ifPresent(sql -> add(clauses, "DEFAULT " + sql));

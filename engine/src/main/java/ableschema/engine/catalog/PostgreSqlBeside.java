@@ -13,7 +13,7 @@ record PostgreSqlBeside(Asking asking) {
         return PostgreSqlDefinitions.withoutExtensions(catalogue, object);
     }
 
-    /** What tables may need: extensions, and sequences that belong to no column. */
+    /** What tables may need: extensions, and sequences from which columns may draw. */
     void early(StringBuilder sql) throws SQLException {
         lines(
                 sql,
@@ -25,10 +25,8 @@ record PostgreSqlBeside(Asking asking) {
                         + " || CASE WHEN s.seqmax = 9223372036854775807 THEN '' ELSE ' MAXVALUE ' || s.seqmax END"
                         + " || CASE WHEN s.seqcycle THEN ' CYCLE' ELSE '' END"
                         + " FROM pg_sequence s JOIN pg_class c ON c.oid = s.seqrelid JOIN pg_namespace n ON n.oid = c.relnamespace"
-                        + " WHERE NOT EXISTS (SELECT 1 FROM pg_depend o JOIN pg_attribute a ON a.attrelid = o.refobjid"
-                        + "  AND a.attnum = o.refobjsubid AND a.atttypid IN (20, 21, 23)" // whole numbers, which it
-                        // numbers
-                        + "  WHERE o.objid = c.oid AND o.deptype IN ('a', 'i')) AND" + ours()
+                        + " WHERE NOT EXISTS (SELECT 1 FROM pg_depend o WHERE o.objid = c.oid AND o.deptype = 'i') AND"
+                        + ours()
                         + withoutExtensions("pg_class", "c.oid")
                         + " UNION ALL SELECT 3, 'CREATE TYPE ' || quote_ident(n.nspname) || '.' || quote_ident(c.relname) || ' AS ('"
                         + " || string_agg(quote_ident(a.attname) || ' ' || format_type(a.atttypid, a.atttypmod), ', ' ORDER BY a.attnum)"

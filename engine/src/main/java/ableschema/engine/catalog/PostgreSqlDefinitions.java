@@ -140,7 +140,7 @@ record PostgreSqlDefinitions(Asking asking) implements Definitions {
                 + "  ON f.objoid = c.oid AND f.objsubid = a.attnum"
                 + " LEFT JOIN (SELECT o.refobjid, o.refobjsubid, q.seqstart, q.seqincrement FROM pg_sequence q JOIN pg_depend o"
                 + "  ON o.objid = q.seqrelid AND o.classid = 'pg_class'::regclass AND o.refclassid = 'pg_class'::regclass"
-                + "  AND o.deptype IN ('a', 'i')) s ON a.atttypid IN (20, 21, 23) AND s.refobjid = c.oid AND s.refobjsubid = a.attnum"
+                + "  AND o.deptype = 'i') s ON s.refobjid = c.oid AND s.refobjsubid = a.attnum"
                 + " WHERE c.relkind IN ('r', 'p') AND NOT c.relispartition AND" + ours()
                 + withoutExtensions("pg_class", "c.oid") + " ORDER BY n.nspname, c.relname, a.attnum";
     }
@@ -150,9 +150,8 @@ record PostgreSqlDefinitions(Asking asking) implements Definitions {
         String head = rows.text("column_name") + " " + type
                 + (rows.isNull("collation") ? "" : " COLLATE " + rows.text("collation"));
         String never = rows.flag("never") ? " NOT NULL" : "";
-        boolean drawn = rows.text("filled").startsWith("nextval(") && !rows.isNull("seqstart");
         String numbers = "(START WITH " + rows.text("seqstart") + " INCREMENT BY " + rows.text("seqincrement") + ")";
-        if (!rows.text("identity").isBlank() || drawn) {
+        if (!rows.text("identity").isBlank()) {
             boolean alone = rows.text("identity").equals("a");
             return head + " GENERATED " + (alone ? "ALWAYS" : "BY DEFAULT") + " AS IDENTITY " + numbers;
         }

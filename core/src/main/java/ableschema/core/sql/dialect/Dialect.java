@@ -357,6 +357,11 @@ public abstract class Dialect implements Cloneable {
         return identity(identity, form);
     }
 
+    /** The type of a numbered column, where the type alone says that it is numbered. */
+    public String numberedType(Column column, String type) {
+        return type;
+    }
+
     /** What an INSERT says behind its columns where it gives a number that only the database gives; empty where a setting says it. */
     public String givingNumbers() {
         return " OVERRIDING SYSTEM VALUE";
@@ -569,9 +574,9 @@ public abstract class Dialect implements Cloneable {
         return "COMMIT";
     }
 
-    /** The statement after which the numbering of a column goes on with {@code next}; names are quoted already. */
-    public String restart(String table, String column, BigInteger next, long step) {
-        return "ALTER TABLE " + table + " ALTER COLUMN " + column + " RESTART WITH " + next;
+    /** The statement after which the numbering of a column goes on with {@code next}; the name of the table is quoted already. */
+    public String restart(Column column, String table, BigInteger next, long step) {
+        return "ALTER TABLE " + table + " ALTER COLUMN " + column(column.name()) + " RESTART WITH " + next;
     }
 
     /** Statements around the rows of a table whose numbers are given. */

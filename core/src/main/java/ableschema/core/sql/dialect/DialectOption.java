@@ -41,6 +41,9 @@ public record DialectOption(Part.Kind of, String name, String form, Pattern valu
     /** The name of the option that says how rows are kept in the files of the database. */
     public static final String STORAGE = "storage";
 
+    /** The name of the option by which a column draws its numbers from a sequence of its own, as serial says it. */
+    public static final String SERIAL = "serial";
+
     /** The name of the option that says how the rows of a table are kept in parts, as it stands behind PARTITION BY. */
     public static final String PARTITION = "partition";
 

@@ -3,11 +3,14 @@ package ableschema.core.sql.dialect;
 import static java.util.stream.Collectors.joining;
 
 import ableschema.core.carried.Carried;
+import ableschema.core.schema.Column;
 import ableschema.core.schema.DomainType;
+import ableschema.core.schema.Identity;
 import ableschema.core.schema.Part;
 import ableschema.core.schema.Table;
 import ableschema.core.sql.dialect.TypeForm.Kind;
 import ableschema.core.types.DataType;
+import java.math.BigInteger;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -20,6 +23,10 @@ final class PostgreSql extends Dialect {
     private static final Pattern COMPARED = Pattern.compile(
             "(.+?)((?: collate \"(?:[^\"]|\"\")+\")?(?: \\w+_ops)?(?:(?: desc)? nulls (?:first|last))?)");
     private static final Pattern COLUMN = Pattern.compile("\\w+|\"(?:[^\"]|\"\")+\"");
+
+    /** Types whose columns draw their numbers from a sequence of their own. */
+    private static final Map<String, String> SERIALS =
+            Map.of("smallint", "smallserial", "integer", "serial", "bigint", "bigserial");
 
     private static final Traits TRAITS = Traits.STANDARD
             .named("postgresql", "PostgreSQL")
@@ -58,6 +65,7 @@ final class PostgreSql extends Dialect {
                     DialectOption.empties(Part.Kind.UNIQUE),
                     DialectOption.empties(Part.Kind.INDEX),
                     DialectOption.rawBase(),
+                    DialectOption.flag(Part.Kind.COLUMN, DialectOption.SERIAL, ""),
                     DialectOption.partition(),
                     DialectOption.storage(Part.Kind.TABLE),
                     DialectOption.storage(Part.Kind.INDEX),
@@ -129,6 +137,32 @@ final class PostgreSql extends Dialect {
         return option(index.options(), "method")
                 .map(method -> " USING " + method)
                 .orElse("");
+    }
+
+    /** Whether a column draws its numbers from a sequence of its own, and not as the standard says it. */
+    private boolean isSerial(Column column) {
+        return has(column.options(), DialectOption.SERIAL)
+                && column.identity()
+                        .filter(each -> each.start() == 1 && each.step() == 1 && !each.alone())
+                        .isPresent();
+    }
+
+    @Override
+    public String numberedType(Column column, String type) {
+        return isSerial(column) ? SERIALS.getOrDefault(type, "serial") : type;
+    }
+
+    @Override
+    public String identity(Column column, Identity identity, TypeForm form) {
+        return isSerial(column) ? "" : super.identity(column, identity, form);
+    }
+
+    @Override
+    public String restart(Column column, String table, BigInteger next, long step) {
+        return isSerial(column)
+                ? "SELECT setval(pg_get_serial_sequence(" + text(table) + ", " + text(column.name()) + "), " + next
+                        + ", false)"
+                : super.restart(column, table, next, step);
     }
 
     @Override

@@ -190,7 +190,7 @@ final class SqlServer extends Dialect {
     }
 
     @Override
-    public String restart(String table, String column, BigInteger next, long step) {
+    public String restart(Column column, String table, BigInteger next, long step) {
         BigInteger last = next.subtract(BigInteger.valueOf(step));
         return "DBCC CHECKIDENT (" + super.text(table) + ", RESEED, " + last + ")";
     }
