@@ -34,3 +34,8 @@ create index harvest_by_kilos on harvest (kilos);
 create table inspection (inspection_id integer primary key, keeper text not null, note text);
 alter table inspection enable row level security;
 create policy own_inspections on inspection for select to public using (keeper = current_user);
+
+create domain grams as integer constraint not_below_zero check (value >= 0);
+create domain mark as text collate "C" default 'x' not null;
+create domain span as integer check (value < 0 or value > 9) check (value <> 5);
+create table reading (reading_id serial primary key, weight grams not null, sign mark, width span);

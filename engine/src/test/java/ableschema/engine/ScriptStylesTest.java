@@ -3,7 +3,9 @@ package ableschema.engine;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import ableschema.core.ddl.SqlReader;
 import ableschema.core.document.Document;
+import ableschema.core.reverse.Reverse;
 import ableschema.core.rows.DesignScript;
 import ableschema.core.schema.Schema;
 import ableschema.core.sql.Script;
@@ -145,6 +147,27 @@ class ScriptStylesTest {
                 counted.next();
                 assertThat(counted.getInt(1)).isEqualTo(16);
             }
+        }
+    }
+
+    @ParameterizedTest
+    @EnumSource(names = {"POSTGRESQL", "H2"})
+    void a_named_type_that_is_there_is_passed_over_too(RealEngine engine) throws Exception {
+        Document design = Reverse.of(
+                        SqlReader.read(
+                                "CREATE DOMAIN grams AS integer CHECK (VALUE >= 0);"
+                                        + " CREATE TABLE jar (no integer PRIMARY KEY, weight grams);",
+                                engine.dialect()),
+                        "jars")
+                .document();
+        Dialect skipping = engine.dialect().choosing(Map.of("script.existing", "skip"));
+        try (Connection connection = engine.open()) {
+            for (int i = 0; i < 2; i++) {
+                assertThat(ScriptRun.of(DesignScript.definitions(design.mapping(), skipping), connection)
+                                .refusal())
+                        .isEmpty();
+            }
+            assertThat(Catalog.read(connection).schema().domains()).hasSize(1);
         }
     }
 }

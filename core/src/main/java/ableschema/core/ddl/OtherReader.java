@@ -1,29 +1,26 @@
 package ableschema.core.ddl;
 
 import ableschema.core.ddl.Tokens.Kind;
-import ableschema.core.expression.Expression;
 import ableschema.core.expression.Filling;
 import ableschema.core.schema.Column;
-import ableschema.core.schema.DomainType;
 import ableschema.core.schema.Identity;
-import ableschema.core.schema.Part;
 import ableschema.core.schema.TableName;
-import ableschema.core.sql.dialect.DialectOption;
 import ableschema.core.types.DataType;
 import java.util.ArrayList;
 import java.util.HashMap;
-import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 
-/** Reads the statements that say more of tables that are there: descriptions, named types, sequences, names, and what is dropped. */
+/** Reads the statements that say more of tables that are there: descriptions, sequences, names, and what is dropped. */
 final class OtherReader {
 
     private final Context context;
+    private final NamedTypeReader types;
 
-    OtherReader(Context context) {
+    OtherReader(Context context, NamedTypeReader types) {
         this.context = context;
+        this.types = types;
     }
 
     /** The same column, numbered by the database. */
@@ -70,7 +67,7 @@ final class OtherReader {
             at.expect("is");
             String text = text(at);
             table.change(parts.get(last), column -> column.withComment(text));
-        } else if (!(at.isAny("domain", "type") && domain(at)) && !(context.is("postgresql") && part(at))) {
+        } else if (!(at.isAny("domain", "type") && types.describe(at)) && !(context.is("postgresql") && part(at))) {
             throw new Unread("only tables, columns and named types are described");
         }
     }
@@ -98,98 +95,9 @@ final class OtherReader {
         return of.isPresent();
     }
 
-    private boolean domain(Cursor at) {
-        at.skip();
-        String key = context.names.key(at.lastName());
-        DomainType domain = context.draft.domains.get(key);
-        if (domain == null) {
-            return false;
-        }
-        at.expect("is");
-        context.draft.domains.put(
-                key,
-                new DomainType(
-                        domain.name(),
-                        domain.base(),
-                        domain.check(),
-                        domain.defaultValue(),
-                        text(at),
-                        domain.options()));
-        return true;
-    }
-
-    private static String text(Cursor at) {
+    /** What stands behind IS; empty for nothing. */
+    static String text(Cursor at) {
         return at.accept("null") ? "" : at.string();
-    }
-
-    /** Reads what stands behind CREATE TYPE or CREATE DOMAIN. */
-    void type(Cursor at) {
-        boolean isDomain = at.accept("domain");
-        if (!isDomain) {
-            at.expect("type");
-        }
-        at.skipCondition();
-        TableName name = context.draft.placed(at.qualified());
-        at.accept("as");
-        if (!isDomain && !at.is("enum") && !at.accept("from")) {
-            throw new Unread("only lists of values are read as named types");
-        }
-        DomainType made = at.accept("enum") ? enumeration(name, at) : domain(name, at);
-        context.draft.domains.put(context.names.key(name.name()), made);
-    }
-
-    private DomainType enumeration(TableName name, Cursor at) {
-        var values = new LinkedHashSet<String>();
-        for (Cursor value : at.inside().parts()) {
-            values.add(value.string());
-        }
-        values.remove("");
-        if (values.isEmpty()) {
-            throw new Unread("a list without values holds nothing");
-        }
-        var options = new HashMap<String, String>();
-        context.option(options, Part.Kind.DOMAIN, "enum", "yes");
-        return new DomainType(
-                name, new DataType.OneOf(List.copyOf(values)), Expression.none(), Expression.none(), "", options);
-    }
-
-    private DomainType domain(TableName name, Cursor at) {
-        SqlType type = context.types.read(at);
-        DataType base = context.base(context.meaning(type));
-        var options = new HashMap<String, String>();
-        if (!context.types.isUsual(type, context.dialect.type(base))) {
-            context.option(options, Part.Kind.DOMAIN, DialectOption.TYPE, type.canonical());
-        }
-        Expression<String> check = Expression.none();
-        Expression<String> filled = Expression.none();
-        while (!at.atEnd()) {
-            if (at.accept("check")) {
-                Expression<String> condition = condition(at);
-                check = check.isPresent() ? both(check, condition) : condition;
-            } else if (at.accept("default")) {
-                int start = at.at();
-                at.skip();
-                if (at.is('(')) {
-                    at.inside();
-                }
-                while (!at.atEnd() && !at.isAny("check", "constraint", "not", "null", "collate")) {
-                    at.skip();
-                }
-                int end = at.at();
-                at.skipTo(start);
-                filled = context.defaultValue(at.upTo(end), base);
-            } else {
-                at.skip(); // names of constraints, and how texts compare
-            }
-        }
-        return new DomainType(name, base, check, filled, "", options);
-    }
-
-    private static Expression<String> both(Expression<String> one, Expression<String> other) {
-        var pieces = new ArrayList<Expression.Piece<String>>(one.pieces());
-        pieces.add(new Expression.Text<>(" and "));
-        pieces.addAll(other.pieces());
-        return new Expression<>(pieces, one.isStandard() ? other.dialect() : one.dialect());
     }
 
     /** Reads what stands behind CREATE SEQUENCE. */
@@ -250,9 +158,9 @@ final class OtherReader {
                 }
             }
         } else if (at.accept("type")) {
-            alterType(at);
+            types.alterType(at);
         } else if (at.accept("domain")) {
-            alterDomain(at);
+            types.alterDomain(at);
         } else if (at.accept("sequence")) {
             at.skipCondition();
             String key = Sequence.key(at.lastName());
@@ -262,63 +170,6 @@ final class OtherReader {
         } else {
             throw new Unread("nothing is known of this change");
         }
-    }
-
-    private void alterDomain(Cursor at) {
-        at.skipCondition();
-        String key = context.names.key(at.lastName());
-        DomainType type = context.draft.domains.get(key);
-        if (type == null || !at.accept("add")) {
-            throw new Unread("nothing is known of this change");
-        }
-        if (at.accept("constraint")) {
-            at.lastName();
-        }
-        at.expect("check");
-        Expression<String> condition = condition(at);
-        context.draft.domains.put(
-                key,
-                new DomainType(
-                        type.name(),
-                        type.base(),
-                        type.check().isPresent() ? both(type.check(), condition) : condition,
-                        type.defaultValue(),
-                        type.comment(),
-                        type.options()));
-    }
-
-    private Expression<String> condition(Cursor at) {
-        return context.expressions.read(
-                at.inside(), word -> word.equalsIgnoreCase("value") ? Optional.of(DomainType.VALUE) : Optional.empty());
-    }
-
-    private void alterType(Cursor at) {
-        String key = context.names.key(at.lastName());
-        DomainType type = context.draft.domains.get(key);
-        if (type == null || !(type.base() instanceof DataType.OneOf list) || !at.accept("add", "value")) {
-            throw new Unread("nothing is known of this change");
-        }
-        at.skipCondition();
-        var values = new ArrayList<>(list.values());
-        String value = at.string();
-        int place = values.size();
-        if (at.isAny("before", "after")) {
-            boolean before = at.accept("before") || !at.accept("after");
-            int near = values.indexOf(at.string());
-            place = near < 0 ? place : before ? near : near + 1;
-        }
-        if (!values.contains(value)) {
-            values.add(place, value);
-        }
-        context.draft.domains.put(
-                key,
-                new DomainType(
-                        type.name(),
-                        new DataType.OneOf(values),
-                        type.check(),
-                        type.defaultValue(),
-                        type.comment(),
-                        type.options()));
     }
 
     /** A column that a sequence belongs to is numbered, once its default draws from it. */

@@ -65,6 +65,7 @@ public final class SqlReader {
     private final Context context;
     private final Tokens tokens;
     private final Lexer lexer;
+    private final NamedTypeReader types;
     private final OtherReader others;
     private final RowReader rows;
     private final CarriedReader carried;
@@ -74,7 +75,8 @@ public final class SqlReader {
         this.context = new Context(dialect);
         this.tokens = new Tokens(text, lexis);
         this.lexer = new Lexer(text, lexis);
-        this.others = new OtherReader(context);
+        this.types = new NamedTypeReader(context);
+        this.others = new OtherReader(context, types);
         this.rows = new RowReader(context.draft, mostRows);
         this.carried = new CarriedReader(context);
     }
@@ -230,7 +232,7 @@ public final class SqlReader {
                     return;
                 }
                 case "type", "domain" -> {
-                    others.type(at);
+                    types.make(at);
                     return;
                 }
                 case "sequence" -> {

@@ -123,7 +123,7 @@ final class CarriedWriter {
     /** The statement for a place where it may have been carried out before; what must go first is added. */
     private String again(Carried each, List<Statement> to) {
         if (each.kind() == Kind.OTHER) {
-            return dialect.style().existing() == Existing.SKIP ? unlessThere(each.sql()) : each.sql();
+            return dialect.style().existing() == Existing.SKIP ? saidAgain(each.sql()) : each.sql();
         }
         Matcher made = MADE.matcher(each.sql());
         if (!made.lookingAt()) {
@@ -151,14 +151,12 @@ final class CarriedWriter {
     }
 
     /** What is said of tables, for a place where it may have been said before. */
-    private static String unlessThere(String sql) {
+    private String saidAgain(String sql) {
         Matcher made = OF_TABLES.matcher(sql);
         if (made.lookingAt()) {
             return made.group() + "IF NOT EXISTS " + sql.substring(made.end());
         }
-        return INHERITING.matcher(sql).matches()
-                ? "DO $$ BEGIN " + sql + "; EXCEPTION WHEN duplicate_table THEN NULL; END $$"
-                : sql;
+        return INHERITING.matcher(sql).matches() ? dialect.unlessThere(sql) : sql;
     }
 
     /** A name with its schema, quoted where it must be. */

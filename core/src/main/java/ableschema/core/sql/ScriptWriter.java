@@ -213,8 +213,10 @@ public final class ScriptWriter {
         for (DomainType domain : schema.domains()) {
             remarkOn(domain.part());
             if (dialect.can(Ability.DOMAINS)) {
+                String sql = dialect.domain(domain, names.of(domain.name()));
+                boolean skip = dialect.style().existing() == Existing.SKIP;
                 statements.add(new SqlWriter(domain.part())
-                        .line(dialect.domain(domain, names.of(domain.name())))
+                        .line(skip ? dialect.unlessThere(sql) : sql)
                         .closed(Statement.Kind.DOMAIN));
             } else {
                 say(Shortfalls.ofDomain(domain, dialect));

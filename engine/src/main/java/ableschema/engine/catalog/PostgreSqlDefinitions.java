@@ -71,7 +71,9 @@ record PostgreSqlDefinitions(Asking asking) implements Definitions {
     private void domains(StringBuilder sql) throws SQLException {
         try (Rows rows = asking.rows("SELECT quote_ident(n.nspname) || '.' || quote_ident(t.typname) AS name,"
                 + " format_type(t.typbasetype, t.typtypmod) AS base, t.typdefault AS filled, t.typnotnull AS never,"
-                + " (SELECT string_agg(pg_get_constraintdef(c.oid), ' ' ORDER BY c.conname) FROM pg_constraint c"
+                + " (SELECT quote_ident(l.collname) FROM pg_collation l JOIN pg_type b ON b.oid = t.typbasetype"
+                + "  WHERE l.oid = t.typcollation AND t.typcollation <> b.typcollation) AS collation,"
+                + " (SELECT string_agg('CONSTRAINT ' || quote_ident(c.conname) || ' ' || pg_get_constraintdef(c.oid), ' ' ORDER BY c.conname) FROM pg_constraint c"
                 + "  WHERE c.contypid = t.oid AND c.contype = 'c') AS checks,"
                 + " quote_literal(obj_description(t.oid, 'pg_type')) AS comment"
                 + " FROM pg_type t JOIN pg_namespace n ON n.oid = t.typnamespace WHERE t.typtype = 'd' AND"
@@ -79,6 +81,7 @@ record PostgreSqlDefinitions(Asking asking) implements Definitions {
                 + withoutExtensions("pg_type", "t.oid") + " ORDER BY 1")) {
             while (rows.next()) {
                 sql.append("CREATE DOMAIN " + rows.text("name") + " AS " + rows.text("base")
+                        + (rows.isNull("collation") ? "" : " COLLATE " + rows.text("collation"))
                         + (rows.isNull("filled") ? "" : " DEFAULT " + rows.text("filled"))
                         + (rows.flag("never") ? " NOT NULL" : "") + " " + rows.text("checks") + ";\n");
                 comment(sql, "DOMAIN " + rows.text("name"), rows);

@@ -504,20 +504,12 @@ public abstract class Dialect implements Cloneable {
 
     /** A statement that names a type. */
     public String domain(DomainType domain, String name) {
-        var conditions = new ArrayList<>(holding(domain.base(), "VALUE", true));
-        if (domain.check().isPresent() && understands(domain.check())) {
-            conditions.add(new Translation(this, value -> domain.base(), value -> "VALUE").of(domain.check()));
-        }
-        String check = conditions.stream()
-                .map(condition -> " CHECK (" + condition + ")")
-                .collect(joining());
-        String filled = domain.defaultValue().isPresent()
-                ? defaultValue(domain.defaultValue(), domain.base())
-                        .map(sql -> " DEFAULT " + sql)
-                        .orElse("")
-                : "";
-        String base = option(domain.options(), DialectOption.TYPE).orElseGet(() -> type(domain.base()));
-        return "CREATE DOMAIN " + name + " AS " + base + filled + check;
+        return new DomainWriter(this, domain).create(name);
+    }
+
+    /** A statement that makes something which has no words of its own for being made only where there is none. */
+    public String unlessThere(String sql) {
+        return sql;
     }
 
     /** What stands behind a foreign key's target columns. */

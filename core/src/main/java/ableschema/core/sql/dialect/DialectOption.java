@@ -44,6 +44,15 @@ public record DialectOption(Part.Kind of, String name, String form, Pattern valu
     /** The name of the option by which a column draws its numbers from a sequence of its own, as serial says it. */
     public static final String SERIAL = "serial";
 
+    /** The name of the option that gives the name of what the values of a named type must meet. */
+    public static final String CONSTRAINT = "constraint";
+
+    /** The name of the option by which no column of a named type is empty. */
+    public static final String NOT_NULL = "not_null";
+
+    /** The name of the option that says how texts compare. */
+    public static final String COLLATION = "collation";
+
     /** The name of the option that says how the rows of a table are kept in parts, as it stands behind PARTITION BY. */
     public static final String PARTITION = "partition";
 
@@ -132,6 +141,11 @@ public record DialectOption(Part.Kind of, String name, String form, Pattern valu
     /** The type that a named type is made of, as it was found. */
     static DialectOption rawBase() {
         return new DialectOption(Part.Kind.DOMAIN, TYPE, "{}", RAW_TYPE);
+    }
+
+    /** The name of what the values of a named type must meet. */
+    static DialectOption constraint() {
+        return new DialectOption(Part.Kind.DOMAIN, CONSTRAINT, "", Pattern.compile("[\\p{L}_][\\p{L}\\p{N}_$# -]*"));
     }
 
     /** The type of a column as it was found, in place of the one that the design would give. */

@@ -43,6 +43,11 @@ final class H2 extends Dialect {
     }
 
     @Override
+    public String unlessThere(String sql) {
+        return sql.replaceFirst("^CREATE DOMAIN ", "CREATE DOMAIN IF NOT EXISTS ");
+    }
+
+    @Override
     public String namespace(String name) {
         return "CREATE SCHEMA IF NOT EXISTS " + quoted(name);
     }

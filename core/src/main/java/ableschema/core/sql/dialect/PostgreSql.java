@@ -72,6 +72,9 @@ final class PostgreSql extends Dialect {
                     DialectOption.ofTable("tablespace", "TABLESPACE {}"),
                     DialectOption.ofColumn("collation", "COLLATE \"{}\""),
                     DialectOption.ofIndex("method", "USING {}"),
+                    DialectOption.constraint(),
+                    DialectOption.flag(Part.Kind.DOMAIN, DialectOption.NOT_NULL, ""),
+                    new DialectOption(Part.Kind.DOMAIN, DialectOption.COLLATION, "", Pattern.compile("[\\w.@-]+")),
                     DialectOption.flag(Part.Kind.DOMAIN, "enum", ""));
 
     PostgreSql() {
@@ -97,6 +100,11 @@ final class PostgreSql extends Dialect {
     @Override
     public String namespace(String name) {
         return "CREATE SCHEMA IF NOT EXISTS " + quoted(name);
+    }
+
+    @Override
+    public String unlessThere(String sql) {
+        return "DO $do$ BEGIN " + sql + "; EXCEPTION WHEN duplicate_object OR duplicate_table THEN NULL; END $do$";
     }
 
     @Override
