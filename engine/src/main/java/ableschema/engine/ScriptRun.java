@@ -11,12 +11,17 @@ import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.CancellationException;
 import java.util.function.IntConsumer;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 
 /**
  * What a database said of a script, statement by statement. A run is one transaction where the database can take definitions
  * back: then a refusal leaves nothing behind.
  */
 public record ScriptRun(List<Outcome> outcomes) {
+
+    /** What H2 says of a statement with a mark where it did not understand it. */
+    private static final Pattern MARKED = Pattern.compile("(?s)([^\"]*\").*?(.{0,30})\\[\\*](.{0,20}).*?(\"; .*|\")");
 
     public ScriptRun {
         outcomes = List.copyOf(outcomes);
@@ -118,8 +123,18 @@ public record ScriptRun(List<Outcome> outcomes) {
         } catch (SQLException e) {
             String state = e.getSQLState() == null ? "" : e.getSQLState();
             return new Outcome(
-                    each, Fate.REFUSED, Optional.of(new Refusal(each, String.valueOf(e.getMessage()), state)));
+                    each, Fate.REFUSED, Optional.of(new Refusal(each, reason(String.valueOf(e.getMessage())), state)));
         }
+    }
+
+    /** Without the whole statement, which H2 says once or twice again: a few words before the place that it marks are enough. */
+    private static String reason(String message) {
+        int again = message.indexOf("; SQL statement:");
+        String own = again < 0 ? message : message.substring(0, again);
+        Matcher quoted = MARKED.matcher(own.replaceAll("\\\\000a\\s*", " "));
+        return quoted.matches()
+                ? quoted.group(1) + "…" + quoted.group(2) + "[*]" + quoted.group(3) + "…" + quoted.group(4)
+                : own;
     }
 
     private static void execute(Statement each, Connection connection) throws SQLException {

@@ -3,7 +3,9 @@ package ableschema.engine;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import ableschema.core.ddl.SqlReader;
 import ableschema.core.document.Document;
+import ableschema.core.reverse.Reverse;
 import ableschema.core.rows.DesignScript;
 import ableschema.core.sql.Line;
 import ableschema.core.sql.Script;
@@ -139,6 +141,26 @@ class ScriptRunTest {
                 }
             }
             assertThat(engine.dialect().name()).isEqualTo(engine.name().toLowerCase(Locale.ROOT));
+        }
+    }
+
+    @Test
+    void what_an_engine_says_again_of_the_statement_is_cut_to_the_place_that_it_means() throws Exception {
+        Document design = Reverse.of(
+                        SqlReader.read(
+                                "create table mole (id int primary key, note varchar(40), shape geometry(nonsense))",
+                                Dialects.H2),
+                        "harbour")
+                .document();
+        try (Connection connection = BuiltInEngine.H2.open()) {
+            assertThat(ScriptRun.of(DesignScript.definitions(design.mapping(), Dialects.H2), connection)
+                            .refusal()
+                            .orElseThrow()
+                            .reason())
+                    .startsWith("Syntax error in SQL statement \"…")
+                    .contains("geometry([*]nonsense)")
+                    .endsWith("expected \"GEOMETRY\"")
+                    .hasSizeLessThan(150);
         }
     }
 }

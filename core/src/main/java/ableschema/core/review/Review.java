@@ -7,6 +7,7 @@ import ableschema.core.design.Id;
 import ableschema.core.design.Relationship;
 import ableschema.core.design.SetAside;
 import ableschema.core.finding.Finding;
+import ableschema.core.finding.Rule;
 import ableschema.core.finding.Severity;
 import ableschema.core.finding.Step;
 import java.util.ArrayList;
@@ -144,6 +145,17 @@ public final class Review {
                     .ifPresentOrElse(one -> aside.put(each, one), () -> open.add(each));
         }
         return new Review(Optional.of(subject), everywhere, kept, all, open, aside);
+    }
+
+    /**
+     * The same with what was found elsewhere, as by a database, in place of what was found so before; the review of the next change knows
+     * nothing of it.
+     */
+    public Review with(Rule rule, Optional<Finding> said) {
+        var all = new ArrayList<>(found);
+        all.removeIf(each -> each.rule() == rule);
+        said.ifPresent(all::add);
+        return subject.map(each -> divided(each, everywhere, kept, all)).orElse(this);
     }
 
     /** What every rule may look at beside the thing itself. */

@@ -5,6 +5,7 @@ import ableschema.core.words.Spelling;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 
 /** All rules, each listed once by what finds it; a new rule is a class and a line here. */
 public final class Rules {
@@ -48,8 +49,9 @@ public final class Rules {
             new WholeShortfallFinder(),
             new CarriedFinder());
 
-    private static final List<Rule> ALL =
-            FINDERS.stream().flatMap(finder -> finder.rules().stream()).toList();
+    private static final List<Rule> ALL = Stream.concat(
+                    FINDERS.stream().flatMap(finder -> finder.rules().stream()), Stream.of(Refused.RULE))
+            .toList();
 
     private Rules() {}
 

@@ -239,8 +239,11 @@ class RulesTest {
         assertThat(Rules.all()).extracting(Rule::id).doesNotHaveDuplicates().hasSizeGreaterThan(30);
         assertThat(Rules.all())
                 .allMatch(rule -> rule.why().endsWith(".") && rule.sentence().contains("{"));
-        assertThat(Rules.FINDERS.stream().flatMap(finder -> finder.rules().stream()))
-                .containsExactlyElementsOf(Rules.all());
+        assertThat(Rules.all())
+                .startsWith(Rules.FINDERS.stream()
+                        .flatMap(finder -> finder.rules().stream())
+                        .toArray(Rule[]::new))
+                .endsWith(Refused.RULE); // which a database finds
         assertThat(Rules.nearest("nokey")).isEqualTo("no-key");
         assertThat(Rules.named("no-key")).contains(KeyFinder.NO_KEY);
         assertThat(Rules.named("key")).isEmpty();

@@ -3,7 +3,9 @@ package ableschema.desktop.read;
 import ableschema.core.ddl.SqlRead;
 import ableschema.core.document.Document;
 import ableschema.core.reverse.Reverse;
+import ableschema.core.sql.Statement;
 import ableschema.desktop.controls.Controls;
+import ableschema.desktop.sql.Refusals;
 import ableschema.desktop.workspace.Jobs;
 import ableschema.desktop.workspace.Workspace;
 import ableschema.engine.ScriptRun;
@@ -37,11 +39,11 @@ public final class ConnectSheet extends VBox {
     private static final String CARRY_OUT = "Carry it out there";
     private static final int SAMPLE_ROWS = 20;
 
-    private static final String AT_ITS_LINE = " The step SQL marks the line.";
+    private static final String AT_ITS_LINE = " The step SQL marks the line, and the sheet what it is written of.";
     private static final int MOST_LISTED = 12;
 
     /** So many a database without sample rows is asked at most. */
-    private static final int USUAL_QUESTIONS = 13;
+    private static final int USUAL_QUESTIONS = 14;
 
     private final Workspace workspace;
     private final SqlImport imports;
@@ -192,6 +194,7 @@ public final class ConnectSheet extends VBox {
                 trial -> {
                     verdict.setText(said(trial) + (trial.run().refusal().isPresent() ? AT_ITS_LINE : ""));
                     if (document == workspace.document()) {
+                        note(trial.refused(), trial.script().dialect().label(), trial.run());
                         heard.accept(trial);
                     }
                 });
@@ -221,13 +224,14 @@ public final class ConnectSheet extends VBox {
 
     private void carriedOut(Execution execution, Document document) {
         if (execution.run().isPresent()) {
-            verdict.setText(execution
-                    .run()
-                    .flatMap(ScriptRun::refusal)
+            ScriptRun run = execution.run().get();
+            if (document == workspace.document()) {
+                note(run.refusal().map(ScriptRun.Refusal::statement), "the database", run);
+            }
+            verdict.setText(run.refusal()
                     .map(refusal ->
                             "Refused: " + refusal.reason().lines().findFirst().orElse(""))
-                    .orElseGet(() -> "Carried out: "
-                            + execution.run().map(ScriptRun::accepted).orElse(0) + " statements."));
+                    .orElseGet(() -> "Carried out: " + run.accepted() + " statements."));
             return;
         }
         List<Execution.Standing> there = execution.standing();
@@ -246,6 +250,15 @@ public final class ConnectSheet extends VBox {
         if (replaced) {
             real.setText("Lose " + tables + " and carry it out");
         }
+    }
+
+    /** A refusal stands at its line, and on the sheet at the thing that the statement is written of. */
+    private void note(Optional<Statement> refused, String database, ScriptRun run) {
+        Refusals.note(
+                workspace,
+                refused,
+                database,
+                run.refusal().map(ScriptRun.Refusal::reason).orElse(""));
     }
 
     private static String said(Trial trial) {

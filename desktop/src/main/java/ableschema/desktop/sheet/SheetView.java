@@ -7,7 +7,6 @@ import ableschema.core.design.Side;
 import ableschema.core.document.Detail;
 import ableschema.core.document.District;
 import ableschema.core.document.Document;
-import ableschema.core.review.Rules;
 import ableschema.desktop.actions.Actions;
 import ableschema.desktop.read.SqlImport;
 import ableschema.desktop.workspace.Workspace;
@@ -192,7 +191,7 @@ public final class SheetView extends Pane {
         signs.show(
                 workspace.design(),
                 workspace.review().open().stream()
-                        .filter(each -> each.rule() == Rules.SENTENCE_WRONG)
+                        .filter(each -> WrongSigns.SIGNED.containsKey(each.rule()))
                         .toList());
     }
 

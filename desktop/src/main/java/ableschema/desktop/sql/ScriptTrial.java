@@ -24,15 +24,31 @@ final class ScriptTrial {
     /** What became of the statements, by the line that each begins in. */
     private final Map<Integer, Fate> fates = new HashMap<>();
 
+    /** The script that they are of, and what was said of the whole. */
+    private Optional<Script> of = Optional.empty();
+
+    private String said = "";
+
     /** @param verdict told what the database said, in a sentence */
     ScriptTrial(Workspace workspace, Consumer<String> verdict) {
         this.workspace = workspace;
         this.verdict = verdict;
     }
 
-    /** Forgets what was said of a script that is another one now. */
-    void forget() {
-        fates.clear();
+    /** Forgets what was said of a script that is another one now; what is left to say. */
+    String saidOf(Script shown) {
+        if (of.filter(each -> each.statements().equals(shown.statements())).isEmpty()) {
+            fates.clear();
+            of = Optional.empty();
+            said = "";
+        }
+        return said;
+    }
+
+    private void say(Script script, String words) {
+        of = Optional.of(script);
+        said = words;
+        verdict.accept(words);
     }
 
     /**
@@ -82,7 +98,12 @@ final class ScriptTrial {
     }
 
     private Optional<Integer> noted(Script script, ScriptRun run) {
-        verdict.accept(said(script, run));
+        say(script, said(script, run));
+        Refusals.note(
+                workspace,
+                run.refusal().map(ScriptRun.Refusal::statement),
+                script.dialect().label(),
+                run.refusal().map(ScriptRun.Refusal::reason).orElse(""));
         fates.clear();
         Map<Statement, Integer> lines = script.firstLines();
         run.outcomes().forEach(each -> fates.put(lines.getOrDefault(each.statement(), 0), each.fate()));
@@ -102,10 +123,12 @@ final class ScriptTrial {
         fates.clear();
         fates.putAll(trial.fates(shown));
         String label = trial.script().dialect().label();
-        verdict.accept(trial.run()
-                .refusal()
-                .map(refusal -> label + " refused: " + refusal.reason())
-                .orElse(label + " accepted all " + trial.run().accepted() + " statements, rows included."));
+        say(
+                shown,
+                trial.run()
+                        .refusal()
+                        .map(refusal -> label + " refused: " + refusal.reason())
+                        .orElse(label + " accepted all " + trial.run().accepted() + " statements, rows included."));
     }
 
     /** What became of the statement that begins in a line, counted from 0, as a sign; empty where none does. */

@@ -148,8 +148,6 @@ public final class SqlBench extends VBox {
         dialects.setValue(Dialects.named(workspace.dialect().name()).orElse(Dialects.STANDARD));
         style.refresh();
         names.refresh();
-        verdict.setText("");
-        trial.forget();
         shortfalls.show(Stream.concat(undecided(), workspace.review().of(Step.SQL).stream())
                 .toList());
         Mapping mapping = workspace.mapping();
@@ -224,6 +222,7 @@ public final class SqlBench extends VBox {
         showBeside(both.other().isPresent());
         both.other().ifPresent(beside::show);
         text.show(both.lines());
+        verdict.setText(trial.saidOf(written));
         heard.filter(each -> each.of() == workspace.document()
                         && each.trial()
                                 .script()

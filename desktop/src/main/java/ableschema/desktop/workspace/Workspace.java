@@ -6,6 +6,8 @@ import ableschema.core.document.Document;
 import ableschema.core.document.Edit;
 import ableschema.core.document.History;
 import ableschema.core.edit.Edits;
+import ableschema.core.finding.Finding;
+import ableschema.core.finding.Rule;
 import ableschema.core.finding.Step;
 import ableschema.core.mapping.Mapping;
 import ableschema.core.mapping.Trace;
@@ -251,6 +253,12 @@ public final class Workspace {
     /** Has something done where the findings of a change come when it is shown already. */
     public void onReviewed(Runnable action) {
         reviewed.add(action);
+    }
+
+    /** Takes up what was found by no finder, or that nothing was; it holds until the next change. */
+    public void found(Rule rule, Optional<Finding> finding) {
+        review = review.with(rule, finding);
+        reviewed.forEach(Runnable::run);
     }
 
     /** Puts another document in place, with a history of its own; a large one when it is ready to be shown. */

@@ -3,12 +3,17 @@ package ableschema.desktop.app;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import ableschema.core.ddl.SqlReader;
+import ableschema.core.design.Id;
+import ableschema.core.finding.Finding;
+import ableschema.core.finding.Step;
 import ableschema.core.reverse.Reverse;
+import ableschema.core.review.Refused;
 import ableschema.core.sql.Script;
 import ableschema.core.sql.dialect.Dialects;
 import java.util.Optional;
 import java.util.concurrent.TimeUnit;
 import javafx.scene.control.ComboBox;
+import javafx.scene.control.Label;
 import javafx.scene.control.ListView;
 import javafx.scene.control.TextField;
 import javafx.scene.input.Clipboard;
@@ -118,6 +123,32 @@ class SqlBenchTest extends WindowFixture {
                 .filteredOn(gutter -> sign(gutter, 0).equals("\u2715"))
                 .extracting(gutter -> sign(gutter, 1))
                 .containsExactly(String.valueOf(view + 1));
+    }
+
+    @Test
+    void what_a_database_refuses_stands_on_the_sheet_until_the_design_is_another(FxRobot robot) throws Exception {
+        var read = SqlReader.read(
+                "create table pier (x int primary key); create table mole (y geometry(nonsense))", Dialects.H2);
+        robot.interact(() -> workspace.open(Reverse.of(read, "refused").document(), Optional.empty()));
+        click(robot, "#step-sql", "#try-script");
+        idle();
+        Id mole = workspace.design().entity("Mole").orElseThrow().id();
+
+        assertThat(text(robot, "#sql-verdict")).startsWith("H2 refused «CREATE TABLE mole");
+        assertThat(workspace.review().about(mole)).extracting(Finding::rule).contains(Refused.RULE);
+        click(robot, "#step-draw");
+        assertThat(robot.lookup(".wrong-sign").queryAllAs(Label.class))
+                .extracting(Label::getText)
+                .containsExactly("refused by the database");
+        click(robot, "#step-sql");
+        assertThat(text(robot, "#sql-verdict"))
+                .as("of the same script it is said again")
+                .startsWith("H2 refused");
+
+        rule(robot, "Each pier has what faces: text 9.");
+        idle();
+        assertThat(workspace.review().of(Step.SQL)).extracting(Finding::rule).doesNotContain(Refused.RULE);
+        assertThat(text(robot, "#sql-verdict")).isEmpty();
     }
 
     @Test

@@ -105,6 +105,15 @@ public record Trial(Script script, ScriptRun run, List<Carried> leftOut, List<Di
         }
     }
 
+    /** The statement of {@link #script} that was refused; empty where none was. */
+    public Optional<Statement> refused() {
+        Optional<Integer> line = refusedLine();
+        return script.firstLines().entrySet().stream()
+                .filter(each -> line.filter(each.getValue()::equals).isPresent())
+                .map(Map.Entry::getKey)
+                .findFirst();
+    }
+
     /** The line of {@link #script} at which the statement begins that was refused; empty where none was. */
     public Optional<Integer> refusedLine() {
         return fates(script).entrySet().stream()
