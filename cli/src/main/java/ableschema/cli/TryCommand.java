@@ -139,9 +139,12 @@ final class TryCommand implements Callable<Integer> {
                     "there",
                     execution.standing().stream()
                             .map(each -> Json.ordered("table", each.table(), "rows", each.rows()))
-                            .toList())));
+                            .toList(),
+                    "leaning",
+                    execution.leaning())));
         } else {
             execution.standing().forEach(each -> out.println("there already: " + each.table() + ", " + rows(each)));
+            execution.leaning().forEach(each -> out.println("goes with it, or is made anew: " + each));
         }
         spec.commandLine().getErr().println(said(execution));
         return execution.run().filter(run -> run.refusal().isEmpty()).isPresent() ? Exit.DONE : Exit.ERRORS;
@@ -154,8 +157,7 @@ final class TryCommand implements Callable<Integer> {
     private static String said(Execution execution) {
         if (execution.run().isEmpty()) {
             return execution.replaces()
-                    ? "nothing was done: what is listed would be lost with its rows, and the views and references that lean on it; say --lose if"
-                            + " it may be"
+                    ? "nothing was done: what is listed would be lost with its rows; say --lose if it may be"
                     : "nothing was done: what is listed is there already; choose in the design's script whether what exists is"
                             + " skipped or replaced, or name another database";
         }

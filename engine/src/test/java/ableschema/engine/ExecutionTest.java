@@ -111,4 +111,28 @@ class ExecutionTest {
             assertThat(count(address, "berth")).isZero();
         }
     }
+
+    @ParameterizedTest
+    @EnumSource
+    void what_leans_on_what_is_replaced_is_listed(RealEngine engine) throws Exception {
+        try (Connection connection = engine.open()) {
+            DatabaseAddress address = address(engine, connection);
+            Execution.of(design("stop"), address, "", false, false, done -> {});
+            try (Connection there = address.openForReal("");
+                    Statement statement = there.createStatement()) {
+                statement.execute("CREATE TABLE rope (length int, no int REFERENCES berth (no))");
+                statement.execute("CREATE VIEW west AS SELECT * FROM berth WHERE no > 5");
+                statement.execute("CREATE VIEW long_rope AS SELECT * FROM rope WHERE length > 5");
+            }
+
+            Execution asking = Execution.of(design("replace"), address, "", false, false, done -> {});
+
+            assertThat(asking.run()).isEmpty();
+            assertThat(asking.leaning().stream().map(each -> each.replaceFirst("key \\S+ of", "key of")))
+                    .containsExactly("foreign key of rope", "view west");
+            assertThat(Execution.of(design("skip"), address, "", false, false, done -> {})
+                            .leaning())
+                    .isEmpty();
+        }
+    }
 }

@@ -52,7 +52,8 @@ public final class ConnectSheet extends VBox {
     private final PasswordField password = new PasswordField();
     private final TextField schemas = new TextField();
     private final TextField driver = new TextField();
-    private final CheckBox rows = new CheckBox("with the first " + SAMPLE_ROWS + " rows of each table");
+    private final CheckBox rows = new CheckBox("with rows: the first " + SAMPLE_ROWS
+            + " of each table when it is read, the sample rows when it is carried out");
     private final Button real = Controls.button("connect-real", CARRY_OUT, this::carryOut);
 
     /** The design of which it was listed what it would cost, so that the next press may lose that; none of another. */
@@ -207,6 +208,7 @@ public final class ConnectSheet extends VBox {
 
     private void carryOut() {
         Document document = workspace.document();
+        boolean withRows = rows.isSelected();
         boolean losing = told.filter(each -> each == document).isPresent();
         untold();
         List<String> undecided = workspace.mapping().undecided();
@@ -218,7 +220,7 @@ public final class ConnectSheet extends VBox {
         ask(
                 "carrying the design out",
                 (address, secret, progress) ->
-                        Execution.of(document, address, secret, false, losing, done -> progress.done(done, done)),
+                        Execution.of(document, address, secret, withRows, losing, done -> progress.done(done, done)),
                 execution -> carriedOut(execution, document));
     }
 
@@ -237,19 +239,29 @@ public final class ConnectSheet extends VBox {
         List<Execution.Standing> there = execution.standing();
         boolean replaced = execution.replaces();
         told = replaced ? Optional.of(document) : Optional.empty();
-        String tables = there.size() == 1 ? "1 table" : there.size() + " tables";
-        verdict.setText("Nothing was done. There already: "
-                + there.stream()
-                        .limit(MOST_LISTED)
-                        .map(each -> each.table() + " (" + (each.rows() == 1 ? "1 row" : each.rows() + " rows") + ")")
-                        .collect(Collectors.joining(", "))
-                + (there.size() > MOST_LISTED ? ", and " + (there.size() - MOST_LISTED) + " more" : "")
+        verdict.setText("Nothing was done."
+                + listed(
+                        " There already: ",
+                        there.stream()
+                                .map(each -> each.table() + " (" + (each.rows() == 1 ? "1 row" : each.rows() + " rows")
+                                        + ")")
+                                .toList())
+                + listed(" Goes with it, or is made anew: ", execution.leaning())
                 + (replaced
-                        ? ". The next press loses them with their rows, and the views and references that lean on them."
-                        : ". Choose in the script's style whether what exists is skipped or replaced."));
+                        ? " The next press loses all that."
+                        : " Choose in the script's style whether what exists is skipped or replaced."));
         if (replaced) {
-            real.setText("Lose " + tables + " and carry it out");
+            String what = there.isEmpty() ? "what is listed" : there.size() == 1 ? "1 table" : there.size() + " tables";
+            real.setText("Lose " + what + " and carry it out");
         }
+    }
+
+    private static String listed(String before, List<String> labels) {
+        return labels.isEmpty()
+                ? ""
+                : before
+                        + labels.stream().limit(MOST_LISTED).collect(Collectors.joining(", "))
+                        + (labels.size() > MOST_LISTED ? ", and " + (labels.size() - MOST_LISTED) + " more." : ".");
     }
 
     /** A refusal stands at its line, and on the sheet at the thing that the statement is written of. */

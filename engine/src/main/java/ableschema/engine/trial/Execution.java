@@ -3,6 +3,7 @@ package ableschema.engine.trial;
 import ableschema.core.ddl.SqlReader;
 import ableschema.core.document.Document;
 import ableschema.core.rows.DesignScript;
+import ableschema.core.schema.Schema;
 import ableschema.core.schema.Table;
 import ableschema.core.schema.TableName;
 import ableschema.core.sql.Script;
@@ -30,12 +31,14 @@ import java.util.stream.Collectors;
  *
  * @param script   what is carried out, as it is written for this database
  * @param standing the tables that were there under its names
+ * @param leaning  what else is there that goes with them, or is made anew, where they are replaced; each by its name
  * @param run      what the database said of each statement; empty where nothing was done, because of what is there
  */
-public record Execution(Script script, List<Standing> standing, Optional<ScriptRun> run) {
+public record Execution(Script script, List<Standing> standing, List<String> leaning, Optional<ScriptRun> run) {
 
     public Execution {
         standing = List.copyOf(standing);
+        leaning = List.copyOf(leaning);
     }
 
     /** A table that was there before, with how many rows. */
@@ -64,13 +67,19 @@ public record Execution(Script script, List<Standing> standing, Optional<ScriptR
             Script script = rows
                     ? DesignScript.withRows(document.mapping(), dialect)
                     : DesignScript.definitions(document.mapping(), dialect);
-            List<Standing> standing = standing(script, connection);
-            boolean harmless = standing.isEmpty()
+            Schema written = SqlReader.read(script.text(), dialect).schema();
+            Schema there = Catalog.read(connection).schema();
+            List<Standing> standing = standing(written, there, dialect, connection);
+            List<String> leaning = dialect.style().existing() == Existing.REPLACE
+                    ? new Leaning(dialect, written, there).labels()
+                    : List.of();
+            boolean harmless = standing.isEmpty() && leaning.isEmpty()
                     || dialect.style().existing() == Existing.SKIP
                     || dialect.style().existing() == Existing.REPLACE && losing;
             return new Execution(
                     script,
                     standing,
+                    leaning,
                     harmless ? Optional.of(ScriptRun.of(script, connection, progress)) : Optional.empty());
         }
     }
@@ -85,15 +94,14 @@ public record Execution(Script script, List<Standing> standing, Optional<ScriptR
         return standing.stream().mapToLong(Standing::rows).sum();
     }
 
-    private static List<Standing> standing(Script script, Connection connection) throws SQLException {
-        Set<String> written = SqlReader.read(script.text(), script.dialect()).schema().tables().stream()
-                .map(table -> key(table.qualified()))
-                .collect(Collectors.toSet());
+    private static List<Standing> standing(Schema written, Schema there, Dialect dialect, Connection connection)
+            throws SQLException {
+        Set<String> names =
+                written.tables().stream().map(table -> key(table.qualified())).collect(Collectors.toSet());
         var standing = new ArrayList<Standing>();
-        for (Table table : Catalog.read(connection).schema().tables()) {
-            if (written.contains(key(table.qualified()))) {
-                standing.add(new Standing(
-                        table.qualified().toString(), rows(table.qualified(), script.dialect(), connection)));
+        for (Table table : there.tables()) {
+            if (names.contains(key(table.qualified()))) {
+                standing.add(new Standing(table.qualified().toString(), rows(table.qualified(), dialect, connection)));
             }
         }
         return standing;
