@@ -25,6 +25,8 @@ public record Carried(Kind kind, String name, String dialect, String within, boo
         /** Another thing that definitions may use, such as a collation or an operator. */
         OTHER,
         VIEW,
+        /** An index over what a view keeps, or of a kind that no design has. */
+        INDEX,
         TRIGGER,
         /** A rule by which statements are rewritten. */
         RULE,

@@ -78,7 +78,9 @@ final class CarriedReader {
     /** Takes a statement that is carried along, or takes away or changes one; false where it is another. */
     boolean takes(Cursor at) {
         if (at.is("create")) {
-            return isIndexOfItsOwn(at.tokens()) ? index(at) : make(new Cursor(at.tokens(), context.names, 1, at.end()));
+            return isIndexOfItsOwn(at.tokens()) || isIndexOfView(at)
+                    ? index(at)
+                    : make(new Cursor(at.tokens(), context.names, 1, at.end()));
         } else if (at.is("drop") || at.is("alter") || at.is("comment", "on")) {
             return later(new Cursor(at.tokens(), context.names, 1, at.end()));
         }
@@ -98,15 +100,37 @@ final class CarriedReader {
         return false;
     }
 
+    /** An index over what a view keeps. */
+    private boolean isIndexOfView(Cursor at) {
+        var ahead = new Cursor(at.tokens(), context.names, at.at() + 1, at.end());
+        ahead.accept("unique");
+        if (!ahead.accept("index")) {
+            return false;
+        }
+        while (!ahead.atEnd() && !ahead.is("on")) {
+            ahead.skip();
+        }
+        ahead.skip();
+        ahead.accept("only");
+        if (!ahead.isName()) {
+            return false;
+        }
+        TableName on = ahead.qualified();
+        return found.has(Kind.VIEW, on.toString()) && context.draft.table(on).isEmpty();
+    }
+
     private boolean index(Cursor at) {
         while (!at.is("index")) {
             at.skip();
         }
         at.skip();
-        String name = at.is("on") ? "" : at.name() + " ";
+        at.accept("concurrently");
+        at.skipCondition();
+        String name = at.is("on") ? "" : at.lastName() + " ";
         at.accept("on");
-        found.add(carried(Kind.OTHER, "index " + name + "on " + at.qualified(), at)
-                .withEarly(false));
+        at.accept("only");
+        Carried index = carried(Kind.INDEX, name + "on " + at.qualified(), at).withEarly(false);
+        found.add(index.withSql(index.sql().replaceFirst("(?i)\\bconcurrently\\s+", ""))); // which no transaction takes
         return true;
     }
 

@@ -261,7 +261,7 @@ final class ColumnReader {
         int depth = 0;
         Tokens tokens = at.tokens();
         while (end < at.end()) {
-            depth += tokens.is(end, '(') ? 1 : tokens.is(end, ')') ? -1 : 0;
+            depth += tokens.depth(end);
             boolean word = tokens.is(end, "persisted")
                     || tokens.is(end, "stored")
                     || tokens.is(end, "virtual")
@@ -350,7 +350,7 @@ final class ColumnReader {
         int depth = 0;
         Tokens tokens = at.tokens();
         for (int i = at.at(); i < at.end(); i++) {
-            depth += tokens.is(i, '(') ? 1 : tokens.is(i, ')') ? -1 : 0;
+            depth += tokens.depth(i);
             boolean isNull = i == at.at() && tokens.is(i, "null"); // the value itself
             if (depth == 0 && !isNull && endsValue(tokens, i)) {
                 return i;

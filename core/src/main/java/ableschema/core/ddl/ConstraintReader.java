@@ -318,6 +318,12 @@ final class ConstraintReader {
         if (name.isEmpty() || check.name().isEmpty()) {
             table.unnamedChecks.add(check);
         }
+        if (at.accept("no", "inherit")) {
+            context.draft.skip(
+                    at.tokens().line(at.at() - 1),
+                    condition.toString(),
+                    "that others do not inherit a check is not kept");
+        }
     }
 
     /** Reads what columns refer to. */

@@ -216,7 +216,7 @@ final class Cursor {
             if (tokens.kind(i) != Kind.SYMBOL) {
                 continue;
             }
-            depth += tokens.is(i, '(') ? 1 : tokens.is(i, ')') ? -1 : 0;
+            depth += tokens.depth(i);
             if (depth == 0 && tokens.is(i, ',')) {
                 parts.add(new Cursor(tokens, names, start, i));
                 start = i + 1;

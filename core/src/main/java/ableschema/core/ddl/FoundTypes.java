@@ -241,7 +241,9 @@ final class FoundTypes {
         String text = context.types.printed(counted(found));
         String owner = context.draft.owner;
         String own = owner.isEmpty() ? text : text.replaceFirst("(?i)^\"?" + Pattern.quote(owner) + "\"?\\.", "");
-        return own.replaceAll("\\[(\\w+)]", "$1"); // quoted as some tools do with all names
+        return context.isSqlServer()
+                ? own.replaceAll("\\[(\\w+)]", "$1") // quoted as some tools do with all names
+                : own;
     }
 
     private Map<String, String> options(Map<String, String> others, SqlType found) {

@@ -120,7 +120,7 @@ final class IndexPartReader {
         Tokens tokens = at.tokens();
         int depth = 0;
         for (int i = at.at(); i < at.end(); i++) {
-            depth += tokens.is(i, '(') ? 1 : tokens.is(i, ')') ? -1 : 0;
+            depth += tokens.depth(i);
             boolean behind =
                     tokens.is(i, "asc") || tokens.is(i, "desc") || tokens.is(i, "nulls") || tokens.is(i, "collate");
             if (depth == 0 && i > at.at() && behind) {

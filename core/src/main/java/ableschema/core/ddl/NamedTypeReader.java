@@ -1,6 +1,7 @@
 package ableschema.core.ddl;
 
 import ableschema.core.expression.Expression;
+import ableschema.core.expression.Filling;
 import ableschema.core.expression.Token;
 import ableschema.core.schema.DomainType;
 import ableschema.core.schema.Part;
@@ -207,11 +208,18 @@ final class NamedTypeReader {
     void alterType(Cursor at) {
         String key = context.names.key(at.lastName());
         DomainType type = context.draft.domains.get(key);
-        if (type == null || !(type.base() instanceof DataType.OneOf list) || !at.accept("add", "value")) {
+        if (type == null || !(type.base() instanceof DataType.OneOf list)) {
+            throw new Unread("nothing is known of this change");
+        }
+        var values = new ArrayList<>(list.values());
+        if (at.accept("rename", "value")) {
+            renameValue(key, type, values, at);
+            return;
+        }
+        if (!at.accept("add", "value")) {
             throw new Unread("nothing is known of this change");
         }
         at.skipCondition();
-        var values = new ArrayList<>(list.values());
         String value = at.string();
         int place = values.size();
         if (at.isAny("before", "after")) {
@@ -231,5 +239,26 @@ final class NamedTypeReader {
                         type.defaultValue(),
                         type.comment(),
                         type.options()));
+    }
+
+    /** Another word for a value; what columns take where nothing is given follows it. */
+    private void renameValue(String key, DomainType type, List<String> values, Cursor at) {
+        String before = at.string();
+        at.expect("to");
+        String to = at.string();
+        values.replaceAll(each -> each.equals(before) ? to : each);
+        DataType changed = new DataType.OneOf(values);
+        context.draft.domains.put(
+                key,
+                new DomainType(
+                        type.name(), changed, type.check(), type.defaultValue(), type.comment(), type.options()));
+        String given = context.dialect.text(before);
+        for (DraftTable table : context.draft.tables()) {
+            table.columns.replaceAll(column -> column.type() instanceof DataType.InDomain in
+                            && in.domain().equals(type.name().toString())
+                            && column.defaultValue().toString().equals(given)
+                    ? column.withFilling(Filling.byDefault(Expression.text(context.dialect.text(to))))
+                    : column);
+        }
     }
 }

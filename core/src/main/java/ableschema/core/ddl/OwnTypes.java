@@ -5,6 +5,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.regex.Pattern;
 
 /** The names that a database itself gives to types which a script may name otherwise. */
 final class OwnTypes {
@@ -55,6 +56,12 @@ final class OwnTypes {
             "bigint", List.of("20", "20"),
             "year", List.of("4", "4"));
 
+    /** A type that is named with its schema, which is not the usual one. */
+    private static final Pattern OF_SCHEMA =
+            Pattern.compile("(?i)(?!\"?(pg_catalog|public)\"?\\.)(\\w+|\"[^\"]+\")\\.");
+
+    private static final Pattern LARGE = Pattern.compile("[0-9]{1,6} ?[kmgt]");
+
     private final boolean mysql;
     private final boolean postgresql;
     private final boolean h2;
@@ -72,6 +79,9 @@ final class OwnTypes {
     }
 
     private SqlType named(SqlType found) {
+        if (postgresql && found.array().startsWith(" array")) {
+            return named(SqlType.of(found.name(), found.arguments(), found.unsigned(), "[]", found.text()));
+        }
         Map<String, String> names = mysql ? MYSQL : h2 ? H2 : POSTGRESQL;
         String name = names.getOrDefault(found.name(), found.name());
         List<String> arguments = found.arguments();
@@ -79,6 +89,9 @@ final class OwnTypes {
             boolean single = found.has(1) && found.number(0) < 25; // the digits of two
             name = mysql ? single ? "float" : "double" : single ? "real" : "double precision";
             arguments = List.of();
+        }
+        if (h2 && arguments.size() == 1 && LARGE.matcher(arguments.get(0)).matches()) {
+            arguments = List.of(inBytes(arguments.get(0)));
         }
         if (mysql && arguments.isEmpty() && List.of("char", "binary", "bit").contains(name)) {
             arguments = List.of("1");
@@ -90,8 +103,20 @@ final class OwnTypes {
                 : SqlType.of(name, arguments, found.unsigned(), found.array(), found.text());
     }
 
+    /** A length as H2 prints it, which may be said in thousands of bytes and more. */
+    private static String inBytes(String length) {
+        int last = length.length() - 1;
+        int shift = 10 * ("kmgt".indexOf(length.charAt(last)) + 1);
+        return String.valueOf(Long.parseLong(length.substring(0, last).strip()) << shift);
+    }
+
     /** The type as the database prints it, of those that have more than one way to be written. */
     String printed(SqlType type) {
+        if (postgresql
+                && (type.text().startsWith("\"char\"")
+                        || OF_SCHEMA.matcher(type.text()).lookingAt())) {
+            return type.text();
+        }
         return mysql ? inMySql(type) : postgresql || h2 ? zoned(type) : type.text();
     }
 

@@ -44,8 +44,28 @@ final class Simplification {
      * @param isText       whether a column holds texts, so that a cast to one changes nothing
      */
     static List<Item> of(List<Item> items, boolean printsRanges, Predicate<String> isText) {
-        List<Item> simple = unwrapped(inLists(withoutCastCalls(withoutCasts(bareCalls(items), isText))));
+        List<Item> cast = printsRanges ? intervals(items) : items;
+        List<Item> simple = unwrapped(inLists(withoutCastCalls(withoutCasts(bareCalls(cast), isText))));
         return printsRanges ? ranges(simple) : simple;
+    }
+
+    /** A stretch of time is printed as a text with a cast. */
+    private static List<Item> intervals(List<Item> items) {
+        var kept = new ArrayList<>(items);
+        for (int i = 0; i + 1 < kept.size(); i++) {
+            boolean last = i + 2 >= kept.size()
+                    || kept.get(i + 2).kind() != Kind.WORD
+                    || kept.get(i + 2).isKeyword();
+            if (kept.get(i).is("interval")
+                    && kept.get(i).column().isEmpty()
+                    && kept.get(i + 1).kind() == Kind.STRING
+                    && last) {
+                Item interval = kept.remove(i);
+                kept.add(i + 1, Item.symbol("::"));
+                kept.add(i + 2, interval);
+            }
+        }
+        return kept;
     }
 
     /** A call that is cast is printed in brackets. */

@@ -136,6 +136,15 @@ final class Tokens {
         return token < count && kinds[token] == Kind.SYMBOL && text.charAt(starts[token]) == symbol;
     }
 
+    /** How much deeper in brackets of any kind what follows stands: 1, 0 or -1. */
+    int depth(int token) {
+        if (kinds[token] != Kind.SYMBOL) {
+            return 0;
+        }
+        char symbol = text.charAt(starts[token]);
+        return symbol == '(' || symbol == '[' ? 1 : symbol == ')' || symbol == ']' ? -1 : 0;
+    }
+
     /** A token as it stands. */
     String text(int token) {
         return stretch(starts[token], ends[token]);

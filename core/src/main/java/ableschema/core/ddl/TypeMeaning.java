@@ -116,7 +116,7 @@ final class TypeMeaning {
 
     /** What a type holds. */
     DataType of(SqlType type) {
-        if (type.array().contains("[")) {
+        if (type.array().contains("[") || type.array().startsWith(" array")) {
             return new DataType.Text(0);
         }
         if (sqlserver && (type.name().equals("timestamp") || type.name().equals("rowversion"))) {

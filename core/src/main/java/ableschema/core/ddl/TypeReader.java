@@ -187,7 +187,12 @@ final class TypeReader {
         }
         var array = new StringBuilder();
         if (at.accept("array")) {
-            array.append("[]");
+            int start = at.at();
+            if (at.accept('[')) {
+                at.skip();
+                at.accept(']');
+            }
+            return " array" + at.tokens().text(start, at.at());
         }
         while (at.is('[')) {
             while (!at.atEnd() && !at.accept(']')) {

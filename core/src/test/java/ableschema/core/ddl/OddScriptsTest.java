@@ -184,7 +184,7 @@ class OddScriptsTest {
         assertThat(read.schema().tables().get(0).indexes()).isEmpty();
         assertThat(read.schema().carried())
                 .extracting(Carried::label)
-                .containsExactly("statement index PXML on Boat", "statement index CC on Boat");
+                .containsExactly("index PXML on Boat", "index CC on Boat");
     }
 
     @Test

@@ -151,4 +151,35 @@ class SettingsTest {
                 .asString()
                 .contains("pier");
     }
+
+    @Test
+    void what_stands_in_square_brackets_is_one_part_and_a_value_of_a_list_may_be_called_otherwise() {
+        SqlRead read = read(
+                """
+                CREATE SCHEMA shop;
+                CREATE TYPE shop.mood AS ENUM ('glad', 'sad');
+                CREATE TABLE shop.visit (id int, tags text[] NOT NULL DEFAULT ARRAY['a','b'], m shop.mood DEFAULT 'glad',
+                  moods shop.mood[], stay interval DEFAULT interval '1 day', sign "char");
+                ALTER TYPE shop.mood RENAME VALUE 'glad' TO 'merry';
+                CREATE MATERIALIZED VIEW shop.visits AS SELECT count(*) AS n FROM shop.visit;
+                CREATE UNIQUE INDEX CONCURRENTLY once ON shop.visits (n);
+                """);
+
+        String script = DesignScript.definitions(
+                        Reverse.of(read, "harbour").document().mapping(), read.dialect())
+                .text();
+
+        assertThat(read.skipped()).isEmpty();
+        assertThat(read.schema().carried())
+                .extracting(Carried::label)
+                .containsExactly("view shop.visits", "index once on shop.visits");
+        assertThat(script.replaceAll(" +", " "))
+                .contains(
+                        "tags text[] DEFAULT (array['a', 'b']) NOT NULL",
+                        "CREATE UNIQUE INDEX once ON shop.visits (n);", // which a transaction takes
+                        "m shop.mood DEFAULT 'merry'",
+                        "moods shop.mood[]",
+                        "stay interval DEFAULT '1 day'::interval",
+                        "sign \"char\"");
+    }
 }
