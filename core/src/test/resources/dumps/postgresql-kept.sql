@@ -39,3 +39,10 @@ create domain grams as integer constraint not_below_zero check (value >= 0);
 create domain mark as text collate "C" default 'x' not null;
 create domain span as integer check (value < 0 or value > 9) check (value <> 5);
 create table reading (reading_id serial primary key, weight grams not null, sign mark, width span);
+
+create sequence visit_no start with 1000 increment by 10 cache 20;
+create table visit (no bigint primary key default nextval('visit_no'), note text);
+create table call (no bigint not null default nextval('visit_no'), primary key (no));
+create table letter (no integer not null, primary key (no));
+create sequence letter_numbers as integer;
+alter table letter alter column no set default nextval('letter_numbers');

@@ -160,12 +160,19 @@ class CarriedOnRealEnginesTest {
                 statement.execute("INSERT INTO nucleus (hive_id, label, strain) VALUES (1, 'N1', 'dark')");
                 statement.execute("INSERT INTO harvest VALUES (2019, 2, 1), (2019, 9, 1), (2026, 1, 1)");
                 statement.execute("INSERT INTO hive (hive_id, label) VALUES (2, 'H2')");
+                statement.execute("INSERT INTO visit (note) VALUES ('first'), ('second')");
+                statement.execute("INSERT INTO call DEFAULT VALUES");
                 assertThatThrownBy(() -> statement.execute("INSERT INTO hive (hive_id, label) VALUES (3, 'H2')"))
                         .hasMessageContaining("hive_label"); // as empty places are alike
             }
             assertThat(count(other, "hive")).isEqualTo(2);
             assertThat(count(other, "harvest_old_rest")).isEqualTo(1);
             assertThat(count(other, "harvest_new")).isEqualTo(1);
+            assertThat(count(
+                            other,
+                            "(SELECT no FROM visit UNION SELECT no FROM call) one WHERE no IN (1000, 1010, 1020)"))
+                    .as("both draw from one sequence")
+                    .isEqualTo(3);
         }
     }
 

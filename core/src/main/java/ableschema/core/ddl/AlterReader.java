@@ -9,6 +9,7 @@ import ableschema.core.schema.Part;
 import ableschema.core.schema.TableName;
 import ableschema.core.sql.dialect.DialectOption;
 import ableschema.core.types.DataTypes;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -347,10 +348,17 @@ final class AlterReader {
         }
     }
 
-    /** @param own whether the sequence is the one that serial makes */
-    private Column drawing(Column column, Identity numbers, boolean own) {
-        Column drawing = OtherReader.numbered(column, numbers.start(), numbers.step(), false);
-        return own && context.is("postgresql") ? drawing.withOption(serial(), "yes") : drawing.withoutOption(serial());
+    private Column drawing(DraftTable table, Column column, String sequence) {
+        var options = new HashMap<>(column.options());
+        Identity numbers = new Drawing(context).from(sequence, table, column.name(), options);
+        return OtherReader.numbered(column, numbers.start(), numbers.step(), false)
+                .withOptions(options);
+    }
+
+    /** Whether its numbers come from a sequence, and not of the column itself. */
+    private boolean isDrawing(Column column) {
+        return column.options().containsKey(serial())
+                || column.options().containsKey(context.dialect.name() + "." + DialectOption.SEQUENCE);
     }
 
     private String serial() {
@@ -372,9 +380,7 @@ final class AlterReader {
         for (int i = value.at(); i < value.end() && numbered; i++) {
             if (tokens.is(i, "nextval") && tokens.is(i + 1, '(')) {
                 String sequence = tokens.kind(i + 2) == Kind.STRING ? tokens.string(i + 2) : "";
-                Identity numbers = context.draft.drawn(Sequence.key(sequence));
-                boolean own = context.defaults.isSequenceOf(table, column, sequence);
-                table.change(column, each -> drawing(each, numbers, own));
+                table.change(column, each -> drawing(table, each, sequence));
                 return;
             }
         }

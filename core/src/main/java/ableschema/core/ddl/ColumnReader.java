@@ -320,10 +320,7 @@ final class ColumnReader {
                 String called = tokens.is(i, "nextval")
                         ? i + 2 < end && tokens.kind(i + 2) == Kind.STRING ? tokens.string(i + 2) : beforeDot(i)
                         : lastName(i, end);
-                if (context.defaults.isSequenceOf(table, name, called)) {
-                    context.option(options, Part.Kind.COLUMN, DialectOption.SERIAL, "yes");
-                }
-                return Optional.of(context.draft.drawn(Sequence.key(called)));
+                return Optional.of(new Drawing(context).from(called, table, name, options));
             }
             if (tokens.is(i, '.') && i + 1 < end && tokens.unquoted(i + 1).equalsIgnoreCase("nextval")) {
                 return Optional.of(context.draft.drawn(Sequence.key(tokens.unquoted(i - 1))));

@@ -173,6 +173,11 @@ final class Draft {
     /** The numbers of a sequence from which a column draws; from 1 on where it is not known. */
     Identity drawn(String key) {
         undrawn.remove(key);
+        return numbers(key);
+    }
+
+    /** The same of a sequence that stays one of its own. */
+    Identity numbers(String key) {
         return sequences.getOrDefault(key, new Identity(1, 1));
     }
 

@@ -189,7 +189,8 @@ final class OtherReader {
             if (!context.isNumbered(column.type())) {
                 return column; // the sequence stays one of its own
             }
-            Identity numbers = context.draft.drawn(sequence);
+            Identity numbers =
+                    context.is("postgresql") ? context.draft.numbers(sequence) : context.draft.drawn(sequence);
             return column.identity().isPresent() ? numbered(column, numbers.start(), numbers.step(), false) : column;
         });
     }

@@ -38,7 +38,7 @@ class SqlReaderTest {
             postgresql # create table t (a timestamptz default timezone('utc', now()));  # t.a: column 1 moment anywhere default timezone('utc', now()) in postgresql
             postgresql # create table t (a varchar(9) default null);                     # t.a: column 1 text 9
             postgresql # create table t (a smallserial);                                 # t.a: column 1 whole not null numbered from 1 by 1 options {postgresql.serial=yes, postgresql.type=smallint}
-            postgresql # create sequence s start 5 increment 2; create table t (a int default nextval('s')); # t.a: column 1 whole numbered from 5 by 2
+            postgresql # create sequence s start 5 increment 2; create table t (a int default nextval('s')); # t.a: column 1 whole numbered from 5 by 2 options {postgresql.sequence=s}
             postgresql # create table t (a int, check (((a > 0) and (a < 9))));          # t check t_a_check: {a} > 0 and {a} < 9
             postgresql # create table t (a int, b int, check (not (a > b)));             # t check t_check: not ({a} > {b})
             postgresql # create table t (a int, b int, check ((a + b) * 2 > 3));         # t check t_check: ({a} + {b}) * 2 > 3

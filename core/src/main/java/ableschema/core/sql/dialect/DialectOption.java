@@ -44,6 +44,9 @@ public record DialectOption(Part.Kind of, String name, String form, Pattern valu
     /** The name of the option by which a column draws its numbers from a sequence of its own, as serial says it. */
     public static final String SERIAL = "serial";
 
+    /** The name of the option that names the sequence, which is no column's own, from which a column draws its numbers. */
+    public static final String SEQUENCE = "sequence";
+
     /** The name of the option that gives the name of what the values of a named type must meet. */
     public static final String CONSTRAINT = "constraint";
 
@@ -141,6 +144,12 @@ public record DialectOption(Part.Kind of, String name, String form, Pattern valu
     /** The type that a named type is made of, as it was found. */
     static DialectOption rawBase() {
         return new DialectOption(Part.Kind.DOMAIN, TYPE, "{}", RAW_TYPE);
+    }
+
+    /** The sequence from which a column draws, with its schema, as it stands in SQL. */
+    static DialectOption sequence() {
+        return new DialectOption(
+                Part.Kind.COLUMN, SEQUENCE, "", Pattern.compile(INCLUDED + "(?:\\." + INCLUDED + ")?"));
     }
 
     /** The name of what the values of a named type must meet. */

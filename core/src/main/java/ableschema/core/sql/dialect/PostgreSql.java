@@ -66,6 +66,7 @@ final class PostgreSql extends Dialect {
                     DialectOption.empties(Part.Kind.INDEX),
                     DialectOption.rawBase(),
                     DialectOption.flag(Part.Kind.COLUMN, DialectOption.SERIAL, ""),
+                    DialectOption.sequence(),
                     DialectOption.partition(),
                     DialectOption.storage(Part.Kind.TABLE),
                     DialectOption.storage(Part.Kind.INDEX),
@@ -155,6 +156,12 @@ final class PostgreSql extends Dialect {
                         .isPresent();
     }
 
+    /** The sequence, which is not its own, from which a column draws its numbers. */
+    private Optional<String> drawn(Column column) {
+        return option(column.options(), DialectOption.SEQUENCE)
+                .filter(any -> column.identity().isPresent());
+    }
+
     @Override
     public String numberedType(Column column, String type) {
         return isSerial(column) ? SERIALS.getOrDefault(type, "serial") : type;
@@ -162,15 +169,21 @@ final class PostgreSql extends Dialect {
 
     @Override
     public String identity(Column column, Identity identity, TypeForm form) {
-        return isSerial(column) ? "" : super.identity(column, identity, form);
+        return isSerial(column)
+                ? ""
+                : drawn(column)
+                        .map(sequence -> "DEFAULT nextval(" + text(sequence) + ")")
+                        .orElseGet(() -> super.identity(column, identity, form));
     }
 
     @Override
     public String restart(Column column, String table, BigInteger next, long step) {
-        return isSerial(column)
-                ? "SELECT setval(pg_get_serial_sequence(" + text(table) + ", " + text(column.name()) + "), " + next
-                        + ", false)"
-                : super.restart(column, table, next, step);
+        String sequence = isSerial(column)
+                ? "pg_get_serial_sequence(" + text(table) + ", " + text(column.name()) + ")"
+                : drawn(column).map(this::text).orElse("");
+        return sequence.isEmpty()
+                ? super.restart(column, table, next, step)
+                : "SELECT setval(" + sequence + ", " + next + ", false)";
     }
 
     @Override
