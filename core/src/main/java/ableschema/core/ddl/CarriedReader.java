@@ -141,9 +141,10 @@ final class CarriedReader {
         }
         if (kind.get() == Kind.SEQUENCE) {
             at.skipCondition();
-            context.draft.undrawn.put(
-                    Sequence.key(new Cursor(at.tokens(), context.names, at.at(), at.end()).lastName()),
-                    carried(Kind.SEQUENCE, at.qualified().toString(), at));
+            String key = Sequence.key(new Cursor(at.tokens(), context.names, at.at(), at.end()).lastName());
+            Carried made = carried(Kind.SEQUENCE, at.qualified().toString(), at);
+            context.draft.undrawn.put(key, made);
+            context.draft.sequencesMade.put(key, made);
             return false; // where a column draws from it, it is the numbering of that column
         }
         boolean body = at.accept("body");

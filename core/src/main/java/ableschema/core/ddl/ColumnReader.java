@@ -317,9 +317,7 @@ final class ColumnReader {
         for (int i = start; i < end; i++) {
             boolean draws = tokens.is(i, "nextval") || tokens.is(i, "next") && tokens.is(i + 1, "value");
             if (draws) {
-                String called = tokens.is(i, "nextval")
-                        ? i + 2 < end && tokens.kind(i + 2) == Kind.STRING ? tokens.string(i + 2) : beforeDot(i)
-                        : lastName(i, end);
+                String called = tokens.is(i, "nextval") ? drawnFrom(i, end) : lastName(i, end);
                 return Optional.of(new Drawing(context).from(called, table, name, options));
             }
             if (tokens.is(i, '.') && i + 1 < end && tokens.unquoted(i + 1).equalsIgnoreCase("nextval")) {
@@ -327,6 +325,15 @@ final class ColumnReader {
             }
         }
         return Optional.empty();
+    }
+
+    /** The name between the brackets of a call of nextval, which may be cast; else the one before it. */
+    private String drawnFrom(int call, int end) {
+        int name = call + 1;
+        while (name < end && at.tokens().is(name, '(')) {
+            name++;
+        }
+        return name < end && at.tokens().kind(name) == Kind.STRING ? at.tokens().string(name) : beforeDot(call);
     }
 
     /** The last name of a stretch, behind which only brackets close. */

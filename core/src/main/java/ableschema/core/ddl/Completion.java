@@ -42,6 +42,7 @@ final class Completion {
                     .collect(Collectors.toSet());
             draft.tables().forEach(table -> asFound(table, referred));
         }
+        new Drawing(context).share();
         SqlRead.Counts counts = SqlRead.Counts.of(draft.tables());
         var found = new FoundTypes(context);
         draft.tables().forEach(found::settle);

@@ -91,7 +91,12 @@ final class DefaultNames {
 
     /** Whether a sequence is called as the database calls the one from which a column draws its numbers. */
     boolean isSequenceOf(DraftTable table, String column, String sequence) {
-        return Sequence.key(sequence).equals(Sequence.key(made(table.name.name(), column, "seq")));
+        return Sequence.key(sequence).equals(Sequence.key(sequence(table, column)));
+    }
+
+    /** What the database calls the sequence that serial makes for a column. */
+    String sequence(DraftTable table, String column) {
+        return made(table.name.name(), column, "seq");
     }
 
     /** What an index is called that was given no name; what is made of columns is called by its function. */

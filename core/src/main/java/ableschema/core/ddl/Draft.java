@@ -33,6 +33,9 @@ final class Draft {
     /** The sequences from which no column draws, as they were made. */
     final Map<String, Carried> undrawn = new LinkedHashMap<>();
 
+    /** All sequences, as they were made. */
+    final Map<String, Carried> sequencesMade = new HashMap<>();
+
     final List<Skipped> skipped = new ArrayList<>();
 
     /** What the rows of other tables are kept in, with the table whose rows they are. */

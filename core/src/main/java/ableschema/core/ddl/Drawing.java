@@ -1,12 +1,16 @@
 package ableschema.core.ddl;
 
 import ableschema.core.carried.Carried;
+import ableschema.core.schema.Column;
 import ableschema.core.schema.Identity;
 import ableschema.core.schema.Part;
 import ableschema.core.sql.dialect.DialectOption;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
 
 /**
  * How a column draws its numbers from a sequence: of its own, which then is nothing but its numbering, or of one that stays beside the
@@ -31,7 +35,7 @@ final class Drawing {
      */
     Identity from(String sequence, DraftTable table, String column, Map<String, String> options) {
         String key = Sequence.key(sequence);
-        Optional<Carried> made = Optional.ofNullable(context.draft.undrawn.get(key));
+        Optional<Carried> made = Optional.ofNullable(context.draft.sequencesMade.get(key));
         Identity numbers = context.draft.numbers(key);
         boolean usual = context.defaults.isSequenceOf(table, column, sequence)
                 && numbers.equals(new Identity(1, 1))
@@ -48,8 +52,64 @@ final class Drawing {
         return context.draft.drawn(key);
     }
 
-    /** Without the schema in which everything stands anyhow. */
+    /** A column that is taken over from another table draws from the sequence of that one. */
+    Column elsewhere(Column column, DraftTable from) {
+        String serial = option(DialectOption.SERIAL);
+        return column.options().containsKey(serial)
+                ? column.withoutOption(serial).withOption(option(DialectOption.SEQUENCE), own(from, column.name()))
+                : column;
+    }
+
+    /** A column that draws from none. */
+    Column without(Column column) {
+        return column.withoutOption(option(DialectOption.SERIAL)).withoutOption(option(DialectOption.SEQUENCE));
+    }
+
+    /** A sequence that serial makes, from which other columns draw as well, stands beside the tables. */
+    void share() {
+        if (!context.is("postgresql")) {
+            return;
+        }
+        Set<String> named = context.draft.tables().stream()
+                .flatMap(table -> table.columns.stream())
+                .flatMap(column -> Optional.ofNullable(column.options().get(option(DialectOption.SEQUENCE))).stream())
+                .map(Sequence::key)
+                .collect(Collectors.toSet());
+        for (DraftTable table : context.draft.tables()) {
+            table.columns.replaceAll(column -> shared(column, table, named));
+        }
+    }
+
+    private Column shared(Column column, DraftTable table, Set<String> named) {
+        String serial = option(DialectOption.SERIAL);
+        String own = named.isEmpty() || !column.options().containsKey(serial) ? "" : own(table, column.name());
+        if (!named.contains(Sequence.key(own))) {
+            return column;
+        }
+        Carried made = context.draft.sequencesMade.getOrDefault(
+                Sequence.key(own),
+                new Carried(Carried.Kind.SEQUENCE, own, context.dialect.name(), "", true, "CREATE SEQUENCE " + own));
+        context.draft.undrawn.put(Sequence.key(own), made);
+        return column.withoutOption(serial).withOption(option(DialectOption.SEQUENCE), own);
+    }
+
+    private String option(String name) {
+        return context.dialect.name() + "." + name;
+    }
+
+    private String own(DraftTable table, String column) {
+        String namespace = table.name.namespace();
+        return (namespace.isEmpty() ? "" : context.dialect.quoted(namespace) + ".")
+                + context.dialect.quoted(context.defaults.sequence(table, column));
+    }
+
+    /** Without the schema in which everything stands anyhow, and in small letters where no quotes hold them. */
     private String name(String sequence) {
+        String folded = sequence.indexOf('"') < 0 ? sequence.toLowerCase(Locale.ROOT) : sequence;
+        return withoutUsual(folded);
+    }
+
+    private String withoutUsual(String sequence) {
         int point = sequence.indexOf('.');
         boolean here = point > 0
                 && context.names

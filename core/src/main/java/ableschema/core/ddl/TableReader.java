@@ -211,13 +211,13 @@ final class TableReader {
         boolean all = including.contains("all") || context.isMySql() || context.is("h2");
         boolean defaults = all || including.contains("defaults");
         boolean others = !context.is("postgresql"); // where nothing is said of how a column is numbered and described
-        for (Column copied : from.columns) {
-            Column column = drawingElsewhere(copied);
+        var drawing = new Drawing(context);
+        for (Column column : from.columns) {
             boolean numbered =
                     others || all || including.contains(from.isDrawing(column.name()) ? "defaults" : "identity");
             Column filled = defaults ? column : column.withFilling(Filling.nothing());
             Column described = others || all || including.contains("comments") ? filled : filled.withComment("");
-            table.columns.add(numbered ? described : described.unnumbered());
+            table.columns.add(numbered ? drawing.elsewhere(described, from) : drawing.without(described.unnumbered()));
         }
         table.types.putAll(from.types);
         if (all || including.contains("constraints")) {
@@ -235,11 +235,6 @@ final class TableReader {
             table.columns.replaceAll(column -> OtherReader.starting(column, 1)); // it begins anew
             table.comment = from.comment;
         }
-    }
-
-    /** What is taken over from another table draws its numbers from the sequence of that one. */
-    private Column drawingElsewhere(Column column) {
-        return column.withoutOption(context.dialect.name() + "." + DialectOption.SERIAL);
     }
 
     private void copyKeys(DraftTable table, DraftTable from) {
@@ -366,10 +361,12 @@ final class TableReader {
         for (Cursor parent : parents.parts()) {
             DraftTable from = context.table(parent.qualified());
             table.settings.inherit(from);
+            var drawing = new Drawing(context);
             var all = new ArrayList<>(from.columns);
             all.removeIf(column -> table.column(column.name()).isPresent());
-            all.replaceAll(column -> drawingElsewhere(from.isDrawing(column.name()) ? column : column.unnumbered())
-                    .withComment(""));
+            all.replaceAll(column -> from.isDrawing(column.name())
+                    ? drawing.elsewhere(column, from)
+                    : drawing.without(column.unnumbered()).withComment(""));
             table.columns.addAll(0, all);
             from.types.forEach(table.types::putIfAbsent);
             from.checks.stream()
