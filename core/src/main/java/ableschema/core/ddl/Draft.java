@@ -121,6 +121,9 @@ final class Draft {
         DraftTable whole = partOf(of).orElseGet(() -> requireTable(of));
         Optional<TableName> within = partOf(of).map(any -> placed(of));
         Optional<DraftTable> alone = table(name).filter(each -> each.name.equals(placed));
+        if (alone.filter(each -> each == whole).isPresent()) {
+            throw new Unread(placed + " cannot be a part of itself");
+        }
         whole.settings.addPart(placed, within, words);
         alone.ifPresent(each -> {
             whole.settings.takeParts(each);

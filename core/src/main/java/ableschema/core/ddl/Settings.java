@@ -56,8 +56,11 @@ final class Settings {
         said.remove(Of.TABLE + "  " + about);
     }
 
-    /** The rows of the table are rows of this one, too. */
+    /** The rows of the table are rows of this one, too; an {@link Unread} says that it is its own. */
     void inherit(DraftTable parent) {
+        if (parent.settings == this) {
+            throw new Unread(parent.name + " cannot inherit from itself");
+        }
         parents.add(parent);
     }
 

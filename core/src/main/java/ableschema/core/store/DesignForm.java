@@ -35,12 +35,16 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
+import java.util.regex.Pattern;
 import java.util.stream.Stream;
 
 /** The form of entities, relationships and domains. */
 final class DesignForm {
 
     private static final Form<ReferenceAction> ACTION = Form.choice(List.of(ReferenceAction.values()));
+
+    /** How the address of a column begins; what is made of none, such as true, does not. */
+    private static final Pattern ADDRESS = Pattern.compile("[a-z]:|\\?$");
 
     private final Forms forms;
 
@@ -274,7 +278,7 @@ final class DesignForm {
                     Index.Part read = json.as(text -> {
                         String value = text.replaceFirst(" desc$", "");
                         boolean falls = text.endsWith(" desc");
-                        return value.indexOf('{') < 0
+                        return ADDRESS.matcher(value).lookingAt()
                                 ? new Index.Part(ColumnRef.parse(value), falls)
                                 : new Index.Part(Expression.parse(value, ColumnRef::parse), falls);
                     });

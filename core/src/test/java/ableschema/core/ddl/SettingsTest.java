@@ -3,10 +3,12 @@ package ableschema.core.ddl;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import ableschema.core.carried.Carried;
+import ableschema.core.document.Document;
 import ableschema.core.reverse.Reverse;
 import ableschema.core.rows.DesignScript;
 import ableschema.core.schema.Table;
 import ableschema.core.sql.dialect.Dialects;
+import ableschema.core.store.DocumentFile;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -91,6 +93,26 @@ class SettingsTest {
         assertThat(read.skipped())
                 .extracting(Skipped::reason)
                 .containsExactly("log_1_a is a part of log, which is read as one");
+    }
+
+    @Test
+    void nothing_is_a_part_of_itself_nor_inherits_from_itself() {
+        SqlRead read = read(
+                """
+                CREATE TABLE log (at date) PARTITION BY RANGE (at);
+                CREATE TABLE log_1 PARTITION OF log DEFAULT PARTITION BY RANGE (at);
+                ALTER TABLE log ATTACH PARTITION log DEFAULT;
+                ALTER TABLE log_1 ATTACH PARTITION log DEFAULT;
+                ALTER TABLE log INHERIT log;
+                """);
+
+        assertThat(read.schema().tables()).extracting(Table::name).containsExactly("log");
+        assertThat(read.skipped())
+                .extracting(Skipped::reason)
+                .containsExactly(
+                        "log cannot be a part of itself",
+                        "log cannot be a part of itself",
+                        "log cannot inherit from itself");
     }
 
     @Test
@@ -181,5 +203,18 @@ class SettingsTest {
                         "moods shop.mood[]",
                         "stay interval DEFAULT '1 day'::interval",
                         "sign \"char\"");
+    }
+
+    @Test
+    void an_index_over_no_column_at_all_is_found_again_in_the_file() {
+        SqlRead read =
+                read("CREATE TABLE t (id int, active boolean); CREATE UNIQUE INDEX one ON t ((true)) WHERE active;");
+        Document design = Reverse.of(read, "one row").document();
+
+        Document opened = DocumentFile.parse(DocumentFile.print(design));
+
+        assertThat(opened.design()).isEqualTo(design.design());
+        assertThat(DesignScript.definitions(opened.mapping(), read.dialect()).text())
+                .contains("CREATE UNIQUE INDEX one ON t ((TRUE)) WHERE active;");
     }
 }

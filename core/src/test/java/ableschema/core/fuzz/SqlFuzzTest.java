@@ -5,9 +5,11 @@ import static org.assertj.core.api.Assertions.assertThat;
 import ableschema.core.ddl.SqlRead;
 import ableschema.core.ddl.SqlReader;
 import ableschema.core.ddl.SqlSource;
+import ableschema.core.document.Document;
 import ableschema.core.reverse.Reverse;
 import ableschema.core.sql.dialect.Dialect;
 import ableschema.core.sql.dialect.Dialects;
+import ableschema.core.store.DocumentFile;
 import java.time.Duration;
 import java.util.List;
 import java.util.Random;
@@ -120,7 +122,11 @@ class SqlFuzzTest {
             long start = System.nanoTime();
             SqlRead read = read(text, dialect, i);
             if (i % 10 == 0) {
-                Reverse.of(read.schema(), "fuzz", dialect.name());
+                String file = DocumentFile.print(
+                        Reverse.of(read.schema(), "fuzz", dialect.name()).document());
+                assertThat(DocumentFile.print(reopened(file, i, text)))
+                        .as("input %s saved and opened", i)
+                        .isEqualTo(file);
             }
             assertThat(Duration.ofNanos(System.nanoTime() - start))
                     .as("input %s", i)
@@ -131,6 +137,14 @@ class SqlFuzzTest {
             tables += read.counts().tables();
         }
         assertThat(tables).as("tables that were read all the same").isGreaterThan(inputs / 4);
+    }
+
+    private static Document reopened(String file, long input, String text) {
+        try {
+            return DocumentFile.parse(file);
+        } catch (IllegalArgumentException e) {
+            throw new AssertionError("input " + input + " cannot be opened again: " + text, e);
+        }
     }
 
     private static SqlRead read(String text, Dialect dialect, long input) {
