@@ -23,3 +23,9 @@ create table weighing (
   kilos float
 ) partition by list columns (apiary) subpartition by hash (to_days(day)) subpartitions 2
 (partition `near` values in (1, 2), partition far values in (3));
+
+CREATE TABLE keeper (
+  keeper_no int NOT NULL,
+  name varchar(40) DEFAULT NULL,
+  PRIMARY KEY (keeper_no)
+) ENGINE=InnoDB COMMENT='With former names.' WITH SYSTEM VERSIONING;

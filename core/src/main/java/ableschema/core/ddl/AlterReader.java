@@ -132,6 +132,8 @@ final class AlterReader {
                 table.columns.replaceAll(column -> column.withoutOption(collation));
             }
             new TableReader(context).options(table, at, at.tokens().line(at.at()));
+        } else if (at.is("nocheck", "constraint") || at.is("disable", "constraint")) {
+            context.draft.skip(at.tokens().line(at.at()), at.text(), ConstraintReader.NOT_ENFORCED);
         } else if (!(context.is("postgresql") && setting(table, at)) && !isWithoutMeaning(at)) {
             throw new Unread("nothing is known of this change" + at.here());
         }

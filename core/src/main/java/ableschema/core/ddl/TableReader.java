@@ -270,6 +270,8 @@ final class TableReader {
             } else if (at.accept("comment")) {
                 at.accept('=');
                 table.comment = at.isKind(Kind.STRING) ? at.string() : "";
+            } else if (at.is("with", "system")) {
+                versioning(table, at, line);
             } else if (at.accept("organization", "index")) {
                 context.draft.skip(
                         line, "ORGANIZATION INDEX", "that " + table.name + " is kept as an index is not kept");
@@ -282,6 +284,20 @@ final class TableReader {
             } else {
                 option(table, at);
             }
+        }
+    }
+
+    /** Former rows are kept by the database, from when to when in columns that it makes itself, or that are there already. */
+    private void versioning(DraftTable table, Cursor at, int line) {
+        int start = at.at();
+        at.skipTo(Math.min(at.end(), start + 3));
+        boolean columns = false;
+        for (int i = 0; i < start; i++) {
+            columns |= at.tokens().is(i, "row") && at.tokens().is(i + 1, "start");
+        }
+        if (columns || !context.option(table.options, Part.Kind.TABLE, DialectOption.VERSIONING, "yes")) {
+            context.draft.skip(
+                    line, at.tokens().text(start, at.at()), "how the database keeps former rows is not kept");
         }
     }
 

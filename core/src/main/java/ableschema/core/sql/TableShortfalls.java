@@ -151,7 +151,7 @@ final class TableShortfalls {
         if (base == DataType.Simple.MOMENT_ANYWHERE && !dialect.can(Ability.TIME_ZONES)) {
             add(found, Ability.TIME_ZONES, part, "the moment is kept, and shown in the zone of whoever asks");
         }
-        String kept = dialect.columnType(table, column, base);
+        String kept = dialect.columnType(table, schema.resolved(column), base);
         boolean longText = base instanceof DataType.Text && !dialect.can(Ability.LONG_TEXT_IN_KEYS);
         if (longText && !kept.equals(dialect.type(base))) {
             add(found, Ability.LONG_TEXT_IN_KEYS, part, "it is " + kept);

@@ -169,6 +169,20 @@ class OddScriptsTest {
     }
 
     @Test
+    void a_rule_that_is_switched_off_is_told() {
+        SqlRead read = read(
+                "sqlserver",
+                """
+                CREATE TABLE Boat (Id int, Length int CONSTRAINT CK_l CHECK (Length > 0));
+                GO
+                ALTER TABLE Boat NOCHECK CONSTRAINT CK_l
+                GO
+                """);
+
+        assertThat(read.skipped()).extracting(Skipped::reason).containsExactly(ConstraintReader.NOT_ENFORCED);
+    }
+
+    @Test
     void indexes_of_another_kind_are_carried_along() {
         SqlRead read = read(
                 "sqlserver",

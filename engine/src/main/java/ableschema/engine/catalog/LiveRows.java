@@ -136,7 +136,7 @@ final class LiveRows {
                                 + " WHERE table_schema" + MySqlDefinitions.HERE + " AND table_rows IS NOT NULL");
             case "h2" ->
                 Optional.of("SELECT table_schema AS namespace, table_name AS name, row_count_estimate AS size"
-                        + " FROM information_schema.tables WHERE table_type = 'BASE TABLE'");
+                        + " FROM information_schema.tables WHERE table_type IN ('BASE TABLE', 'SYSTEM VERSIONED')");
             default -> Optional.empty(); // whoever must count for it is not asked
         };
     }

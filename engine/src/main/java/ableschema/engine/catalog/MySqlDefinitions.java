@@ -74,14 +74,16 @@ final class MySqlDefinitions implements Definitions {
     private void tables() throws SQLException {
         try (Rows rows = asking.rows(
                 "SELECT t.table_name AS name, t.engine AS engine, t.table_collation AS collation, t.table_comment AS comment,"
-                        + " t.create_options AS options, IF(t.table_rows = 0, t.auto_increment, 1) AS first, @@collation_database AS usual FROM information_schema.tables t"
-                        + " WHERE t.table_schema" + HERE + " AND t.table_type = 'BASE TABLE' ORDER BY t.table_name")) {
+                        + " t.create_options AS options, t.table_type = 'SYSTEM VERSIONED' AS versioned, IF(t.table_rows = 0, t.auto_increment, 1) AS first, @@collation_database AS usual FROM information_schema.tables t"
+                        + " WHERE t.table_schema" + HERE
+                        + " AND t.table_type IN ('BASE TABLE', 'SYSTEM VERSIONED') ORDER BY t.table_name")) {
             while (rows.next()) {
                 var table = new Table();
                 table.collation = rows.text("collation");
                 table.end = (rows.text("engine").equalsIgnoreCase("InnoDB") ? "" : " ENGINE=" + rows.text("engine"))
                         + (table.collation.equals(rows.text("usual")) ? "" : " COLLATE=" + table.collation)
                         + rowFormat(rows.text("options"))
+                        + (rows.flag("versioned") ? " WITH SYSTEM VERSIONING" : "")
                         + (rows.number("first") > 1 ? " AUTO_INCREMENT=" + rows.text("first") : "")
                         + (rows.text("comment").isEmpty() ? "" : " COMMENT=" + text(rows.text("comment")));
                 tables.put(rows.text("name"), table);

@@ -59,6 +59,9 @@ public record DialectOption(Part.Kind of, String name, String form, Pattern valu
     /** The name of the option that says how the rows of a table are kept in parts, as it stands behind PARTITION BY. */
     public static final String PARTITION = "partition";
 
+    /** The name of the option by which the database keeps former rows of a table by itself. */
+    public static final String VERSIONING = "system_versioning";
+
     /** The name of the option that lists the columns which an index takes along. */
     public static final String INCLUDE = "include";
 

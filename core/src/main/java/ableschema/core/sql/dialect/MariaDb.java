@@ -1,6 +1,7 @@
 package ableschema.core.sql.dialect;
 
 import ableschema.core.carried.Carried;
+import ableschema.core.schema.Part;
 import ableschema.core.sql.dialect.TypeForm.Kind;
 import ableschema.core.types.DataType;
 import ableschema.core.types.DataType.Simple;
@@ -22,7 +23,8 @@ final class MariaDb extends MySqlFamily {
             .decimalScaleUpTo(38)
             .comparing(Traits.TextComparison.NO_CASE_NO_ACCENTS_BY_LETTER)
             .with(Kind.UUID, TypeForm.of("uuid", 16))
-            .without(Ability.MADE_INDEXES);
+            .without(Ability.MADE_INDEXES)
+            .withOption(DialectOption.flag(Part.Kind.TABLE, DialectOption.VERSIONING, "WITH SYSTEM VERSIONING"));
 
     MariaDb() {
         super(TRAITS);

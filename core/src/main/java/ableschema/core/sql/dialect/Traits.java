@@ -273,6 +273,13 @@ public final class Traits {
         return traits;
     }
 
+    /** With one more thing that can be said in this dialect alone. */
+    Traits withOption(DialectOption option) {
+        Traits traits = copy();
+        traits.options = Stream.concat(options.stream(), Stream.of(option)).collect(Collectors.toUnmodifiableSet());
+        return traits;
+    }
+
     /** The name on the command line and in files, such as {@code postgresql}. */
     public String name() {
         return name;
