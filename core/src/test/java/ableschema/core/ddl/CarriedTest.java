@@ -160,17 +160,20 @@ class CarriedTest {
     }
 
     @Test
-    void a_sequence_from_which_a_column_draws_is_its_numbering_and_no_right_has_a_password() {
+    void the_sequence_of_a_column_is_its_numbering_another_stays_and_no_right_has_a_password() {
         SqlRead read = read(
                 """
-                create sequence s start with 7;
-                create table t (x int default nextval('s'));
+                create sequence t_x_seq;
+                create table t (x int default nextval('t_x_seq'));
                 """,
                 Dialects.POSTGRESQL);
+        SqlRead shared = read(
+                "create sequence s start with 7; create table t (x int default nextval('s'));", Dialects.POSTGRESQL);
         SqlRead rights =
                 read("create table t (x int); grant all on t to 'a'@'%' identified by 'open sesame';", Dialects.MYSQL);
 
         assertThat(read.schema().carried()).isEmpty();
+        assertThat(shared.schema().carried()).extracting(Carried::label).containsExactly("sequence s");
         assertThat(rights.schema().carried()).isEmpty();
         assertThat(rights.skipped()).hasSize(1);
     }
