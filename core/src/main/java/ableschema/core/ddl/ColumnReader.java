@@ -464,8 +464,6 @@ final class ColumnReader {
                 "ascii",
                 "unicode",
                 "visible",
-                "sparse",
-                "rowguidcol",
                 "virtual",
                 "stored",
                 "persisted",
@@ -475,6 +473,8 @@ final class ColumnReader {
                 "deferrable",
                 "enforced")) {
             return; // how it is kept, and not what
+        } else if (at.acceptAny("sparse", "rowguidcol")) {
+            context.draft.skip(at.tokens().line(at.at() - 1), name, "how the database keeps a column is not kept");
         } else if (at.acceptAny("invisible", "hidden")) {
             context.draft.skip(
                     at.tokens().line(at.at() - 1), name, "that a column is shown only where it is named is not kept");
