@@ -4,12 +4,10 @@ import ableschema.core.ddl.Tokens.Kind;
 import ableschema.core.expression.Expression;
 import ableschema.core.expression.Filling;
 import ableschema.core.schema.Column;
-import ableschema.core.schema.Identity;
 import ableschema.core.schema.Part;
 import ableschema.core.schema.TableName;
 import ableschema.core.sql.dialect.DialectOption;
 import ableschema.core.types.DataTypes;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -21,9 +19,11 @@ final class AlterReader {
     static final String LOG = "log";
 
     private final Context context;
+    private final Drawing drawing;
 
     AlterReader(Context context) {
         this.context = context;
+        this.drawing = new Drawing(context);
     }
 
     /** Reads the statement behind ALTER. */
@@ -313,8 +313,7 @@ final class AlterReader {
         if (at.accept("set", "default")) {
             setDefault(table, name, at.upTo(at.end()));
         } else if (at.accept("drop", "default")) {
-            table.change(name, column -> (column.options().containsKey(serial()) ? column.unnumbered() : column)
-                    .withFilling(Filling.nothing()));
+            table.change(name, column -> drawing.released(column).withFilling(Filling.nothing()));
         } else if (at.accept("set", "not")) {
             table.change(name, column -> column.withNullable(false));
         } else if (at.accept("drop", "not") || at.accept("set", "null")) {
@@ -329,8 +328,9 @@ final class AlterReader {
                 at.skip();
             }
             Sequence numbers = Sequence.read(at.is('(') ? at.inside() : at);
-            table.change(name, column -> OtherReader.numbered(column, numbers.start(), numbers.step(), alone)
-                    .withoutOption(serial()));
+            table.change(
+                    name,
+                    column -> drawing.without(OtherReader.numbered(column, numbers.start(), numbers.step(), alone)));
         } else if (at.accept("rename", "to")) {
             context.draft.rename(table, name, at.name());
         } else if (at.is("restart")) {
@@ -350,23 +350,6 @@ final class AlterReader {
         }
     }
 
-    private Column drawing(DraftTable table, Column column, String sequence) {
-        var options = new HashMap<>(column.options());
-        Identity numbers = new Drawing(context).from(sequence, table, column.name(), options);
-        return OtherReader.numbered(column, numbers.start(), numbers.step(), false)
-                .withOptions(options);
-    }
-
-    /** Whether its numbers come from a sequence, and not of the column itself. */
-    private boolean isDrawing(Column column) {
-        return column.options().containsKey(serial())
-                || column.options().containsKey(context.dialect.name() + "." + DialectOption.SEQUENCE);
-    }
-
-    private String serial() {
-        return context.dialect.name() + "." + DialectOption.SERIAL;
-    }
-
     /** A type anew, and whether it may be empty; what else is known of the column stays. */
     private void retype(DraftTable table, String name, Cursor at) {
         SqlType type = context.types.read(at);
@@ -382,7 +365,7 @@ final class AlterReader {
         for (int i = value.at(); i < value.end() && numbered; i++) {
             if (tokens.is(i, "nextval") && tokens.is(i + 1, '(')) {
                 String sequence = tokens.kind(i + 2) == Kind.STRING ? tokens.string(i + 2) : "";
-                table.change(column, each -> drawing(table, each, sequence));
+                table.change(column, each -> drawing.drawn(table, each, sequence));
                 return;
             }
         }

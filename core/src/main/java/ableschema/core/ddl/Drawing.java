@@ -5,6 +5,7 @@ import ableschema.core.schema.Column;
 import ableschema.core.schema.Identity;
 import ableschema.core.schema.Part;
 import ableschema.core.sql.dialect.DialectOption;
+import java.util.HashMap;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
@@ -40,9 +41,8 @@ final class Drawing {
         boolean usual = context.defaults.isSequenceOf(table, column, sequence)
                 && numbers.equals(new Identity(1, 1))
                 && made.filter(each -> SPECIAL.matcher(each.sql()).matches()).isEmpty();
-        options.keySet()
-                .removeIf(option ->
-                        option.endsWith("." + DialectOption.SERIAL) || option.endsWith("." + DialectOption.SEQUENCE));
+        options.remove(option(DialectOption.SERIAL));
+        options.remove(option(DialectOption.SEQUENCE));
         if (usual) {
             context.option(options, Part.Kind.COLUMN, DialectOption.SERIAL, "yes");
         } else if (made.isPresent()
@@ -50,6 +50,21 @@ final class Drawing {
             return numbers; // which stays where it is
         }
         return context.draft.drawn(key);
+    }
+
+    /** The column that draws its numbers from a sequence from now on. */
+    Column drawn(DraftTable table, Column column, String sequence) {
+        var options = new HashMap<>(column.options());
+        Identity numbers = from(sequence, table, column.name(), options);
+        return OtherReader.numbered(column, numbers.start(), numbers.step(), false)
+                .withOptions(options);
+    }
+
+    /** The column that draws from no sequence any more; one that numbers itself goes on. */
+    Column released(Column column) {
+        boolean drawing = column.options().containsKey(option(DialectOption.SERIAL))
+                || column.options().containsKey(option(DialectOption.SEQUENCE));
+        return drawing ? without(column.unnumbered()) : column;
     }
 
     /** A column that is taken over from another table draws from the sequence of that one. */

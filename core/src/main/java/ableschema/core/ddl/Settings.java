@@ -94,7 +94,7 @@ final class Settings {
     List<Carried> statements(DraftTable table, Context context) {
         var statements = new ArrayList<Carried>();
         for (DraftTable parent : parents) {
-            if (context.draft.tables().contains(parent)) {
+            if (context.draft.table(parent.name).filter(each -> each == parent).isPresent()) {
                 statements.add(carried(
                         "rows of " + table.name + " in " + parent.name,
                         "ALTER TABLE " + name(table, context.dialect) + " INHERIT " + name(parent, context.dialect),

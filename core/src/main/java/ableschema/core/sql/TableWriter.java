@@ -204,7 +204,7 @@ final class TableWriter {
                             + dialect.quoted(table.primaryKey().orElseThrow().name()) + " " // only a key is numbered so
                             + identity(column, base));
         } else {
-            if (numbered && !identity(column, base).isEmpty()) {
+            if (numbered) {
                 add(clauses, identity(column, base));
             }
             shortfalls.filled(column).ifPresent(sql -> add(clauses, "DEFAULT " + sql));
@@ -224,7 +224,7 @@ final class TableWriter {
     }
 
     private static void add(StringBuilder clauses, String clause) {
-        clauses.append(clauses.isEmpty() ? "" : " ").append(clause);
+        clauses.append(clauses.isEmpty() || clause.isEmpty() ? "" : " ").append(clause);
     }
 
     private String identity(Column column, DataType base) {

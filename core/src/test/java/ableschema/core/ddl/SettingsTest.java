@@ -217,4 +217,23 @@ class SettingsTest {
         assertThat(DesignScript.definitions(opened.mapping(), read.dialect()).text())
                 .contains("CREATE UNIQUE INDEX one ON t ((TRUE)) WHERE active;");
     }
+
+    @Test
+    void a_column_that_draws_no_more_numbers_itself_where_that_is_said() {
+        SqlRead read = read(
+                """
+                CREATE SEQUENCE visits;
+                CREATE TABLE visit (no bigint PRIMARY KEY DEFAULT nextval('visits'), other serial);
+                ALTER TABLE visit ALTER no DROP DEFAULT, ALTER no ADD GENERATED ALWAYS AS IDENTITY;
+                ALTER TABLE visit ALTER other DROP DEFAULT;
+                DROP SEQUENCE visits;
+                """);
+
+        assertThat(DesignScript.definitions(
+                                Reverse.of(read, "harbour").document().mapping(), read.dialect())
+                        .text()
+                        .replaceAll(" +", " "))
+                .contains("no bigint GENERATED ALWAYS AS IDENTITY NOT NULL", "other integer NOT NULL");
+        assertThat(read.schema().carried()).isEmpty();
+    }
 }
