@@ -14,6 +14,15 @@ public record Plural(Map<String, String> taught) {
 
     public static final Plural ENGLISH = new Plural(Map.of());
 
+    /** What the inflector forms as a rule would, and people do not. */
+    private static final Map<String, String> UNRULY = Map.of(
+            "person", "people",
+            "people", "people",
+            "staff", "staff",
+            "goods", "goods",
+            "medium", "media",
+            "equipment", "equipment");
+
     /** The inflector tries hundreds of patterns on each word. */
     private static final Map<String, String> KNOWN = new ConcurrentHashMap<>();
 
@@ -37,7 +46,8 @@ public record Plural(Map<String, String> taught) {
         if (KNOWN.size() > 10_000) {
             KNOWN.clear();
         }
-        return KNOWN.computeIfAbsent(word, English::plural);
+        String unruly = UNRULY.get(word.toLowerCase(Locale.ROOT));
+        return unruly == null ? KNOWN.computeIfAbsent(word, English::plural) : inCaseOf(word, unruly);
     }
 
     private static String inCaseOf(String model, String word) {

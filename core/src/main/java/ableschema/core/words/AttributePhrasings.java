@@ -7,6 +7,7 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
 
 /** Phrasings of what is known of each: lists with articles and "and", headings with a list, types by the words of the trade. */
 final class AttributePhrasings {
@@ -20,27 +21,29 @@ final class AttributePhrasings {
     private static final Pattern HAS = Pattern.compile(
             "(.+?) (?:also )?(has|have|must have|should have|is described by|are described by)(:?) (.+)", CASE);
 
+    /** "A number of 12 digits" is one, and no number of digits. */
+    private static final Pattern SIGNED = Pattern.compile(
+            "(?:a |one )?(?:number of|\\w+-)(?: ?(?:up to |at most )?\\w+)? ?(?:digits?|characters?|letters?|signs?)\\b",
+            CASE);
+
+    /** What a subject does not hold. */
+    private static final Pattern TOLD = Pattern.compile(",|\\b(?:but|not|if|when|them|which|who|that|whose)\\b", CASE);
+
     private static final Pattern MODAL = Pattern.compile("(.+) (?:may|can|might|could)", CASE);
 
     /** Looked for where nothing "has" anything, as these are nouns too: each store, each record. */
     private static final Pattern STORES =
             Pattern.compile("(.+?) (?:also )?(store|stores|record|records|keeps)(:?) (.+)", CASE);
 
-    /** The types that are written otherwise elsewhere, in the order in which they are looked for. */
-    private static final List<String[]> TYPES = List.of(
-            new String[] {"n?(?:var)?char(?:2|acter)? ?\\((\\d+)\\)", "text $1"},
-            new String[] {"string ?\\((\\d+)\\)", "text $1"},
-            new String[] {"(?:numeric|decimal|number) ?\\((\\d+) ?, ?(\\d+)\\)", "decimal $1,$2"},
-            new String[] {"(?:numeric|decimal|number) ?\\((\\d+)\\)", "decimal $1,0"},
-            new String[] {"(?:string|varchar|clob)\\b", "text"},
-            new String[] {"(?:big|small|tiny)?int(?:eger)?\\b", "whole"},
-            new String[] {"bool(?:ean)?\\b", "yes/no"},
-            new String[] {"(?:timestamp|datetime)\\b", "moment"},
-            new String[] {"(?:float|double(?: precision)?)\\b", "real"},
-            new String[] {"(?:blob|binary)\\b", "bytes"});
+    /** A number of something, or the rest of a list of numbers: no name of an attribute. */
+    private static final Pattern NUMBERED = Pattern.compile(
+            "^\\[?(?:or|either|been|to|not|never|always|until|if|when|while|before|after|during|for|with|without|unless|because|since|per) |\\d \\p{L}"
+                    + "| unique ",
+            CASE);
 
-    private static final Pattern SENTENCE =
-            Pattern.compile(" (?:has|have|is|are|that|which|who|whose|can|may|must|each|every) ", CASE);
+    private static final Pattern SENTENCE = Pattern.compile(
+            " (?:has|have|is|are|that|which|who|whose|can|may|must|each|every|if|when|once|unless|while|because) ",
+            CASE);
 
     private final SaidNouns said;
 
@@ -73,17 +76,20 @@ final class AttributePhrasings {
     private Optional<Phrasing> has(Cut has) {
         String list = has.group(4);
         String masked = Quoted.masked(list);
-        boolean counted = Counts.begin(masked);
+        boolean counted = Counts.begin(masked) && !SIGNED.matcher(masked).lookingAt();
         List<String> members = SaidNouns.members(list);
         boolean heading = !has.group(3).isEmpty();
         boolean storing = !has.group(2).toLowerCase(Locale.ROOT).matches("has|have|must have|should have");
+        if (TOLD.matcher(Quoted.masked(has.group(1))).find() || masked.startsWith("to ")) {
+            return Optional.empty(); // "not all of them have to be": no attribute is spoken of
+        }
         if (counted && !heading || Quoted.masked(has.group(1)).contains(";") || members.isEmpty()) {
             return Optional.empty();
         }
         String only = members.get(0);
         boolean articles = members.stream().anyMatch(SaidNouns::hasArticle);
         if (members.size() == 1 && !heading && !storing) {
-            boolean related = said.entity(only).isPresent() || !SaidNouns.hasArticle(only) && said.isPlural(only);
+            boolean related = said.isEntity(only) || !SaidNouns.hasArticle(only) && said.isPlural(only);
             boolean item = only.contains(":") || only.contains("(") || only.contains("[") || only.contains("\"");
             if (related && !item) {
                 return Optional.empty(); // a relationship to another entity
@@ -92,8 +98,29 @@ final class AttributePhrasings {
         if (storing && !articles && members.size() == 1) {
             return Optional.empty();
         }
+        Optional<Cut> listed = Cut.of(LISTED, list);
+        if (listed.isPresent() && !heading) {
+            return values(has.group(1), listed.get());
+        }
         Matcher modal = MODAL.matcher(has.group(1));
         return modal.matches() ? attributes(modal.group(1), list, true) : attributes(has.group(1), list);
+    }
+
+    /** What begins so lists attributes, as the grammar does, unless they have articles. */
+    private static final Pattern EACH = Pattern.compile("each ", CASE);
+
+    /** "Bookings have a status: booked, boarded or cancelled." */
+    private static final Pattern LISTED = Pattern.compile(
+            "(?:an? |the |its |their )?(\\p{L}[\\p{L} ]*?)(?: ?:|,? (?:which|that) (?:is|can be|may be)(?: one of| either)?:?) ?([^:()]+?,? or [^:()]+)",
+            CASE);
+
+    private Optional<Phrasing> values(String noun, Cut listed) {
+        List<String> values = SaidNouns.members(listed.group(2).replaceAll("(?i),? or ", ", "));
+        return Optional.of(ReadAs.of("Each " + said.one(noun) + " has " + Nouns.listed(listed.group(1)) + " (one of "
+                + values.stream()
+                        .map(value -> Quoted.is(value) ? value : Nouns.listed(value))
+                        .collect(Collectors.joining(", "))
+                + ")."));
     }
 
     private Optional<Phrasing> attributes(String noun, String list) {
@@ -102,57 +129,68 @@ final class AttributePhrasings {
 
     /** @param optional whether each may have them and need not */
     private Optional<Phrasing> attributes(String noun, String list, boolean optional) {
+        String owner = isPairing(noun) ? noun.strip().replaceFirst("(?i)^(?:each|every) ", "") : said.one(noun);
         var items = new ArrayList<String>();
-        for (String member : SaidNouns.members(list)) {
-            String item = item(optional ? "optional " + member : member);
-            if (SENTENCE.matcher(" " + Quoted.masked(item).replaceFirst("[:(].*", "") + " ")
-                    .find()) {
+        var sentences = new ArrayList<String>();
+        for (String member : withBounds(SaidNouns.members(list))) {
+            boolean listed = EACH.matcher(noun).lookingAt() && !SaidNouns.hasArticle(member);
+            Optional<String> related = listed ? Optional.empty() : related(owner, member, optional);
+            if (related.isPresent()) {
+                sentences.add(related.get());
+                continue;
+            }
+            String item = SaidItem.item(optional ? "optional " + member : member);
+            String name = Quoted.masked(item).replaceFirst("[:(].*", "");
+            if (NUMBERED.matcher(name).find()
+                    || SENTENCE.matcher(" " + name + " ").find()) {
                 return Optional.of(new Phrasing.Refused(
                         "the name of an attribute ends before this; say the rest in a sentence of its own", member));
             }
             items.add(item);
         }
-        String owner = isPairing(noun) ? noun.strip().replaceFirst("(?i)^(?:each|every) ", "") : said.one(noun);
-        return Optional.of(ReadAs.of("Each " + owner + " has " + String.join(", ", items) + "."));
+        if (!items.isEmpty()) {
+            sentences.add(0, "Each " + owner + " has " + String.join(", ", items) + ".");
+        }
+        return Optional.of(new ReadAs(sentences));
+    }
+
+    private static final Pattern BOUND = Pattern.compile(
+            "(?:at most|at least|no more than|no less than|up to|greater than|more than|less than|between|from) .*",
+            CASE);
+
+    /** "A number of seats, at least 1" is one attribute. */
+    private static List<String> withBounds(List<String> members) {
+        var joined = new ArrayList<String>();
+        for (String member : members) {
+            int last = joined.size() - 1;
+            if (last >= 0 && BOUND.matcher(member).matches()) {
+                joined.set(last, joined.get(last) + " " + member);
+            } else {
+                joined.add(member);
+            }
+        }
+        return joined;
+    }
+
+    /** "A customer" among what an order has is no attribute where customers are known of: the two are related. */
+    private Optional<String> related(String owner, String member, boolean optional) {
+        boolean maybe = optional || member.matches("(?i)(?:optional(?:ly)?|possibly|maybe|perhaps) .*");
+        String noun = SaidNouns.bare(
+                maybe ? member.replaceFirst("(?i)^(?:optional(?:ly)?|possibly|maybe|perhaps) ", "") : member);
+        boolean plain = noun.indexOf(':') < 0 && noun.indexOf('(') < 0 && noun.indexOf('"') < 0;
+        if (!plain || !said.isEntity(noun)) {
+            return Optional.empty();
+        }
+        boolean many = said.isPlural(noun);
+        return Optional.of("Each " + owner + " has "
+                + (many
+                        ? "any number of " + said.many(noun)
+                        : (maybe ? "at most one " : "exactly one ") + said.one(noun))
+                + ".");
     }
 
     /** {@code pairing "apiary offers forage plant"} is said of a relationship and stands as it is. */
     private static boolean isPairing(String noun) {
         return noun.toLowerCase(Locale.ROOT).contains("pairing \"");
-    }
-
-    private static String item(String member) {
-        String name = SaidNouns.bare(member);
-        boolean optional = name.matches("(?i)(?:optional(?:ly)?|possibly|maybe|perhaps) .*");
-        if (optional) {
-            name = SaidNouns.bare(name.replaceFirst("(?i)^\\w+ ", ""));
-        }
-        Matcher bracket = Pattern.compile("(.+?) ?\\((?:optional|if known|may be empty|nullable)\\)", CASE)
-                .matcher(name);
-        if (bracket.matches()) {
-            optional = true;
-            name = bracket.group(1);
-        }
-        name = typed(name);
-        int colon = name.indexOf(':');
-        if (optional && !name.startsWith("[")) {
-            return colon < 0 ? "[" + name + "]" : "[" + name.substring(0, colon) + "]" + name.substring(colon);
-        }
-        return name;
-    }
-
-    private static String typed(String item) {
-        Matcher type = Pattern.compile("^([^:\"]+?\\]?) ?: ?(.+)$").matcher(item);
-        if (!type.matches()) {
-            return item;
-        }
-        String words = type.group(2);
-        for (String[] each : TYPES) {
-            Matcher known = Pattern.compile("^" + each[0], CASE).matcher(words);
-            if (known.find()) {
-                return type.group(1) + ": " + known.replaceFirst(each[1]);
-            }
-        }
-        return item;
     }
 }

@@ -12,7 +12,11 @@ final class Counts {
 
     private static final List<String> NUMBERS = List.of(
             "zero", "one", "two", "three", "four", "five", "six", "seven", "eight", "nine", "ten", "eleven", "twelve");
-    private static final String N = "(\\d{1,6}|" + String.join("|", NUMBERS) + ")";
+
+    /** Words for small numbers, as the alternatives of a pattern. */
+    static final String WORDS = String.join("|", NUMBERS);
+
+    private static final String N = "(\\d{1,6}|" + WORDS + ")";
     private static final int MANY = Cardinality.MANY;
 
     /** One way to say how many, and what its numbers mean. */
@@ -37,9 +41,10 @@ final class Counts {
             way("zero or one|none or one|no or one|one or none|one or no", (a, b) -> Cardinality.AT_MOST_ONE),
             way("one or more|one or several|one or many|one, several or many", (a, b) -> Cardinality.AT_LEAST_ONE),
             way(
-                    "zero,? one or more|zero or more|zero or several|zero or many|none or more|none, one or more|any number of"
+                    "(?:zero|none|no),? (?:one,? )?or (?:more|many|several)|any number of"
                             + "|an unlimited number of|a number of|lots of|numerous|several|many|multiple|some|various",
                     (a, b) -> Cardinality.ANY_NUMBER),
+            way("N or N", (a, b) -> new Cardinality(Math.min(a, b), Math.max(a, b))),
             way("N or more", (a, b) -> new Cardinality(a, MANY)),
             way("N or (?:fewer|less)", (a, b) -> new Cardinality(0, a)),
             way(
@@ -117,7 +122,8 @@ final class Counts {
         }
     }
 
-    private static int number(String text) {
+    /** A number in figures or as one of {@link #WORDS}. */
+    static int number(String text) {
         int word = NUMBERS.indexOf(text.toLowerCase(Locale.ROOT));
         return word >= 0 ? word : Integer.parseInt(text);
     }

@@ -1,10 +1,12 @@
 package ableschema.core.words;
 
+import ableschema.core.design.Design;
 import ableschema.core.design.Id;
 import ableschema.core.design.IdKind;
 import ableschema.core.design.IdSource;
 import ableschema.core.document.Document;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -34,6 +36,10 @@ public final class DesignReader {
     private final Map<Said, Problem> problems = new LinkedHashMap<>();
     private final List<ReadAs> readings = new ArrayList<>();
     private final boolean strict;
+
+    /** What sentences of the text tell something of, so that it is an entity in those before them too. */
+    private final Set<String> expected = new HashSet<>();
+
     private Document document;
 
     private DesignReader(Document start, boolean strict) {
@@ -85,6 +91,12 @@ public final class DesignReader {
     public static Result read(String text, boolean strict) {
         var reader = new DesignReader(Document.EMPTY, strict);
         String[] lines = text.split("\\R", -1);
+        if (!strict) {
+            var phrasings = new Phrasings(Design.EMPTY);
+            Arrays.stream(lines)
+                    .flatMap(line -> phrasings.subject(line).stream())
+                    .forEach(reader.expected::add);
+        }
         for (int i = 0; i < lines.length; i++) {
             if (!lines[i].isBlank() && !lines[i].stripLeading().startsWith("#")) {
                 reader.readLine(lines[i], i + 1);
@@ -128,7 +140,7 @@ public final class DesignReader {
         SpokenLine.Heard heard = strict
                 ? new SpokenLine.Heard(
                         new RuleLine(document.design(), Optional.empty(), ids).read(said.text()), List.of(), List.of())
-                : new SpokenLine(document.design(), Optional.empty(), ids).read(said.text());
+                : new SpokenLine(document.design(), Optional.empty(), ids, expected).read(said.text());
         if (heard.understanding() instanceof Understanding.NotUnderstood not) {
             used.removeAll(made);
             problems.put(said, new Problem(said.line(), said.offset() + not.start() + 1, not.problem()));

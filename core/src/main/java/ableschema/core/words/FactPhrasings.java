@@ -5,68 +5,36 @@ import ableschema.core.words.Phrasing.ReadAs;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
-import java.util.Map;
 import java.util.Optional;
-import java.util.concurrent.ConcurrentHashMap;
-import java.util.function.Function;
-import java.util.regex.Matcher;
+import java.util.regex.MatchResult;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 
 /** Phrasings of what tells one from another, of kinds, of single attributes and of dependencies. */
-final class FactPhrasings {
+final class FactPhrasings extends SentenceForms {
 
     private static final String ANY_CASE =
             ",? (?:whatever (?:its|the) (?:letter )?case|regardless of (?:its |the )?(?:letter )?case|in any (?:letter )?case|ignoring"
                     + " (?:its |the )?(?:letter )?case)";
-    private static final String VALUE = "(\uE000+|'[^']*'|-?[\\p{L}\\d.][\\p{L}\\d._-]*)";
-    private static final String NUMBER = "(-?\\d+(?:[.,]\\d+)?)";
-    private static final String UNIT = "(?: [\\p{L}%°/³²]+)?";
-    private static final String IS = "(?:must be|has to be|should be|must lie|is|lies|are|ranges|can be|may be)";
 
-    /** Patterns are made once, as each sentence of a text is read with nouns of its own. */
-    private static final Map<String, Pattern> COMPILED = new ConcurrentHashMap<>();
+    private static final Pattern MOMENT = Pattern.compile(
+            "(\\p{L}+) (?:exactly one|an?|one|another|a certain|a given|a specific) (start |end |begin |first |last )?(date|day|time|moment|year)",
+            Pattern.CASE_INSENSITIVE);
 
-    private static final Pattern SENTENCE =
-            Pattern.compile(" (?:has|have|is|are|that|which|who|can|may|must) ", Pattern.CASE_INSENSITIVE);
+    /** A kind is called by no more words than these. */
+    private static final int MOST_WORDS = 3;
 
     private final SaidNouns said;
-    private final List<Form> forms = new ArrayList<>();
+    private final SaidAttributes attributes;
 
-    private record Form(Pattern pattern, Function<Cut, Optional<Phrasing>> reading) {}
-
-    FactPhrasings(SaidNouns said) {
+    FactPhrasings(SaidNouns said, SaidAttributes attributes) {
         this.said = said;
+        this.attributes = attributes;
         keys();
         computations();
         kinds();
-        single();
-        rules();
+        moments();
         others();
-    }
-
-    Optional<Phrasing> of(String sentence) {
-        for (Form form : forms) {
-            Optional<Phrasing> found = Cut.of(form.pattern(), sentence)
-                    .filter(FactPhrasings::isOfPlainParts)
-                    .flatMap(form.reading());
-            if (found.isPresent()) {
-                return found;
-            }
-        }
-        return Optional.empty();
-    }
-
-    /** Whether no part holds another sentence. */
-    private static boolean isOfPlainParts(Cut cut) {
-        for (int i = 1; i <= cut.matcher().groupCount(); i++) {
-            String part = " " + Quoted.masked(cut.group(i)) + " ";
-            boolean definition = i == 2 && part.toLowerCase(Locale.ROOT).matches(" an? .*");
-            if (!definition && SENTENCE.matcher(part).find()) {
-                return false;
-            }
-        }
-        return true;
     }
 
     private void computations() {
@@ -77,25 +45,9 @@ final class FactPhrasings {
         form("(?:an?|each|every|the) (.+?)'s (.+?)" + computed, m -> computed(m.group(2), m.group(1), m.group(3)));
     }
 
-    private void form(String pattern, Function<Cut, Optional<Phrasing>> reading) {
-        forms.add(new Form(COMPILED.computeIfAbsent(pattern, FactPhrasings::compiled), reading));
-    }
-
-    private static Pattern compiled(String pattern) {
-        return Pattern.compile(pattern + "\\s*\\.?", Pattern.CASE_INSENSITIVE);
-    }
-
-    private static Optional<Phrasing> readAs(String... sentences) {
-        return Optional.of(ReadAs.of(sentences));
-    }
-
-    private static Optional<Phrasing> refused(String problem) {
-        return Optional.of(new Phrasing.Refused(problem));
-    }
-
     private void keys() {
         form(
-                "(.+?) (?:is|are) (?:uniquely )?(?:identified|told apart|recognised|recognized) by (?:its|their|the|a|an)? ?(.+)",
+                "(.+?) (?:is|are) (?:uniquely )?(?:identified|told apart|recognised|recognized) by (?:(?:its|their|the|an?) )?(.+)",
                 m -> identified(m.group(1), m.group(2)));
         form("the (?:primary )?key of (.+?) is (.+)", m -> identified(m.group(1), m.group(2)));
         form("(.+?) (?:uniquely )?identif(?:ies|y) (.+)", m -> identified(m.group(2), m.group(1)));
@@ -107,9 +59,14 @@ final class FactPhrasings {
                 "no two (.+?) (?:have|has|share|can have|may have|may share) (?:the|a) same (.+?)" + ANY_CASE,
                 m -> uniqueInAnyCase(m.group(1), m.group(2)));
         form(
-                "(?:the )?(.+?) of (?:an? |each |every |the )?(.+?) (?:must be|is|has to be|should be) unique"
+                "(?:the )?(.+?) of (?:an? |each |every |the )?(.+?) (?:must be|is|are|has to be|have to be|should be) unique"
                         + ANY_CASE,
                 m -> uniqueInAnyCase(m.group(2), m.group(1)));
+        form(
+                "no two (.+?) (?:of|in|at|on|within) (?:an?|one|the same|the) (.+?) (?:have|has|share|can have|may have|may share) (?:the|a)"
+                        + " same (.+)",
+                m -> readAs("No two " + SaidNouns.bare(m.group(1)) + " share their "
+                        + parts(SaidNouns.bare(m.group(2)) + ", " + m.group(3)) + "."));
         form(
                 "no two (.+?) (?:have|has|share|can have|may have|may share) (?:the|a) same (.+)",
                 m -> readAs("No two " + SaidNouns.bare(m.group(1)) + " share their " + parts(m.group(2)) + "."));
@@ -117,10 +74,11 @@ final class FactPhrasings {
                 "the combination of (.+?) (?:is|must be) unique",
                 m -> refused("of which entity? Say: No two … share their " + parts(m.group(1)) + "."));
         form(
-                "(.+?) (?:has|have|must have) (?:an? )?unique (.+)",
-                m -> readAs("Each " + said.one(m.group(1)) + " has " + Nouns.listed(SaidNouns.bare(m.group(2)))
-                        + " (unique)."));
-        form("(.+?) (?:must be|is|has to be|should be) unique", m -> ofAttribute(m.group(1), "unique"));
+                "(.+?) (?:has|have|must have) (?:an? |its |their )?(?:own )?unique (.+)",
+                m -> readAs("Each " + said.one(m.group(1)) + " has " + SaidItem.unique(m.group(2)) + "."));
+        form(
+                "(.+?) (?:must be|is|are|has to be|have to be|should be) unique",
+                m -> attributes.fact(m.group(1), "unique"));
     }
 
     private Optional<Phrasing> uniqueInAnyCase(String noun, String attribute) {
@@ -134,7 +92,20 @@ final class FactPhrasings {
     }
 
     private Optional<Phrasing> identified(String noun, String list) {
-        return readAs("Each " + said.one(noun) + " is identified by its " + parts(list) + ".");
+        String parts = said.entity(noun).map(owner -> ofItsOwn(owner, list)).orElse(list);
+        return readAs("Each " + said.one(noun) + " is identified by its " + parts(parts) + ".");
+    }
+
+    /** "The wagon number" of a wagon is its number, where it has one. */
+    private static String ofItsOwn(Entity owner, String list) {
+        String bare = SaidNouns.bare(list);
+        int name = owner.name().length();
+        boolean prefixed = bare.regionMatches(true, 0, owner.name() + " ", 0, name + 1);
+        return prefixed
+                        && owner.body().attribute(bare).isEmpty()
+                        && owner.body().attribute(bare.substring(name + 1)).isPresent()
+                ? bare.substring(name + 1)
+                : list;
     }
 
     private static String parts(String list) {
@@ -166,15 +137,21 @@ final class FactPhrasings {
     }
 
     private void kinds() {
-        form("(.+?) is either (.+)", m -> kindsOf(m.group(1), m.group(2)));
+        form("(.+?) (?:is|are) either (.+)", m -> kindsOf(m.group(1), m.group(2)));
         form("there are (?:\\w+ )?(?:kinds|types|sorts) of (.+?): ?(.+)", m -> specialKinds(m.group(1), m.group(2)));
         form(
                 "(?:an? |the |each |every )?(.+?) (?:is|are) (?:an? )?(?:type|sort|kind|subtype|special kind)s? of (.+)",
                 m -> readAs("Each " + said.one(m.group(1)) + " is a kind of " + said.one(m.group(2)) + "."));
         form(
-                "(\\p{L}[\\p{L}, ]*? and \\p{L}+) are (\\p{L}+)",
+                "(\\p{L}[\\p{L}, ]*? and \\p{L}[\\p{L} ]*?) are (?:both |all )?(\\p{L}[\\p{L} ]*)",
                 m -> SaidNouns.members(m.group(1)).stream().allMatch(said::isPlural) && said.isPlural(m.group(2))
                         ? kindsOf(m.group(2), m.group(1))
+                        : Optional.empty());
+        form(
+                "(?:all |every |each |an? |the )?(.+?) (?:is|are) (\\p{L}[\\p{L}, -]*,? or \\p{L}[\\p{L} -]*)",
+                m -> SaidNouns.members(m.group(2).replaceAll("(?i),? or ", ", ")).stream()
+                                .allMatch(said::isPlural)
+                        ? kindsOf(m.group(1), m.group(2))
                         : Optional.empty());
         form(
                 "(?:an? |the )?(\\p{L}[\\p{L} -]*?) is (an? \\p{L}.* (?:of|that|who|which|where|in which|for) .*)",
@@ -191,9 +168,24 @@ final class FactPhrasings {
     }
 
     private Optional<Phrasing> kindsOf(String general, String kinds) {
-        return Optional.of(new ReadAs(SaidNouns.members(kinds.replaceAll("(?i),? or ", ", ")).stream()
-                .map(kind -> "Each " + said.one(kind) + " is a kind of " + said.one(general) + ".")
-                .toList()));
+        List<String> members = SaidNouns.members(kinds.replaceAll("(?i),? or ", ", "));
+        boolean told = members.stream()
+                .anyMatch(each -> SaidNouns.bare(each).split(" ").length > MOST_WORDS
+                        || Counts.find(Quoted.masked(SaidNouns.bare(each)), 0).isPresent());
+        if (told) {
+            return refused("only kinds stand behind \"is either\", each a noun; say the rest in a sentence of its own");
+        }
+        boolean states = members.size() == 2
+                && members.stream()
+                        .noneMatch(each -> SaidNouns.hasArticle(each)
+                                || said.isPlural(each)
+                                || said.entity(each).isPresent()
+                                || each.contains(" "));
+        return states
+                ? either(general, members.get(0), members.get(1))
+                : Optional.of(new ReadAs(members.stream()
+                        .map(kind -> "Each " + said.one(kind) + " is a kind of " + said.one(general) + ".")
+                        .toList()));
     }
 
     /** "There are two kinds of turbines: onshore and offshore". */
@@ -219,85 +211,12 @@ final class FactPhrasings {
                         "Each " + second + " " + one + " is a kind of " + one + "."))));
     }
 
-    private void single() {
-        String optional = "(?:is|are) optional|may be (?:unknown|empty|missing|left out|left empty)"
-                + "|can be (?:unknown|empty|missing|left out|left empty)|is not always known|need not be (?:known|given)";
-        form("(.+?) (?:" + optional + ")", m -> ofAttribute(m.group(1), ""));
-        form("by default,? (.+?) is " + VALUE, m -> ofAttribute(m.group(1), "default " + value(m.group(2))));
-        form("(.+?) (?:is|are) " + VALUE + " by default", m -> ofAttribute(m.group(1), "default " + value(m.group(2))));
-        form("(.+?) defaults to " + VALUE, m -> ofAttribute(m.group(1), "default " + value(m.group(2))));
-    }
-
-    private static String value(String given) {
-        if (given.startsWith("'")) {
-            String inside = given.substring(1, given.length() - 1);
-            return Nouns.isPlain(inside) ? inside : Quoted.of(inside);
-        }
-        return given;
-    }
-
-    private void rules() {
-        form(
-                "(.+?) " + IS + " (?:between|from) " + NUMBER + UNIT + " (?:and|to) " + NUMBER + UNIT,
-                m -> ofAttribute(m.group(1), "between " + number(m.group(2)) + " and " + number(m.group(3))));
-        form(
-                "(.+?) " + IS
-                        + " (at most|no more than|not more than|at least|no less than|greater than|more than|less than) "
-                        + NUMBER + UNIT,
-                m -> ofAttribute(m.group(1), comparison(m.group(2)) + " " + number(m.group(3))));
-        form(
-                "(.+?) (?:can't|can ?not|must not|may not|mustn't|is never) be negative",
-                m -> ofAttribute(m.group(1), "at least 0"));
-        form("(.+?) is never negative", m -> ofAttribute(m.group(1), "at least 0"));
-        form("(.+?) (?:must be|is always|has to be) positive", m -> ofAttribute(m.group(1), "greater than 0"));
-    }
-
-    private static String number(String text) {
-        return text.replace(',', '.');
-    }
-
-    private static String comparison(String words) {
-        return switch (words.toLowerCase(Locale.ROOT)) {
-            case "no more than", "not more than" -> "at most";
-            case "no less than" -> "at least";
-            case "more than" -> "greater than";
-            default -> words.toLowerCase(Locale.ROOT);
-        };
-    }
-
-    /**
-     * A fact about one attribute, of the entity that is named or of the only one that has it.
-     *
-     * @param flag what is said of it; empty that it may be left out
-     */
-    private Optional<Phrasing> ofAttribute(String phrase, String flag) {
-        Matcher of = Pattern.compile("(.+?) of (?:an? |the |each |every |all |any )(.+)", Pattern.CASE_INSENSITIVE)
-                .matcher(phrase);
-        Matcher whose = Pattern.compile("(?:an? |the |each |every )?(.+?)'s (.+)", Pattern.CASE_INSENSITIVE)
-                .matcher(phrase);
-        if (of.matches()) {
-            return fact(said.one(of.group(2)), Nouns.listed(SaidNouns.bare(of.group(1))), flag);
-        }
-        if (whose.matches()) {
-            return fact(said.one(whose.group(1)), Nouns.listed(SaidNouns.bare(whose.group(2))), flag);
-        }
-        if (phrase.toLowerCase(Locale.ROOT).startsWith("each ") || phrase.split(" ").length > 5) {
-            return Optional.empty();
-        }
-        Optional<Entity> owner = said.ownerOf(List.of(phrase));
-        String bare = Nouns.inSentence(SaidNouns.bare(phrase));
-        return owner.isPresent()
-                ? fact(said.nouns().one(owner.get()), SaidNouns.attribute(owner.get(), phrase), flag)
-                : refused("whose " + bare + "? Say: the " + bare + " of a …, and then what holds for it");
-    }
-
-    private static Optional<Phrasing> fact(String entity, String attribute, String flag) {
-        return readAs("Each " + entity + " has "
-                + (flag.isEmpty() ? "[" + attribute + "]" : attribute + " (" + flag + ")") + ".");
-    }
-
     private void others() {
         form("(.+?) (?:functionally )?determines? (.+)", this::determines);
+        form("(.+?) (?:is|are) (?:measured |given |kept |recorded |expressed )?in (\\p{L}+)", m -> attributes
+                .meant(m.group(1))
+                .flatMap(meant -> refused("the unit belongs to the name. Say: Each " + meant.owner() + " has "
+                        + meant.attribute() + " in " + m.group(2))));
         form(
                 ".+ depends? on .+",
                 m -> refused("which columns decide which? Say for example: Artist: name -> nationality"));
@@ -309,6 +228,39 @@ final class FactPhrasings {
                     return refused("two rules stand here. Say: Each " + one + " starts at exactly one " + place
                             + ". And: Each " + one + " ends at exactly one " + place + ".");
                 });
+    }
+
+    /** "A tariff is valid from a date until a date": a day or a moment is a value, and no entity. */
+    private void moments() {
+        String moment =
+                " (?:on|from|since|until|till|to|at|by|in) (?:exactly one|an?|one|another|a certain|a given|a specific) "
+                        + "(?:start |end |begin |first |last )?(?:date|day|time|moment|year)";
+        form(
+                "(.+?) (is |are |was |were |must be |can be |may be |gets |get )?(\\p{L}+)((?:(?: and)?" + moment
+                        + ")+)",
+                m -> said.entity("date").isPresent() || said.entity("day").isPresent() ? Optional.empty() : dated(m));
+    }
+
+    private Optional<Phrasing> dated(Cut found) {
+        boolean verb = !found.group(2).isEmpty()
+                || said.isPlural(found.group(1))
+                || found.group(3).toLowerCase(Locale.ROOT).endsWith("s");
+        boolean optional = found.group(2).toLowerCase(Locale.ROOT).matches("(?:can|may) be ");
+        List<String> items = MOMENT.matcher(found.group(4))
+                .results()
+                .map(each -> moment(found.group(3), each))
+                .map(item -> optional ? "[" + item.replaceFirst(":", "]:") : item)
+                .toList();
+        return verb
+                ? readAs("Each " + said.one(found.group(1)) + " has " + String.join(", ", items) + ".")
+                : Optional.empty();
+    }
+
+    /** "From a start date" is the start date, "expires on a day" the date "expires on". */
+    private static String moment(String verb, MatchResult said) {
+        String moment = said.group(3).toLowerCase(Locale.ROOT);
+        String name = said.group(2) == null ? verb + " " + said.group(1) : said.group(2) + moment;
+        return name.toLowerCase(Locale.ROOT) + ": " + moment.replace("day", "date");
     }
 
     private Optional<Phrasing> determines(Cut found) {

@@ -239,6 +239,29 @@ public final class Nouns {
                 : noun.equalsIgnoreCase(name) || noun.equalsIgnoreCase(plural.of(name));
     }
 
+    /** Plurals that are not formed by adding an ending, and their singulars; longer words end in them as well. */
+    private static final Map<String, String> UNRULY = Map.ofEntries(
+            Map.entry("people", "person"),
+            Map.entry("children", "child"),
+            Map.entry("men", "man"),
+            Map.entry("mice", "mouse"),
+            Map.entry("teeth", "tooth"),
+            Map.entry("feet", "foot"),
+            Map.entry("leaves", "leaf"),
+            Map.entry("shelves", "shelf"),
+            Map.entry("halves", "half"),
+            Map.entry("knives", "knife"),
+            Map.entry("wives", "wife"),
+            Map.entry("wolves", "wolf"),
+            Map.entry("calves", "calf"),
+            Map.entry("thieves", "thief"),
+            Map.entry("analyses", "analysis"),
+            Map.entry("criteria", "criterion"),
+            Map.entry("media", "medium"),
+            Map.entry("vertices", "vertex"),
+            Map.entry("matrices", "matrix"),
+            Map.entry("indices", "index"));
+
     /** The singulars that a plural may come from, the likeliest first; the noun itself where it is no plural. */
     public List<String> singulars(String noun) {
         var singulars = new ArrayList<String>();
@@ -246,6 +269,11 @@ public final class Nouns {
         plural.taught().forEach((one, many) -> {
             if (many.equalsIgnoreCase(noun)) {
                 singulars.add(one);
+            }
+        });
+        UNRULY.forEach((many, one) -> {
+            if (lower.endsWith(many)) {
+                singulars.add(noun.substring(0, noun.length() - many.length()) + one);
             }
         });
         if (lower.endsWith("ies")) {

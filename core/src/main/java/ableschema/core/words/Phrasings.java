@@ -4,6 +4,7 @@ import ableschema.core.design.Design;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
@@ -22,12 +23,16 @@ public final class Phrasings {
     private static final Pattern SPOKEN = Pattern.compile(
             "(?i)\\b(?:can|may|must|should|might|will|has to|have to|needs to|an?|the|its|their|several|many|multiple|some"
                     + "|fewer|less|more|only one|one single|one and only|up to|or several|or many|optional(?:ly)?|either|another"
-                    + "|n?varchar2?|string|int|integer|bigint|numeric|bool|boolean|timestamp|datetime|exc?\\w{2,6}ly)\\b"
+                    + "|n?varchar2?|string|int|integer|bigint|numeric|bool|boolean|timestamp|datetime|(?!exactly\\b)exc?\\w{2,6}ly)\\b"
                     + "|\\d ?\\.\\.| has .*\\band\\b| has unique | has:");
 
     /** An option of a relationship between its two clauses. */
     private static final Pattern OPTION_BETWEEN = Pattern.compile(
             "(?is)(each [^;()]+?) (\\((?:(?:first |second )?on |called |first as |second as )[^()]*\\))(; *each [^;()]+?)\\.?");
+
+    /** "Each result belongs to one test and one patient." */
+    private static final Pattern TWO_OBJECTS = Pattern.compile(
+            "(?i)each [^;:]* (?:exactly |at least |at most )?(?:one|\\d+) \\p{L}+(?: \\p{L}+)?,? and (?:exactly |at least |at most )?(?:one|\\d+) \\p{L}+(?: \\p{L}+)?\\.?");
 
     private static final Pattern SEARCHED = Pattern.compile(
             "(?i)(.+?) (?:is|are) (?:often |mostly |usually )?(searched|looked up|found|filtered|(?:searched and )?(?:sorted|ordered)) by (?:(?:its|their|the) )?(.+?)\\.?");
@@ -45,15 +50,40 @@ public final class Phrasings {
     private final SaidNouns said;
     private final VolumePhrasings volumes;
     private final FactPhrasings facts;
+    private final RulePhrasings rules;
+    private final DeletionPhrasings deletions;
     private final AttributePhrasings attributes;
     private final RelationPhrasings relations;
 
     public Phrasings(Design design) {
-        this.said = new SaidNouns(design);
+        this(design, Set.of());
+    }
+
+    /** @param expected entities that are not there yet and that another sentence speaks of, in small letters */
+    Phrasings(Design design, Set<String> expected) {
+        this.said = new SaidNouns(design, expected);
         this.attributes = new AttributePhrasings(said);
         this.relations = new RelationPhrasings(said);
         this.volumes = new VolumePhrasings(design, said);
-        this.facts = new FactPhrasings(said);
+        var spoken = new SaidAttributes(said);
+        this.facts = new FactPhrasings(said, spoken);
+        this.rules = new RulePhrasings(said, spoken);
+        this.deletions = new DeletionPhrasings(design, said);
+    }
+
+    private static final Pattern SPOKEN_OF = Pattern.compile(
+            "(?i)(?:(?:an?|each|every|all) )?(\\p{L}[\\p{L} -]{0,60}?) (?:also )?(?:has|have|belongs? to|(?:is|are) identified by|must have) .*");
+
+    /** The entity that a sentence tells something of, in the singular and small letters; empty where none is made by it. */
+    Optional<String> subject(String sentence) {
+        Matcher of = SPOKEN_OF.matcher(Quoted.masked(sentence.strip()));
+        if (!of.matches() || of.group(1).split(" ").length > 3) {
+            return Optional.empty();
+        }
+        boolean one = sentence.strip().matches("(?i)(?:an?|each|every) .*");
+        return one || said.isPlural(of.group(1))
+                ? Optional.of(said.one(of.group(1)).toLowerCase(Locale.ROOT))
+                : Optional.empty();
     }
 
     /** What a sentence comes to; never throws. */
@@ -68,16 +98,37 @@ public final class Phrasings {
                             + sentence.substring(between.start(2), between.end(2)) + ".");
         }
         String masked = Quoted.masked(sentence);
+        boolean several =
+                JoinedSentences.isIn(masked) || TWO_OBJECTS.matcher(masked).matches();
         if (sentence.isEmpty()
-                || isCanonical(masked) && !POSSESSIVE.matcher(masked).matches()) {
+                || isCanonical(masked) && !POSSESSIVE.matcher(masked).matches() && !several) {
             return new Phrasing.AsItStands();
         }
-        Optional<Phrasing> phrasing = rule(sentence)
+        return reading(sentence).filter(found -> !isTheSame(found, sentence)).orElseGet(Phrasing.AsItStands::new);
+    }
+
+    private Optional<Phrasing> reading(String said) {
+        String sentence = PlainWording.of(said);
+        boolean several = JoinedSentences.isIn(Quoted.masked(sentence));
+        Optional<Phrasing> parts = several
+                ? JoinedSentences.ofOneSubject(sentence, relations::subjectEnd, this::readingOfPart)
+                : Optional.empty();
+        return parts.or(() -> JoinedSentences.joined(sentence, relations::isInverse, this::readingOfPart))
+                .or(() -> rule(sentence))
                 .or(() -> volumes.of(sentence))
+                .or(() -> deletions.of(sentence))
+                .or(() -> rules.of(sentence))
                 .or(() -> facts.of(sentence))
                 .or(() -> attributes.of(sentence))
+                .or(() -> JoinedSentences.ofOneVerb(sentence, relations::clause, relations::of))
                 .or(() -> relations.of(sentence));
-        return phrasing.filter(found -> !isTheSame(found, sentence)).orElseGet(Phrasing.AsItStands::new);
+    }
+
+    private Optional<Phrasing> readingOfPart(String sentence) {
+        return isCanonical(Quoted.masked(sentence)) && !JoinedSentences.isIn(Quoted.masked(sentence))
+                ? Optional.of(Phrasing.ReadAs.of(Character.toUpperCase(sentence.charAt(0))
+                        + sentence.substring(1).replaceFirst("\\.*$", ".")))
+                : reading(sentence);
     }
 
     /** "For each stay, departed must be after arrived." */

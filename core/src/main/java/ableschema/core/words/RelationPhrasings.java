@@ -17,10 +17,13 @@ final class RelationPhrasings {
     private static final int CASE = Pattern.CASE_INSENSITIVE;
     private static final Pattern TAIL = Pattern.compile(
             ",? (?:at (?:a|any|one|the same) time|at once|on the same day|in total|over time|in its life)$", CASE);
-    private static final Pattern SECOND =
-            Pattern.compile("\\s*;\\s*|,? (?:and|while|whereas) (?=(?:an?|each|every|the) )", CASE);
-    private static final Pattern MODAL =
-            Pattern.compile("^(can|may|must|should|will|might|has to|have to|needs to|need to) ", CASE);
+    private static final Pattern SECOND = Pattern.compile(
+            "\\s*;\\s*|,? (?:and|but|while|whereas) (?=(?:an?|each|every|the) )"
+                    + "|, (?=(?:an?|each|every) \\p{L}[\\p{L} -]* (?:is|has|can|may|must) )",
+            CASE);
+    private static final Pattern MODAL = Pattern.compile(
+            "^(can|may|must|should|will|might|has to|have to|needs to|need to) (?:(?:only|also|always|sometimes) )?",
+            CASE);
     private static final Pattern NUMBER_APART = Pattern.compile(
             "(at least) (\\w+) (\\p{L}[\\p{L} -]*?) (?:and|but) (?:no more than|at most|not more than|up to) (\\w+)$",
             CASE);
@@ -34,76 +37,14 @@ final class RelationPhrasings {
     private static final Set<String> WHOLES =
             Set.of("consists of", "contains", "includes", "holds", "has", "comprises");
 
-    private static final Set<String> COMPARISONS =
-            Set.of("fewer", "more", "less", "than", "least", "most", "several", "multiple", "many", "few", "or", "and");
-
-    private static final Pattern STRAY =
-            Pattern.compile(",| (?:and|or|who|which|that|whose|where|with|has|have|is|are|can|may|must|not) ", CASE);
-    private static final Pattern LEFT_OVER = Pattern.compile(
-            " (?:on|in|at|during|per|from|for|by|to|until|since|before|after|without|under|over|as) .*", CASE);
-    private static final Pattern OF_ONE = Pattern.compile("(.+) of (?:an?|the|each|every|its|their) (.+)", CASE);
-    private static final Pattern TYPED = Pattern.compile(
-            "is an? (?:decimal|number|text|string|date|moment|time|year|whole|integer|boolean|uuid)\\b.*", CASE);
-    private static final Set<String> HOW_OFTEN = Set.of("time", "times", "once", "twice", "way", "ways");
-
     private static final Pattern DENIED = Pattern.compile("\\b(?:not|never|no longer|cannot)\\b|n't\\b", CASE);
-    private static final Set<String> UNITS = Set.of(
-            "kg",
-            "kgs",
-            "g",
-            "t",
-            "tonne",
-            "tonnes",
-            "ton",
-            "tons",
-            "km",
-            "m",
-            "cm",
-            "mm",
-            "metre",
-            "metres",
-            "meter",
-            "meters",
-            "litre",
-            "litres",
-            "l",
-            "ml",
-            "hour",
-            "hours",
-            "minute",
-            "minutes",
-            "second",
-            "seconds",
-            "percent",
-            "euro",
-            "euros",
-            "dollar",
-            "dollars",
-            "degrees",
-            "kilogram",
-            "kilograms",
-            "gram",
-            "grams",
-            "kilometre",
-            "kilometres",
-            "mile",
-            "miles");
 
     private final SaidNouns said;
+    private final ClauseCheck check;
 
     RelationPhrasings(SaidNouns said) {
         this.said = said;
-    }
-
-    /** One clause, taken apart. */
-    private record Clause(String subject, String verb, Cardinality cardinality, String object, boolean open) {
-        String said() {
-            return "ach " + subject + " " + verb + " " + Quantity.said(cardinality) + " " + object;
-        }
-
-        Clause with(Cardinality other, String noun) {
-            return new Clause(subject, verb, other, noun, false);
-        }
+        this.check = new ClauseCheck(said);
     }
 
     Optional<Phrasing> of(String sentence) {
@@ -113,21 +54,26 @@ final class RelationPhrasings {
                     "say what is the case, not what is not: 'at most 3' for 'not more than 3'", denied.group()));
         }
         int bracket = options(sentence);
-        String options = sentence.substring(bracket).replaceFirst("\\.\\s*$", "");
+        String options =
+                sentence.substring(bracket).replaceFirst("\\.\\s*$", "").strip();
         String clauses = sentence.substring(0, bracket).strip().replaceFirst("\\.+$", "");
         Matcher second = SECOND.matcher(Quoted.masked(clauses));
         boolean two = second.find();
-        Optional<Clause> forth = clause(two ? clauses.substring(0, second.start()) : clauses);
-        Optional<Clause> back = two ? clause(clauses.substring(second.end())) : Optional.empty();
+        Optional<SaidClause> forth = clause(two ? clauses.substring(0, second.start()) : clauses);
+        Optional<SaidClause> back = two ? clause(clauses.substring(second.end())) : Optional.empty();
         if (forth.isEmpty() || two && back.isEmpty()) {
             return Optional.empty();
         }
         Optional<Phrasing> slip = Stream.of(forth, back)
                 .flatMap(Optional::stream)
-                .flatMap(each -> slip(each).stream())
+                .flatMap(each -> check.slip(each).stream())
                 .findFirst();
         if (slip.isPresent()) {
             return slip;
+        }
+        if (two && isAboutObject(forth.get(), back.get()) && options.isEmpty()) {
+            return Optional.of(
+                    ReadAs.of("E" + forth.get().said() + ".", "E" + back.get().said() + "."));
         }
         String end = (options.isEmpty() ? "" : " " + options) + ".";
         String behind = back.map(clause -> "; e" + clause.said()).orElse("") + end;
@@ -145,80 +91,6 @@ final class RelationPhrasings {
         return Optional.of(ReadAs.of("E" + forth.get().said() + behind));
     }
 
-    /** A word that is nearly one of the grammar, or a comparison, is no verb; a noun that is nearly an entity is no new one. */
-    private Optional<Phrasing> slip(Clause clause) {
-        Matcher stray = STRAY.matcher(" " + Quoted.masked(clause.object()) + " ");
-        if (stray.find()) {
-            return Optional.of(new Phrasing.Refused(
-                    "only one entity stands behind the verb; say the rest in a sentence of its own", clause.object()));
-        }
-        Optional<Phrasing> other = noEntity(clause);
-        if (other.isPresent()) {
-            return other;
-        }
-        if (UNITS.contains(clause.object().toLowerCase(Locale.ROOT))) {
-            return Optional.of(new Phrasing.Refused(
-                    "a measure is no entity. Say for example: Each " + clause.subject()
-                            + " has weight: decimal 6,2 (at most 30)",
-                    clause.object()));
-        }
-        for (String word : Quoted.masked(clause.verb()).toLowerCase(Locale.ROOT).split(" ")) {
-            for (String known : List.of("exactly", "at least", "at most")) {
-                boolean near = !word.equals(known)
-                        && Spelling.distance(word, known.replace(" ", "")) <= (known.length() > 7 ? 1 : 2)
-                        && word.length() > 4;
-                if (near) {
-                    return Optional.of(new Phrasing.Refused("\"" + word + "\", did you mean \"" + known + "\"?", word));
-                }
-            }
-            if (COMPARISONS.contains(word)) {
-                return Optional.of(new Phrasing.Refused(
-                        "how many is meant by \"" + word
-                                + "\"? Say for example 'at most 4', 'at least one' or 'any number of'",
-                        word));
-            }
-        }
-        return Stream.of(clause.subject(), clause.object())
-                .flatMap(noun -> said.nearlyNamed(noun).stream()
-                        .<Phrasing>map(name -> new Phrasing.Refused(
-                                "\"" + noun + "\", did you mean \"" + name + "\"? If it is another, say first: " + noun
-                                        + " is an entity.",
-                                noun)))
-                .findFirst();
-    }
-
-    /** What stands where an entity is expected, and is none. */
-    private Optional<Phrasing> noEntity(Clause clause) {
-        String object = Quoted.masked(clause.object());
-        Matcher over = LEFT_OVER.matcher(object);
-        if (over.find() && said.entity(clause.object()).isEmpty()) {
-            return Optional.of(new Phrasing.Refused(
-                    "only one entity stands behind the verb; say the rest in a sentence of its own",
-                    over.group().strip()));
-        }
-        if (HOW_OFTEN.contains(object.toLowerCase(Locale.ROOT))
-                && said.entity(clause.object()).isEmpty()) {
-            return Optional.of(new Phrasing.Refused(
-                    "how often it happens is no number of something; say what is made each time, as in: Each hive is looked"
-                            + " at in any number of inspections",
-                    clause.object()));
-        }
-        Matcher ofOne = OF_ONE.matcher(Quoted.masked(clause.subject()));
-        if (ofOne.matches() && said.entity(clause.subject()).isEmpty()) {
-            return Optional.of(new Phrasing.Refused(
-                    "say it of the whole: Each " + said.one(ofOne.group(2)) + " has "
-                            + ofOne.group(1).toLowerCase(Locale.ROOT),
-                    clause.subject()));
-        }
-        if (TYPED.matcher(Quoted.masked(clause.verb())).matches()) {
-            return Optional.of(new Phrasing.Refused(
-                    "whose " + clause.subject() + "? Say for example: Each hive has " + clause.subject()
-                            + ": decimal 6,2",
-                    clause.subject()));
-        }
-        return Optional.empty();
-    }
-
     /** Where the options in brackets at the end begin. */
     private static int options(String sentence) {
         Matcher options = Pattern.compile(
@@ -227,7 +99,35 @@ final class RelationPhrasings {
         return options.find() ? options.start() : sentence.length();
     }
 
-    private Optional<Clause> clause(String text) {
+    /** Whether the second says of the object of the first what it has to do with a third, and so is a rule of its own. */
+    private boolean isAboutObject(SaidClause first, SaidClause second) {
+        String object = said.one(first.object());
+        String third = said.one(second.object());
+        return second.subject().equals(object)
+                && !third.equals(first.subject())
+                && Spelling.distance(third, first.subject()) > 2;
+    }
+
+    /** Whether a clause says the other reading of what another says: of the same two entities, the other way round. */
+    boolean isInverse(String clause, String other) {
+        Optional<SaidClause> forth = clause(clause);
+        Optional<SaidClause> back = clause(other);
+        return forth.isPresent()
+                && back.isPresent()
+                && said.one(forth.get().object()).equals(back.get().subject())
+                && said.one(back.get().object()).equals(forth.get().subject());
+    }
+
+    /** Where the subject of a sentence ends and its verb begins; 0 where that is not seen. */
+    int subjectEnd(String sentence) {
+        String rest = SaidNouns.bare(sentence);
+        int start = sentence.indexOf(rest);
+        int verb = verbAt(rest, start <= 0 || sentence.toLowerCase(Locale.ROOT).startsWith("all "));
+        return verb <= 0 ? 0 : start + verb;
+    }
+
+    /** One clause; empty where it is none. */
+    Optional<SaidClause> clause(String text) {
         String clause = TAIL.matcher(text.strip()).replaceFirst("");
         Matcher apart = NUMBER_APART.matcher(clause);
         if (apart.find()) {
@@ -248,7 +148,7 @@ final class RelationPhrasings {
         return predicate(said.one(noun), rest.substring(verb).strip(), !article);
     }
 
-    private Optional<Clause> predicate(String subject, String words, boolean plural) {
+    private Optional<SaidClause> predicate(String subject, String words, boolean plural) {
         String masked = Quoted.masked(words);
         Matcher modal = MODAL.matcher(masked);
         boolean free =
@@ -263,17 +163,25 @@ final class RelationPhrasings {
             if (verb.isEmpty() || object.isEmpty()) {
                 return Optional.empty();
             }
+            boolean exact = verbal.substring(count.get().start(), count.get().end())
+                    .matches("(?i)(?:exactly|precisely) .*|.* only .*");
             Cardinality cardinality =
-                    free && count.get().bare() && !count.get().cardinality().isMany()
+                    free && !exact && count.get().cardinality().max() == 1
                             ? Cardinality.AT_MOST_ONE
                             : count.get().cardinality();
-            return counted(subject, verb, cardinality, object);
+            if (cardinality.equals(Cardinality.ANY_NUMBER)) {
+                object = ClauseCheck.withoutHowOften(object); // any number a day is any number
+            }
+            boolean more = count.get().cardinality().isMany()
+                    && verbal.regionMatches(true, count.get().start(), "more than", 0, 9);
+            return counted(subject, verb, free && more ? Cardinality.ANY_NUMBER : cardinality, object);
         }
         return uncounted(subject, verbal, free, plural);
     }
 
-    private Optional<Clause> counted(String subject, String verb, Cardinality cardinality, String object) {
-        return Optional.of(new Clause(subject, verb, cardinality, inNumber(object, cardinality), false));
+    private Optional<SaidClause> counted(String subject, String verb, Cardinality cardinality, String said) {
+        String object = withoutOther(said);
+        return Optional.of(new SaidClause(subject, verb, cardinality, inNumber(object, cardinality), false));
     }
 
     /** The object in the number that goes with how many there are, where it is known which noun it is. */
@@ -282,18 +190,24 @@ final class RelationPhrasings {
         return Quoted.is(object) ? object : one ? said.one(object) : plural(object);
     }
 
+    /** "Another doctor" is a doctor too. */
+    private String withoutOther(String object) {
+        boolean other = object.regionMatches(true, 0, "other ", 0, 6);
+        return other && said.entity(object).isEmpty() ? object.substring(6) : object;
+    }
+
     private String plural(String object) {
         return said.many(object);
     }
 
     /** "is located in a building", "has turbines": an article makes it one, a plural any number. */
-    private Optional<Clause> uncounted(String subject, String verbal, boolean free, boolean plural) {
+    private Optional<SaidClause> uncounted(String subject, String verbal, boolean free, boolean plural) {
         Matcher article = Pattern.compile(
                         "^(.*?\\p{L}) (?:an?|the|its|their) (?!.* (?:an?|the) )(\\p{L}[\\p{L}\\d -]*)$", CASE)
                 .matcher(verbal);
         if (article.matches()) {
             Cardinality one = free ? Cardinality.AT_MOST_ONE : Cardinality.EXACTLY_ONE;
-            return Optional.of(new Clause(subject, article.group(1), one, said.one(article.group(2)), false));
+            return Optional.of(new SaidClause(subject, article.group(1), one, said.one(article.group(2)), false));
         }
         for (int space = verbal.indexOf(' '); space > 0; space = verbal.indexOf(' ', space + 1)) {
             String verb = verbal.substring(0, space);
@@ -302,9 +216,9 @@ final class RelationPhrasings {
             if (said.entity(object).isPresent() || last && said.isPlural(object)) {
                 boolean many = said.isPlural(object);
                 boolean open = many && plural && !WHOLES.contains(verb.toLowerCase(Locale.ROOT));
-                return Optional.of(new Clause(
+                return Optional.of(new SaidClause(
                         subject,
-                        verb,
+                        verb.replaceFirst("(?i) other$", ""),
                         many ? Cardinality.ANY_NUMBER : free ? Cardinality.AT_MOST_ONE : Cardinality.EXACTLY_ONE,
                         many ? plural(object) : said.one(object),
                         open));

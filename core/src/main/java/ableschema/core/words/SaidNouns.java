@@ -7,13 +7,15 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.Set;
 import java.util.regex.Pattern;
 
 /** Nouns as they are said: with articles, in the plural, in lists. */
 final class SaidNouns {
 
     private static final Pattern ARTICLE = Pattern.compile(
-            "(?:an? |the |each |every |all |any |its |their |his |her |this |one )+(?=\\S)", Pattern.CASE_INSENSITIVE);
+            "(?:an? |the |each |every |all |any |its |their |his |her |our |my |your |this |one )+(?=\\S)",
+            Pattern.CASE_INSENSITIVE);
     private static final Pattern BETWEEN = Pattern.compile(
             "\\s*,\\s*(?:and |or |as well as )?|\\s+(?:and|as well as|together with|plus)\\s+",
             Pattern.CASE_INSENSITIVE);
@@ -22,9 +24,12 @@ final class SaidNouns {
 
     private final Design design;
     private final Nouns nouns;
+    private final Set<String> expected;
 
-    SaidNouns(Design design) {
+    /** @param expected entities that are not there yet and that another sentence speaks of, in small letters */
+    SaidNouns(Design design, Set<String> expected) {
         this.design = design;
+        this.expected = expected;
         this.nouns = Nouns.of(design);
     }
 
@@ -72,7 +77,8 @@ final class SaidNouns {
                 .map(Entity::name)
                 .filter(name -> Math.abs(name.length() - noun.length()) <= 2
                         && Spelling.distance(name.toLowerCase(Locale.ROOT), noun) <= (noun.length() < 6 ? 1 : 2)
-                        && !design.plural().of(name).equalsIgnoreCase(noun))
+                        && !design.plural().of(name).equalsIgnoreCase(noun)
+                        && !noun.matches(Pattern.quote(name.toLowerCase(Locale.ROOT)) + "(?:er|or|ed|al|ly)s?"))
                 .findFirst();
     }
 
@@ -88,6 +94,11 @@ final class SaidNouns {
 
     Optional<Entity> entity(String phrase) {
         return nouns.entity(bare(phrase));
+    }
+
+    /** Whether a noun is an entity, or becomes one by what another sentence says. */
+    boolean isEntity(String phrase) {
+        return entity(phrase).isPresent() || expected.contains(one(phrase).toLowerCase(Locale.ROOT));
     }
 
     /** The members of a list, with its commas and "and", brackets and quotes respected. */

@@ -10,6 +10,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.Set;
 
 /** Reads a line as people say it: the canonical sentences that it comes to, and what they do. */
 public final class SpokenLine {
@@ -17,9 +18,16 @@ public final class SpokenLine {
     private final Design design;
     private final Optional<Id> chosen;
     private final IdSource ids;
+    private final Set<String> expected;
 
     /** @param chosen the entity that a dependency is about, which does not name it */
     public SpokenLine(Design design, Optional<Id> chosen, IdSource ids) {
+        this(design, chosen, ids, Set.of());
+    }
+
+    /** @param expected entities that are not there yet and that another sentence speaks of, in small letters */
+    SpokenLine(Design design, Optional<Id> chosen, IdSource ids, Set<String> expected) {
+        this.expected = expected;
         this.design = design;
         this.chosen = chosen;
         this.ids = ids;
@@ -43,7 +51,7 @@ public final class SpokenLine {
         if (text.isBlank()) {
             return new Heard(new RuleLine(design, chosen, ids).read(text), List.of(), List.of());
         }
-        Phrasing phrasing = new Phrasings(design).of(text);
+        Phrasing phrasing = new Phrasings(design, expected).of(text);
         if (phrasing instanceof Phrasing.ReadAs as) {
             return new Heard(understood(text, as.sentences()), as.sentences(), List.of());
         }

@@ -1,0 +1,204 @@
+package ableschema.core.words;
+
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.Set;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import java.util.stream.Stream;
+
+/** Finds what in a clause is no verb and no entity, so that it is refused and does not become a name. */
+final class ClauseCheck {
+
+    private static final int CASE = Pattern.CASE_INSENSITIVE;
+    private static final Set<String> COMPARISONS =
+            Set.of("fewer", "more", "less", "than", "least", "most", "several", "multiple", "many", "few", "or", "and");
+
+    private static final Pattern STRAY =
+            Pattern.compile(",| (?:and|or|who|which|that|whose|where|with|has|have|is|are|can|may|must|not) ", CASE);
+
+    private static final Pattern LEFT_OVER = Pattern.compile(
+            " (?:on|in|at|during|per|from|for|by|to|until|since|before|after|without|under|over|as) .*", CASE);
+
+    private static final Pattern OF_ONE = Pattern.compile("(.+) of (?:an?|the|each|every|its|their) (.+)", CASE);
+
+    private static final Pattern TYPED = Pattern.compile(
+            "is an? (?:decimal|number|text|string|date|moment|time|year|whole|integer|boolean|uuid)\\b.*", CASE);
+
+    private static final Set<String> HOW_OFTEN = Set.of("time", "times", "once", "twice", "way", "ways");
+    /** Words that stand between two nouns and are more than a verb: a list, another clause, a second noun. */
+    private static final Pattern NO_VERB = Pattern.compile(
+            "[,;]| (?:and|but|or|nor|either|neither|if|when|while|unless|until|which|who|whose|each|every|both|not|once|twice|per|times|such as|can|may|must|should|will) | (?:an?|the|one) \\p{L}",
+            CASE);
+
+    private static final Pattern HOW_OFTEN_AT_END = Pattern.compile(
+            " (?:an?|per|each|every|in an?) (?:hour|shift|day|night|week|month|quarter|season|year)$| (?:once|twice)$",
+            CASE);
+
+    private static final Set<String> UNITS = Set.of(
+            ("kg kgs g t tonne tonnes ton tons km m cm mm metre metres meter meters litre litres l ml hour hours minute minutes "
+                            + "second seconds percent euro euros dollar dollars degrees kilogram kilograms gram grams kilometre kilometres mile miles")
+                    .split(" "));
+
+    /** These may be things of their own: a plant is in bloom in several months. */
+    private static final Set<String> PERIODS = Set.of(
+            "day", "days", "week", "weeks", "month", "months", "year", "years", "night", "nights", "season", "seasons");
+
+    private static final Pattern LASTING = Pattern.compile("lasts|takes|is|(?:runs|stays|holds|is \\p{L}+) for", CASE);
+
+    /** Words within a verb that end as plurals do. */
+    private static final Set<String> ADVERBS = Set.of(
+            "across",
+            "always",
+            "besides",
+            "towards",
+            "afterwards",
+            "sometimes",
+            "needs",
+            "wants",
+            "pays",
+            "takes",
+            "gives",
+            "plus",
+            "access",
+            "process",
+            "address",
+            "express",
+            "focus",
+            "does",
+            "makes",
+            "goes",
+            "less",
+            "times",
+            "previous",
+            "various",
+            "overseas",
+            "backwards",
+            "forwards",
+            "upwards",
+            "downwards",
+            "perhaps");
+
+    private final SaidNouns said;
+
+    ClauseCheck(SaidNouns said) {
+        this.said = said;
+    }
+
+    /** A noun without how often it comes, as in "visits a day". */
+    static String withoutHowOften(String object) {
+        return HOW_OFTEN_AT_END.matcher(object).replaceFirst("");
+    }
+
+    /** A word that is nearly one of the grammar, or a comparison, is no verb; a noun that is nearly an entity is no new one. */
+    Optional<Phrasing> slip(SaidClause clause) {
+        Matcher stray = STRAY.matcher(" " + Quoted.masked(clause.object()) + " ");
+        if (stray.find()) {
+            return Optional.of(new Phrasing.Refused(
+                    "only one entity stands behind the verb; say the rest in a sentence of its own", clause.object()));
+        }
+        Optional<Phrasing> other = noEntity(clause);
+        if (other.isPresent()) {
+            return other;
+        }
+        if (isMeasure(clause)) {
+            return Optional.of(new Phrasing.Refused(
+                    "a measure is no entity. Say for example: Each " + clause.subject()
+                            + " has weight: decimal 6,2 (at most 30)",
+                    clause.object()));
+        }
+        for (String word : Quoted.masked(clause.verb()).toLowerCase(Locale.ROOT).split(" ")) {
+            for (String known : List.of("exactly", "at least", "at most")) {
+                boolean near = !word.equals(known)
+                        && Spelling.distance(word, known.replace(" ", "")) <= (known.length() > 7 ? 1 : 2)
+                        && word.length() > 4;
+                if (near) {
+                    return Optional.of(new Phrasing.Refused("\"" + word + "\", did you mean \"" + known + "\"?", word));
+                }
+            }
+            if (COMPARISONS.contains(word)) {
+                return Optional.of(new Phrasing.Refused(
+                        "how many is meant by \"" + word
+                                + "\"? Say for example 'at most 4', 'at least one' or 'any number of'",
+                        word));
+            }
+        }
+        return Stream.of(clause.subject(), clause.object())
+                .flatMap(noun -> said.nearlyNamed(noun).stream()
+                        .<Phrasing>map(name -> new Phrasing.Refused(
+                                "\"" + noun + "\", did you mean \"" + name + "\"? If it is another, say first: " + noun
+                                        + " is an entity.",
+                                noun)))
+                .findFirst();
+    }
+
+    private boolean isMeasure(SaidClause clause) {
+        String noun = clause.object().toLowerCase(Locale.ROOT);
+        boolean lasting =
+                PERIODS.contains(noun) && LASTING.matcher(clause.verb()).matches();
+        return (lasting || UNITS.contains(noun)) && said.entity(clause.object()).isEmpty();
+    }
+
+    /** What stands where an entity is expected, and is none. */
+    private Optional<Phrasing> noEntity(SaidClause clause) {
+        Optional<Phrasing> verb = noVerb(clause);
+        if (verb.isPresent()) {
+            return verb;
+        }
+        String object = Quoted.masked(clause.object());
+        Matcher over = LEFT_OVER.matcher(object);
+        if (over.find() && said.entity(clause.object()).isEmpty()) {
+            return Optional.of(new Phrasing.Refused(
+                    "only one entity stands behind the verb; say the rest in a sentence of its own",
+                    over.group().strip()));
+        }
+        boolean often = HOW_OFTEN_AT_END.matcher(object).find();
+        if (often
+                || HOW_OFTEN.contains(object.toLowerCase(Locale.ROOT))
+                        && said.entity(clause.object()).isEmpty()) {
+            return Optional.of(new Phrasing.Refused(
+                    "how often it happens is no number of something; say what is made each time, as in: Each hive is looked"
+                            + " at in any number of inspections",
+                    clause.object()));
+        }
+        Matcher ofOne = OF_ONE.matcher(Quoted.masked(clause.subject()));
+        if (ofOne.matches() && said.entity(clause.subject()).isEmpty()) {
+            return Optional.of(new Phrasing.Refused(
+                    "say it of the whole: Each " + said.one(ofOne.group(2)) + " has "
+                            + ofOne.group(1).toLowerCase(Locale.ROOT),
+                    clause.subject()));
+        }
+        if (TYPED.matcher(Quoted.masked(clause.verb())).matches()) {
+            return Optional.of(new Phrasing.Refused(
+                    "whose " + clause.subject() + "? Say for example: Each hive has " + clause.subject()
+                            + ": decimal 6,2",
+                    clause.subject()));
+        }
+        return Optional.empty();
+    }
+
+    /** Whether behind its first word a verb holds an entity, or a plural: "plays roles in", "is made by members for". */
+    private boolean holdsNoun(String verb) {
+        List<String> words = List.of(Quoted.masked(verb).split(" "));
+        return words.stream()
+                .skip(1)
+                .anyMatch(word -> said.entity(word).isPresent()
+                        || word.length() > 3
+                                && !ADVERBS.contains(word.toLowerCase(Locale.ROOT))
+                                && said.isPlural(word));
+    }
+
+    private Optional<Phrasing> noVerb(SaidClause clause) {
+        Matcher stray = NO_VERB.matcher(" " + Quoted.masked(clause.verb()) + " ");
+        boolean two = Quoted.masked(clause.subject()).matches("(?i).*(?:,| and | or ).*");
+        boolean several = two || stray.find() || holdsNoun(clause.verb());
+        return several
+                ? Optional.of(new Phrasing.Refused(
+                        two
+                                ? "only one entity stands before the verb; say the rest in a sentence of its own"
+                                : "this is more than a verb between two entities; say the rest in a sentence of its own",
+                        two ? clause.subject() : clause.verb()))
+                : Optional.empty();
+    }
+}

@@ -1,0 +1,155 @@
+package ableschema.core.words;
+
+import ableschema.core.words.Phrasing.ReadAs;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.BiPredicate;
+import java.util.function.Function;
+import java.util.function.ToIntFunction;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+
+/** Reads a sentence that holds several: "Each visit is for one animal and is handled by one vet." */
+final class JoinedSentences {
+
+    private static final String COUNTED =
+            "an?|the|its|their|exactly|at least|at most|up to|any number|no more|one|another|two|three|several|many|some|zero|\\d+";
+
+    /** Behind these the same subject does, or has, something else. */
+    private static final Pattern NEXT = Pattern.compile(
+            ",? (?:and|but) (?:(?:it|they|he|she) )?(?:also |then |always )?(?=(?:is|are|has|have|can|may|must|should|cannot|can't) \\S"
+                    + "|\\p{L}+s (?:\\p{L}+ ){0,2}(?:" + COUNTED + ") )",
+            Pattern.CASE_INSENSITIVE);
+
+    /** Sentences in which "and" joins something else. */
+    private static final Pattern OTHERS = Pattern.compile(
+            "(?i)(?:for|of|in|at|on|if|when|whenever|once|no|there|rows|the domain|about) .*|.*(?::|->).*|(?:an? |the )?\\p{L}+ is an? .* (?:of|that|who|which|where) .*");
+
+    private JoinedSentences() {}
+
+    static boolean isIn(String masked) {
+        return NEXT.matcher(masked).find() && !OTHERS.matcher(masked).matches();
+    }
+
+    /**
+     * The readings of all that is said of one subject together; empty where one of them is none.
+     *
+     * @param verbAt where the subject of a sentence ends; 0 where that is not seen
+     * @param reading what one part comes to
+     */
+    static Optional<Phrasing> ofOneSubject(
+            String sentence, ToIntFunction<String> verbAt, Function<String, Optional<Phrasing>> reading) {
+        int end = verbAt.applyAsInt(sentence);
+        if (end <= 0) {
+            return Optional.empty();
+        }
+        String subject = sentence.substring(0, end).strip();
+        Matcher next = NEXT.matcher(Quoted.masked(sentence));
+        int from = end;
+        while (next.find(from)) {
+            Optional<Phrasing> first = reading.apply(sentence.substring(0, next.start()) + ".");
+            Optional<Phrasing> rest =
+                    first.flatMap(found -> reading.apply(subject + " " + sentence.substring(next.end())));
+            if (rest.isPresent()) {
+                return Optional.of(both(first.get(), rest.get()));
+            }
+            from = next.end();
+        }
+        return Optional.empty();
+    }
+
+    /** Between two sentences, each with its subject. */
+    private static final Pattern JOINED = Pattern.compile(
+            ",? (?:and|but|while|whereas) (?=(?:an?|each|every|the|all) )"
+                    + "|, (?=(?:an?|each|every) \\p{L}[\\p{L} -]* (?:is|has|can|may|must) )",
+            Pattern.CASE_INSENSITIVE);
+
+    /**
+     * Reads two sentences that stand in one: "A hall has rows and each row has seats." Empty where one of them is none.
+     *
+     * @param together whether two parts are one rule, read from both sides
+     */
+    static Optional<Phrasing> joined(
+            String sentence, BiPredicate<String, String> together, Function<String, Optional<Phrasing>> reading) {
+        String masked = Quoted.masked(sentence);
+        Matcher next = JOINED.matcher(masked);
+        while (!OTHERS.matcher(masked).matches() && next.find()) {
+            String first = sentence.substring(0, next.start());
+            // said as freely as the first: "each row has seats" lists no attributes behind "a hall has rows"
+            String second = first.regionMatches(true, 0, "each ", 0, 5)
+                    ? sentence.substring(next.end())
+                    : sentence.substring(next.end()).replaceFirst("(?i)^(?:each|every) ", "A ");
+            if (!together.test(first, second)) {
+                Optional<Phrasing> left = reading.apply(first + ".").filter(JoinedSentences::isRead);
+                Optional<Phrasing> right =
+                        left.flatMap(found -> reading.apply(second)).filter(JoinedSentences::isRead);
+                if (right.isPresent()) {
+                    return Optional.of(both(left.get(), right.get()));
+                }
+            }
+        }
+        return Optional.empty();
+    }
+
+    private static final Pattern AND = Pattern.compile(",| and ", Pattern.CASE_INSENSITIVE);
+
+    /**
+     * Reads a sentence that says the same of several: "A surgery employs doctors and nurses." Empty where it does not.
+     *
+     * @param clause takes a clause apart
+     * @param reading what one clause comes to
+     */
+    static Optional<Phrasing> ofOneVerb(
+            String sentence,
+            Function<String, Optional<SaidClause>> clause,
+            Function<String, Optional<Phrasing>> reading) {
+        String text = sentence.replaceFirst("\\.+$", "");
+        Matcher and = AND.matcher(Quoted.masked(text));
+        Optional<SaidClause> first = and.find() ? clause.apply(text.substring(0, and.start())) : Optional.empty();
+        if (first.isEmpty()) {
+            return Optional.empty();
+        }
+        String verb = first.get().verb();
+        List<String> others =
+                SaidNouns.members(text.substring(and.start()).replaceFirst("^(?i)(?:,| and )\\s*(?:and )?", ""));
+        boolean counted = others.stream().allMatch(each -> Counts.begin(Quoted.masked(each)));
+        boolean nouns = others.stream().allMatch(each -> SaidNouns.bare(each).split(" ").length <= 2);
+        if (others.isEmpty() || verb.equals("is") || verb.equals("has") && !counted || !counted && !nouns) {
+            return Optional.empty();
+        }
+        Optional<Phrasing> all = reading.apply(text.substring(0, and.start()) + ".");
+        for (String other : others) {
+            Optional<Phrasing> next = reading.apply("A " + first.get().subject() + " " + verb + " " + other + ".");
+            all = all.filter(JoinedSentences::isRead)
+                    .flatMap(before -> next.filter(JoinedSentences::isRead).map(after -> both(before, after)));
+        }
+        return all;
+    }
+
+    private static boolean isRead(Phrasing phrasing) {
+        return !(phrasing instanceof Phrasing.Refused);
+    }
+
+    private static Phrasing both(Phrasing first, Phrasing second) {
+        if (first instanceof Phrasing.Refused) {
+            return first;
+        }
+        if (second instanceof Phrasing.Refused) {
+            return second;
+        }
+        var all = new ArrayList<ReadAs>();
+        for (ReadAs one : readings(first)) {
+            for (ReadAs other : readings(second)) {
+                var sentences = new ArrayList<>(one.sentences());
+                sentences.addAll(other.sentences());
+                all.add(new ReadAs(sentences));
+            }
+        }
+        return all.size() == 1 ? all.get(0) : new Phrasing.Either(all);
+    }
+
+    private static List<ReadAs> readings(Phrasing phrasing) {
+        return phrasing instanceof Phrasing.Either either ? either.readings() : List.of((ReadAs) phrasing);
+    }
+}

@@ -1,0 +1,81 @@
+package ableschema.core.words;
+
+import java.util.List;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+
+/** Says a sentence in plainer words of the same meaning: "can't have more than 12" is "can have at most 12". */
+final class PlainWording {
+
+    private record Plainer(Pattern said, String plain) {}
+
+    private static final String NOT_ALLOWED =
+            "(?:can't|can ?not|may not|must not|mustn't|should not|shouldn't|(?:is|are) (?:not|never) allowed to)";
+    private static final String LIKES = "(?:likes?|wants?|needs?|wish(?:es)?|pleases?)";
+
+    private static final List<Plainer> PLAINER = List.of(
+            plainer("^(?:and|also|so|then|note that|of course),? (?=\\S)", ""),
+            plainer(",? (?:too|as well)(?=\\.?$)", ""),
+            plainer(", (?=(?:which|that) (?:is|are|must be|has to be) (?:unique|optional)\\b)", " "),
+            plainer(",? and,? (?:optionally|possibly|maybe|perhaps|sometimes|in some cases),? (?=\\S)", ", optional "),
+            plainer(
+                    "^(?:for|in|on|at) (?:each|every|an?|any) (.+?),? there (?:is|are|must be|will be) (.+?)(?=\\.?$)",
+                    "Each $1 has $2"),
+            plainer(
+                    "^(?:for|in|on|at) (?:each|every|an?|any) (.+?),? there (?:can|may) be (.+?)(?=\\.?$)",
+                    "Each $1 can have $2"),
+            plainer(
+                    "^for (?:each|every|an?|any) (.+?),? ((?:at|exactly|one|two|three|\\d)\\b.+?) (?:is|are) (?:needed|required)(?=\\.?$)",
+                    "Each $1 needs $2"),
+            plainer(
+                    ",? and,? if (?:known|given|available|any|there is one|it has one|applicable),? (?=\\S)",
+                    ", optional "),
+            plainer(" (is|are) both (?=an? |\\p{L}+s\\.?$)", " $1 "),
+            plainer("\\bas many (.+?) as (?:they|it|he|she|we|you) " + LIKES, "any number of $1"),
+            plainer("\\b" + NOT_ALLOWED + " ((?:\\p{L}+ ){1,4}?)more than (?=\\S)", "can $1at most "),
+            plainer("\\b" + NOT_ALLOWED + " ((?:\\p{L}+ ){1,4}?)(?:fewer|less) than (?=\\S)", "must $1at least "),
+            plainer("\\b(?:does not|doesn't|do not|don't) ((?:\\p{L}+ ){1,4}?)more than (?=\\S)", "can $1at most "),
+            plainer("\\b(?:never) ((?:\\p{L}+ ){1,4}?)more than (?=\\S)", "$1at most "),
+            plainer("\\bis never (\\p{L}+ (?:\\p{L}+ )?)more than (?=\\S)", "is $1at most "),
+            plainer("^no (?!two |one |more |fewer |less )((?:\\p{L}+ ){2,6}?)more than (?=\\S)", "Each $1at most "),
+            plainer(
+                    "\\b(?:does not|doesn't|do not|don't|need not|needn't) (?:have to |need to |necessarily )?have (?=an? )",
+                    "may have "),
+            plainer("\\b(?:does not|doesn't|do not|don't) (?:have|need) to have (?=\\S)", "may have "),
+            plainer("\\b(?:give|provide|tell|leave|supply)s? us (?:with )?(?:their|its|an?|the) (?=\\S)", "have a "),
+            plainer(
+                    "^there (?:is|are|must be|will be) (?!about |around |some \\d)(.+?) (?:per|(?:for|in|on|at) (?:each|every|any)) (.+?)(?=\\.?$)",
+                    "Each $2 has $1"),
+            plainer(
+                    "^there (?:can|may) be (.+?) (?:per|(?:for|in|on|at) (?:each|every|any)) (.+?)(?=\\.?$)",
+                    "Each $2 can have $1"));
+
+    private PlainWording() {}
+
+    private static Plainer plainer(String said, String plain) {
+        return new Plainer(Pattern.compile(said, Pattern.CASE_INSENSITIVE), plain);
+    }
+
+    /** What stands between quotes stays as it is. */
+    static String of(String sentence) {
+        String plain = sentence;
+        for (Plainer each : PLAINER) {
+            Matcher matcher = each.said().matcher(Quoted.masked(plain));
+            if (matcher.find()) {
+                plain = plain.substring(0, matcher.start())
+                        + filled(each.plain(), matcher, plain)
+                        + plain.substring(matcher.end());
+            }
+        }
+        return plain;
+    }
+
+    /** The groups are those of the text, as the matcher saw quotes blotted out. */
+    private static String filled(String plain, Matcher matcher, String text) {
+        String filled = plain;
+        for (int i = 1; i <= matcher.groupCount(); i++) {
+            filled = filled.replace("$" + i, text.substring(matcher.start(i), matcher.end(i)));
+        }
+        return filled;
+    }
+}

@@ -1,0 +1,178 @@
+package ableschema.core.words;
+
+import ableschema.core.words.SaidAttributes.Meant;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.stream.Collectors;
+
+/** Phrasings of what holds for the values of an attribute: bounds, lists, defaults, and comparisons with another attribute. */
+final class RulePhrasings extends SentenceForms {
+
+    private static final String VALUE = "(\uE000+|'[^']*'|-?[\\p{L}\\d.](?:[\\p{L}\\d._-]*[\\p{L}\\d_-])?)";
+    private static final String NUMBER = "(-?\\d+(?:[.,]\\d+)?|" + Counts.WORDS + ")";
+    private static final String UNIT = "(?: [\\p{L}%°/³²]+)?";
+    private static final String BE =
+            "(?:must be|has to be|have to be|should be|must lie|is|lies|are|ranges|can be|may be)";
+    private static final String COMPARED =
+            "(at most|no more than|not more than|not above|at least|no less than|not less than|not below|greater than"
+                    + "|more than|above|over|less than|fewer than|below|under)";
+    private static final String ORDER =
+            "((?:not |never )?(?:after|before|later than|earlier than|greater than|more than|larger than|higher than|less than"
+                    + "|smaller than|lower than)|no later than|no earlier than|on or after|on or before|at or after|at or before|at least"
+                    + "|at most|equal to|the same as|different from|other than)";
+
+    private final SaidNouns said;
+    private final SaidAttributes attributes;
+
+    RulePhrasings(SaidNouns said, SaidAttributes attributes) {
+        this.said = said;
+        this.attributes = attributes;
+        left();
+        bounds();
+        lists();
+        lengths();
+        form(
+                "(.+?) (must be|has to be|have to be|should be|must come|must lie|cannot be|can't be|can not be|must not be|may not be"
+                        + "|is always|is never|is|comes|lies) (?:always )?" + ORDER
+                        + " (?:the |its |their )?(\\p{L}.*)",
+                m -> compared(m.group(1), m.group(2), m.group(3), m.group(4)));
+    }
+
+    /** What may be left out, and what it is then. */
+    private void left() {
+        String optional = "(?:is|are) optional|may be (?:unknown|empty|missing|left out|left empty)"
+                + "|can be (?:unknown|empty|missing|left out|left empty)|is not always known|need not be (?:known|given)";
+        form("(.+?) (?:" + optional + ")", m -> attributes.fact(m.group(1), ""));
+        form(
+                "(.+?), (?:if|where|when) (?:there is one|it has one|known|given|any|present), (?:must be|is|has to be) unique",
+                m -> attributes
+                        .meant(m.group(1))
+                        .flatMap(
+                                meant -> readAs("Each " + meant.owner() + " has [" + meant.attribute() + "] (unique)."))
+                        .or(() -> attributes.fact(m.group(1), "unique")));
+        form("by default,? (.+?) is " + VALUE, m -> byDefault(m.group(1), m.group(2)));
+        form("(.+?) (?:is|are) " + VALUE + " by default", m -> byDefault(m.group(1), m.group(2)));
+        form("(.+?) defaults to " + VALUE, m -> byDefault(m.group(1), m.group(2)));
+        form(
+                "(?:the )?default (?:value )?(?:for |of )?(?:the |its )?(.+?) is " + VALUE,
+                m -> byDefault(m.group(1), m.group(2)));
+    }
+
+    private Optional<Phrasing> byDefault(String phrase, String given) {
+        return attributes.fact(phrase, "default " + value(given));
+    }
+
+    private static String value(String given) {
+        if (given.startsWith("'")) {
+            String inside = given.substring(1, given.length() - 1);
+            return Nouns.isPlain(inside) ? inside : Quoted.of(inside);
+        }
+        return given;
+    }
+
+    private void bounds() {
+        form(
+                "(.+?) " + BE + " (?:always )?(?:between|from) " + NUMBER + UNIT + " (?:and|to) " + NUMBER + UNIT,
+                m -> attributes.fact(m.group(1), "between " + number(m.group(2)) + " and " + number(m.group(3))));
+        form(
+                "(.+?) " + BE + " (?:always )?" + COMPARED + " " + NUMBER + UNIT,
+                m -> attributes.fact(m.group(1), comparison(m.group(2)) + " " + number(m.group(3))));
+        form(
+                "(.+?) " + BE + " (?:always )?" + NUMBER + UNIT
+                        + " or (more|greater|higher|above|less|fewer|lower|below)",
+                m -> attributes.fact(
+                        m.group(1),
+                        (m.group(3).matches("(?i)more|greater|higher|above") ? "at least " : "at most ")
+                                + number(m.group(2))));
+        form(
+                "(.+?) (?:can't|can ?not|must not|may not|mustn't|should not) (?:be (above|over|more than|greater than|below|under|less"
+                        + " than)|(exceed)) "
+                        + NUMBER + UNIT,
+                m -> attributes.fact(
+                        m.group(1),
+                        (m.group(2).matches("(?i)below|under|less than") ? "at least " : "at most ")
+                                + number(m.group(4))));
+        form(
+                "(.+?) (?:can't|can ?not|must not|may not|mustn't|should not|must never|is never) (?:be )?negative",
+                m -> attributes.fact(m.group(1), "at least 0"));
+        form("(.+?) (?:must be|is always|has to be) positive", m -> attributes.fact(m.group(1), "greater than 0"));
+    }
+
+    private static String number(String text) {
+        return Character.isLetter(text.charAt(0)) ? Integer.toString(Counts.number(text)) : text.replace(',', '.');
+    }
+
+    private static String comparison(String words) {
+        return switch (words.toLowerCase(Locale.ROOT)) {
+            case "no more than", "not more than", "not above" -> "at most";
+            case "no less than", "not less than", "not below" -> "at least";
+            case "more than", "above", "over" -> "greater than";
+            case "fewer than", "below", "under" -> "less than";
+            default -> words.toLowerCase(Locale.ROOT);
+        };
+    }
+
+    /** "The barcode of a copy has 13 digits": a text of this length. */
+    private void lengths() {
+        form(
+                "(.+?) (?:is|are|has|have|must have|must be|can have|may have)(?: always| exactly| at most| up to| no more than)* (\\w+ (?:digits?"
+                        + "|characters?|letters?|signs?)(?: long)?)",
+                m -> SaidItem.signs(m.group(2)).flatMap(length -> attributes
+                        .meant(m.group(1))
+                        .flatMap(meant -> readAs(
+                                "Each " + meant.owner() + " has " + meant.attribute() + ": text " + length + "."))));
+    }
+
+    /** "The status of an order can be open, paid or written off." */
+    private void lists() {
+        String be = "(?:is|are|must be|can be|may be|should be|has to be|will be) (?:always )?";
+        form("(.+?) " + be + "(?:one of|any of|either):? (.+)", m -> list(m.group(1), m.group(2)));
+        form("(.+?) " + be + "(\\S[^,]*, .*\\S(?:,| )+or .+)", m -> list(m.group(1), m.group(2)));
+        form("(.+?) (?:is|can be|may be|must be) (\\S+ or \\S+)", m -> list(m.group(1), m.group(2)));
+        form(
+                "(?:the )?(?:possible|allowed|permitted|valid) (?:values? (?:of|for) )?(.+?) are:? (.+)",
+                m -> list(m.group(1), m.group(2)));
+    }
+
+    private Optional<Phrasing> list(String phrase, String list) {
+        List<String> values = SaidNouns.members(list.replaceAll("(?i),? or ", ", "));
+        boolean told =
+                values.stream().anyMatch(value -> SaidNouns.hasArticle(value) || value.matches("(?i).* than .*"));
+        if (values.size() < 2 || told) {
+            return Optional.empty();
+        }
+        return attributes
+                .meant(phrase)
+                .flatMap(meant -> readAs("Each " + meant.owner() + " has " + meant.attribute() + " (one of "
+                        + values.stream()
+                                .map(RulePhrasings::value)
+                                .map(value -> Quoted.is(value) ? value : Nouns.listed(value))
+                                .collect(Collectors.joining(", "))
+                        + ")."));
+    }
+
+    /** "The end time must be after the start time", of the one entity that has both. */
+    private Optional<Phrasing> compared(String left, String modal, String order, String right) {
+        Optional<Meant> of = attributes.meant(left);
+        String other = SaidNouns.bare(right);
+        Optional<String> owner =
+                of.map(Meant::owner).or(() -> said.ownerOf(List.of(left, other)).map(said.nouns()::one));
+        if (owner.isEmpty()) {
+            String bare = Nouns.inSentence(SaidNouns.bare(left));
+            return modal.equalsIgnoreCase("is") || left.toLowerCase(Locale.ROOT).startsWith("each ")
+                    ? Optional.empty() // "a stop is before another stop" is a relationship
+                    : refused("whose " + bare + "? Say: Of each …: " + bare + " must be " + order + " " + other);
+        }
+        boolean not = modal.matches("(?i).*(?:not|never|n't).*");
+        String attribute = of.map(Meant::attribute).orElseGet(() -> Nouns.inSentence(SaidNouns.bare(left)));
+        return readAs("Of each " + owner.get() + ": " + attribute + " must " + (not ? "not " : "") + "be "
+                + order.toLowerCase(Locale.ROOT)
+                        .replaceFirst("^never ", "not ")
+                        .replaceFirst("^no later", "not later")
+                        .replaceFirst("^no earlier", "not earlier")
+                        .replaceFirst("higher than", "greater than")
+                        .replaceFirst("lower than", "less than")
+                + " " + other + ".");
+    }
+}

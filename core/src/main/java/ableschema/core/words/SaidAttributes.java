@@ -1,0 +1,109 @@
+package ableschema.core.words;
+
+import ableschema.core.design.Attribute;
+import ableschema.core.design.Entity;
+import ableschema.core.words.Phrasing.ReadAs;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+
+/** Attributes as they are spoken of: "the draught of a vessel", "a vessel's draught", "vessel draughts", or "draught" alone. */
+final class SaidAttributes {
+
+    private static final Pattern OF =
+            Pattern.compile("(.+?) of (?:an? |the |each |every |all |any )(.+)", Pattern.CASE_INSENSITIVE);
+    private static final Pattern OF_MANY = Pattern.compile("(.+) of (.+)", Pattern.CASE_INSENSITIVE);
+    private static final Pattern WHOSE =
+            Pattern.compile("(?:an? |the |each |every )?(.+?)'s (.+)", Pattern.CASE_INSENSITIVE);
+
+    /** What a phrase of more words than these speaks of is not guessed. */
+    private static final int MOST_WORDS = 5;
+
+    private final SaidNouns said;
+
+    SaidAttributes(SaidNouns said) {
+        this.said = said;
+    }
+
+    /**
+     * Whose attribute a phrase means, both as they stand in a sentence of the grammar.
+     *
+     * @param owner the entity as a noun in the singular
+     */
+    record Meant(String owner, String attribute) {}
+
+    /** Empty where no entity is named and none, or several, have such an attribute. */
+    Optional<Meant> meant(String phrase) {
+        Matcher of = OF.matcher(phrase);
+        Matcher whose = WHOSE.matcher(phrase);
+        Matcher ofMany = OF_MANY.matcher(phrase);
+        if (of.matches()) {
+            return named(of.group(2), of.group(1));
+        }
+        if (ofMany.matches() && said.entity(ofMany.group(2)).isPresent()) {
+            return named(ofMany.group(2), ofMany.group(1));
+        }
+        if (whose.matches()) {
+            return named(whose.group(1), whose.group(2));
+        }
+        if (phrase.toLowerCase(Locale.ROOT).startsWith("each ") || phrase.split(" ").length > MOST_WORDS) {
+            return Optional.empty();
+        }
+        return said.ownerOf(List.of(phrase))
+                .map(owner -> new Meant(said.nouns().one(owner), SaidNouns.attribute(owner, phrase)))
+                .or(() -> behindItsEntity(phrase));
+    }
+
+    private Optional<Meant> named(String noun, String attribute) {
+        String bare = SaidNouns.bare(attribute);
+        String name = said.entity(noun)
+                .flatMap(owner -> known(owner, bare))
+                .map(Nouns::listed)
+                .orElseGet(() -> Nouns.listed(bare));
+        return Optional.of(new Meant(said.one(noun), name));
+    }
+
+    /** "Station names" are the name of each station, which has one. */
+    private Optional<Meant> behindItsEntity(String phrase) {
+        String bare = SaidNouns.bare(phrase);
+        int known = said.nouns().leadingLength(bare);
+        if (known <= 0 || known >= bare.length()) {
+            return Optional.empty();
+        }
+        return said.entity(bare.substring(0, known))
+                .flatMap(owner -> known(owner, bare.substring(known).strip())
+                        .map(name -> new Meant(said.nouns().one(owner), Nouns.listed(name))));
+    }
+
+    /** The attribute as its owner has it, be it said in the singular or the plural. */
+    private Optional<String> known(Entity owner, String name) {
+        return owner.body()
+                .attribute(name)
+                .or(() -> said.nouns().singulars(name).stream()
+                        .flatMap(one -> owner.body().attribute(one).stream())
+                        .findFirst())
+                .map(Attribute::name);
+    }
+
+    /**
+     * A fact about one attribute, of the entity that is named or of the only one that has it.
+     *
+     * @param flag what is said of it, as it stands between the brackets; empty that it may be left out
+     */
+    Optional<Phrasing> fact(String phrase, String flag) {
+        Optional<Meant> meant = meant(phrase);
+        if (meant.isPresent()) {
+            String attribute = meant.get().attribute();
+            return Optional.of(ReadAs.of("Each " + meant.get().owner() + " has "
+                    + (flag.isEmpty() ? "[" + attribute + "]" : attribute + " (" + flag + ")") + "."));
+        }
+        if (phrase.toLowerCase(Locale.ROOT).startsWith("each ") || phrase.split(" ").length > MOST_WORDS) {
+            return Optional.empty();
+        }
+        String bare = Nouns.inSentence(SaidNouns.bare(phrase));
+        return Optional.of(
+                new Phrasing.Refused("whose " + bare + "? Say: the " + bare + " of a …, and then what holds for it"));
+    }
+}

@@ -1,0 +1,154 @@
+package ableschema.core.words;
+
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+
+/** One attribute of a list as it is said, with its article, its type by the words of the trade, its length and its bounds. */
+final class SaidItem {
+
+    private static final int CASE = Pattern.CASE_INSENSITIVE;
+
+    /** The types that are written otherwise elsewhere, in the order in which they are looked for. */
+    private static final List<String[]> TYPES = List.of(
+            new String[] {"n?(?:var)?char(?:2|acter)? ?\\((\\d+)\\)", "text $1"},
+            new String[] {"string ?\\((\\d+)\\)", "text $1"},
+            new String[] {"(?:numeric|decimal|number) ?\\((\\d+) ?, ?(\\d+)\\)", "decimal $1,$2"},
+            new String[] {"(?:numeric|decimal|number) ?\\((\\d+)\\)", "decimal $1,0"},
+            new String[] {"(?:string|varchar|clob)\\b", "text"},
+            new String[] {"(?:big|small|tiny)?int(?:eger)?\\b", "whole"},
+            new String[] {"bool(?:ean)?\\b", "yes/no"},
+            new String[] {"(?:timestamp|datetime)\\b", "moment"},
+            new String[] {"(?:float|double(?: precision)?)\\b", "real"},
+            new String[] {"(?:blob|binary)\\b", "bytes"});
+
+    /** "A barcode which must be unique". */
+    private static final Pattern TOLD_OF = Pattern.compile(
+            "(.+?),? (?:which|that) (?:must be|is|are|has to be|should be|may be|can be) (unique|optional|empty|unknown|missing)",
+            CASE);
+
+    private static final String SIGNS = "(?:digits?|characters?|letters?|signs?)";
+
+    private static final Pattern SIZED = Pattern.compile(
+            "(\\p{L}[\\p{L} -]*?)(?: (?:of|with)(?: up to| at most)?|,?) \\(?(\\d{1,4}|" + Counts.WORDS + ") " + SIGNS
+                    + "\\)?",
+            CASE);
+
+    private static final Pattern SIGNS_BEFORE =
+            Pattern.compile("(\\d{1,4}|" + Counts.WORDS + ")-" + SIGNS + " (\\p{L}[\\p{L} ]*)", CASE);
+
+    private static final String BOUND = "(-?\\d+(?:\\.\\d+)?)(?: [\\p{L}%°/³²]+)?";
+
+    private static final Pattern RANGE =
+            Pattern.compile("(\\p{L}[\\p{L}\\d -]*?),? (?:from|between) " + BOUND + " (?:to|and) " + BOUND, CASE);
+
+    private static final Pattern LIMIT = Pattern.compile(
+            "(\\p{L}[\\p{L}\\d -]*?)(?: of)? (at most|at least|no more than|no less than|greater than|more than|less than|up to) "
+                    + BOUND,
+            CASE);
+
+    private SaidItem() {}
+
+    /** One attribute that no two have the same of. */
+    static String unique(String member) {
+        String item = item(member);
+        int colon = Quoted.masked(item).indexOf(':');
+        return (colon < 0 ? Nouns.listed(item) : item) + " (unique)";
+    }
+
+    /** The item as the grammar has it: {@code [caption]: text 200}. */
+    static String item(String member) {
+        String name = SaidNouns.bare(member);
+        boolean optional = name.matches("(?i)(?:optional(?:ly)?|possibly|maybe|perhaps) .*");
+        if (optional) {
+            name = SaidNouns.bare(name.replaceFirst("(?i)^\\w+ ", ""));
+        }
+        Matcher told = TOLD_OF.matcher(name);
+        if (told.matches() && told.group(2).equalsIgnoreCase("unique")) {
+            return item(told.group(1)) + " (unique)";
+        }
+        if (told.matches()) {
+            optional = true;
+            name = told.group(1);
+        }
+        Matcher bracket = Pattern.compile("(.+?) ?\\((?:optional|if known|may be empty|nullable)\\)", CASE)
+                .matcher(name);
+        if (bracket.matches()) {
+            optional = true;
+            name = bracket.group(1);
+        }
+        name = bounded(typed(sized(name)));
+        int colon = name.indexOf(':');
+        if (optional && !name.startsWith("[")) {
+            return colon < 0 ? "[" + name + "]" : "[" + name.substring(0, colon) + "]" + name.substring(colon);
+        }
+        return name;
+    }
+
+    /** Where a number of signs is told of a known attribute. */
+    static Optional<Integer> signs(String words) {
+        Matcher signs = Pattern.compile("(\\d{1,4}|" + Counts.WORDS + ") " + SIGNS + "(?: long)?", CASE)
+                .matcher(words);
+        return signs.matches() ? Optional.of(Counts.number(signs.group(1))) : Optional.empty();
+    }
+
+    /** "A number of 12 digits" and "three-letter code" are texts of this length, as such numbers may begin with 0. */
+    private static String sized(String item) {
+        Matcher behind = SIZED.matcher(item);
+        if (behind.matches()) {
+            return behind.group(1) + ": text " + Counts.number(behind.group(2));
+        }
+        Matcher before = SIGNS_BEFORE.matcher(item);
+        return before.matches() ? before.group(2) + ": text " + Counts.number(before.group(1)) : item;
+    }
+
+    /** "A severity from 1 to 5" is held to that. */
+    private static String bounded(String item) {
+        Matcher range = RANGE.matcher(item);
+        if (range.matches()) {
+            return range.group(1) + " (between " + range.group(2) + " and " + range.group(3) + ")";
+        }
+        Matcher limit = LIMIT.matcher(item);
+        if (!limit.matches()) {
+            return item;
+        }
+        String sign =
+                switch (limit.group(2).toLowerCase(Locale.ROOT)) {
+                    case "no more than", "up to" -> "at most";
+                    case "no less than" -> "at least";
+                    case "more than" -> "greater than";
+                    default -> limit.group(2).toLowerCase(Locale.ROOT);
+                };
+        return limit.group(1) + " (" + sign + " " + limit.group(3) + ")";
+    }
+
+    /** "Code char(4)" says its type without a colon. */
+    private static String withColon(String item) {
+        for (String[] each : TYPES) {
+            Matcher type = Pattern.compile("^(\\p{L}[\\p{L}\\d _]*?) (" + each[0] + ")$", CASE)
+                    .matcher(item);
+            if (type.matches()) {
+                return type.group(1) + ": " + type.group(2);
+            }
+        }
+        return item;
+    }
+
+    private static String typed(String said) {
+        String item = withColon(said);
+        Matcher type = Pattern.compile("^([^:\"]+?\\]?) ?: ?(.+)$").matcher(item);
+        if (!type.matches()) {
+            return item;
+        }
+        String words = type.group(2);
+        for (String[] each : TYPES) {
+            Matcher known = Pattern.compile("^" + each[0], CASE).matcher(words);
+            if (known.find()) {
+                return type.group(1) + ": " + known.replaceFirst(each[1]);
+            }
+        }
+        return item;
+    }
+}

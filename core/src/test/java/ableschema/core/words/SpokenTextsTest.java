@@ -1,0 +1,75 @@
+package ableschema.core.words;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Objects;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
+
+/** Whole texts as people write them are read as meant, and nothing in them becomes something else. */
+class SpokenTextsTest {
+
+    /** Texts, each of lines with a sentence and how it is read. */
+    static Stream<List<String[]>> texts() throws Exception {
+        try (var in = Objects.requireNonNull(SpokenTextsTest.class.getResourceAsStream("/words/texts.tsv"))) {
+            String all = new String(in.readAllBytes(), StandardCharsets.UTF_8);
+            return Arrays.stream(all.split("\n\n"))
+                    .map(block -> block.lines()
+                            .filter(line -> !line.startsWith("#") && !line.isBlank())
+                            .map(line -> line.split("\t"))
+                            .toList())
+                    .filter(block -> !block.isEmpty())
+                    .toList()
+                    .stream();
+        }
+    }
+
+    @ParameterizedTest
+    @MethodSource("texts")
+    void a_text_is_read_as_meant(List<String[]> lines) {
+        String text = String.join("\n", lines.stream().map(line -> line[0]).toList());
+        DesignReader.Result read = DesignReader.read(text);
+        var otherwise = new ArrayList<String>();
+        for (int i = 0; i < lines.size(); i++) {
+            String came = came(read, i + 1);
+            if (!came.equals(lines.get(i)[1])) {
+                otherwise.add(lines.get(i)[0] + " -> " + came + ", not " + lines.get(i)[1]);
+            }
+        }
+        assertThat(otherwise).isEmpty();
+    }
+
+    private static String came(DesignReader.Result read, int line) {
+        if (read.problems().stream().anyMatch(problem -> problem.line() == line)) {
+            return "refuse";
+        }
+        return read.readings().stream()
+                .filter(reading -> reading.line() == line)
+                .findFirst()
+                .map(reading -> (reading.others().isEmpty() ? "" : "ask: ") + String.join(" ", reading.sentences()))
+                .orElse("=");
+    }
+
+    @Test
+    void what_is_read_is_said_again_and_means_the_same() throws Exception {
+        for (List<String[]> lines : texts().toList()) {
+            String text = String.join(
+                    "\n",
+                    lines.stream()
+                            .filter(line -> !line[1].equals("refuse"))
+                            .map(line -> line[0])
+                            .toList());
+            var design = DesignReader.read(text).document().design();
+            String said = DesignText.of(design).text();
+            DesignReader.Result again = DesignReader.read(said, true);
+            assertThat(again.problems()).as(said).isEmpty();
+            assertThat(DesignText.of(again.document().design()).text()).isEqualTo(said);
+        }
+    }
+}
