@@ -14,7 +14,7 @@ final class AttributePhrasings {
 
     private static final int CASE = Pattern.CASE_INSENSITIVE;
     private static final Pattern RECORDED = Pattern.compile(
-            "(?:for|of|about) (?:each|every|an?|all|any) (.+?),? (?:we|you|they) (?:also )?(?:record|store|keep|note|know|need|register)s? (.+)",
+            "(?:for|of|about) (?:each|every|an?|all|any) (.+?),? (?:(?:we|you|they) (?:also )?|please )?(?:record|store|keep|note|know|need|register|save)s? (.+)",
             CASE);
     private static final Pattern HEADED = Pattern.compile("(\\p{Lu}[\\p{L} -]*?) ?: ?(\\p{L}.*)");
     private static final Pattern BRACKETED = Pattern.compile("(\\p{Lu}[\\p{L} -]*?) ?\\((\\p{L}.*)\\)\\.?");

@@ -37,13 +37,17 @@ final class ClauseCheck {
             CASE);
 
     private static final Set<String> UNITS = Set.of(
-            ("kg kgs g t tonne tonnes ton tons km m cm mm metre metres meter meters litre litres l ml hour hours minute minutes "
+            ("kg kgs g t tonne tonnes ton tons km m cm mm metre metres digit digits character characters letter letters meter meters litre litres l ml hour hours minute minutes "
                             + "second seconds percent euro euros dollar dollars degrees kilogram kilograms gram grams kilometre kilometres mile miles")
                     .split(" "));
 
     /** These may be things of their own: a plant is in bloom in several months. */
     private static final Set<String> PERIODS = Set.of(
             "day", "days", "week", "weeks", "month", "months", "year", "years", "night", "nights", "season", "seasons");
+
+    private static final Pattern VALUE = Pattern.compile(
+            "(?:(?:positive|negative|whole|decimal|real|round) )?(?:numbers?|text|string|integers?|decimals?|boolean)",
+            CASE);
 
     private static final Pattern LASTING = Pattern.compile("lasts|takes|is|(?:runs|stays|holds|is \\p{L}+) for", CASE);
 
@@ -137,7 +141,9 @@ final class ClauseCheck {
         String noun = clause.object().toLowerCase(Locale.ROOT);
         boolean lasting =
                 PERIODS.contains(noun) && LASTING.matcher(clause.verb()).matches();
-        return (lasting || UNITS.contains(noun)) && said.entity(clause.object()).isEmpty();
+        boolean value = VALUE.matcher(noun).matches();
+        return (value || lasting || UNITS.contains(noun))
+                && said.entity(clause.object()).isEmpty();
     }
 
     /** What stands where an entity is expected, and is none. */

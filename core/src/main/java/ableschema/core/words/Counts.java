@@ -3,6 +3,7 @@ package ableschema.core.words;
 import ableschema.core.design.Cardinality;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -11,10 +12,51 @@ import java.util.regex.Pattern;
 final class Counts {
 
     private static final List<String> NUMBERS = List.of(
-            "zero", "one", "two", "three", "four", "five", "six", "seven", "eight", "nine", "ten", "eleven", "twelve");
+            "zero",
+            "one",
+            "two",
+            "three",
+            "four",
+            "five",
+            "six",
+            "seven",
+            "eight",
+            "nine",
+            "ten",
+            "eleven",
+            "twelve",
+            "thirteen",
+            "fourteen",
+            "fifteen",
+            "sixteen",
+            "seventeen",
+            "eighteen",
+            "nineteen");
+
+    private static final Map<String, Integer> TENS = Map.of(
+            "twenty",
+            20,
+            "thirty",
+            30,
+            "forty",
+            40,
+            "fifty",
+            50,
+            "sixty",
+            60,
+            "seventy",
+            70,
+            "eighty",
+            80,
+            "ninety",
+            90,
+            "a hundred",
+            100,
+            "a dozen",
+            12);
 
     /** Words for small numbers, as the alternatives of a pattern. */
-    static final String WORDS = String.join("|", NUMBERS);
+    static final String WORDS = String.join("|", NUMBERS) + "|" + String.join("|", TENS.keySet());
 
     private static final String N = "(\\d{1,6}|" + WORDS + ")";
     private static final int MANY = Cardinality.MANY;
@@ -124,6 +166,10 @@ final class Counts {
 
     /** A number in figures or as one of {@link #WORDS}. */
     static int number(String text) {
+        Integer tens = TENS.get(text.toLowerCase(Locale.ROOT));
+        if (tens != null) {
+            return tens;
+        }
         int word = NUMBERS.indexOf(text.toLowerCase(Locale.ROOT));
         return word >= 0 ? word : Integer.parseInt(text);
     }

@@ -67,8 +67,8 @@ final class DeletionPhrasings extends SentenceForms {
                 .toList();
         return switch (between.size()) {
             case 0 ->
-                refused("no rule relates " + said.one(whole) + " and " + SaidNouns.bare(parts)
-                        + " yet; say it first, as in: Each " + said.one(parts) + " belongs to exactly one "
+                refused("no rule leads from one " + one(parts, deleted.get()) + " to at most one " + said.one(whole)
+                        + " yet; say it first, as in: Each " + one(parts, deleted.get()) + " belongs to exactly one "
                         + said.one(whole));
             case 1 -> {
                 String sentence = new Sentences(design).of(between.get(0));
@@ -85,6 +85,14 @@ final class DeletionPhrasings extends SentenceForms {
     private Entity other(Relationship relationship, Entity one) {
         return design.at(
                 relationship.end(relationship.end(Side.FIRST).entity().equals(one.id()) ? Side.SECOND : Side.FIRST));
+    }
+
+    private String one(String parts, Entity whole) {
+        return design.entities().stream()
+                .filter(entity -> isCalled(entity, whole, parts))
+                .findFirst()
+                .map(said.nouns()::one)
+                .orElseGet(() -> said.one(parts));
     }
 
     /** "Its lines" are the invoice lines of an invoice. */

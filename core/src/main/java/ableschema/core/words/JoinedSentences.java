@@ -127,6 +127,51 @@ final class JoinedSentences {
         return all;
     }
 
+    /** "Is sold", "takes place": what is said of each place, or person, behind it. */
+    private static final Pattern PLACED = Pattern.compile(
+            "(.+?) ((?:is|are|was|were|has been|have been) \\p{L}+|takes? place)(?= (?:by|for|on|in|at|with|to|from) )",
+            Pattern.CASE_INSENSITIVE);
+
+    private static final Pattern PLACE = Pattern.compile(
+            ",? (?:and )?(?:by|for|on|in|at|with|to|from) (?=(?:" + COUNTED + "|another|a given|a certain) )",
+            Pattern.CASE_INSENSITIVE);
+
+    /** An entity is called by no more words than these, with its article. */
+    private static final int MOST_WORDS = 4;
+
+    /**
+     * Reads a sentence with two things behind its verb: "A ticket is sold for a seat at a performance." Empty where it has one.
+     *
+     * @param reading what one part comes to
+     */
+    static Optional<Phrasing> ofTwoPlaces(String sentence, Function<String, Optional<Phrasing>> reading) {
+        String text = sentence.replaceFirst("\\.+$", "");
+        Matcher placed = PLACED.matcher(Quoted.masked(text));
+        if (!placed.lookingAt()) {
+            return Optional.empty();
+        }
+        String start = text.substring(0, placed.end());
+        var places = new ArrayList<String>();
+        Matcher place = PLACE.matcher(Quoted.masked(text));
+        int from = placed.end();
+        boolean first = place.find(from) && place.start() == from;
+        while (first && place.find()) {
+            places.add(text.substring(from, place.start()));
+            from = place.start();
+        }
+        places.add(text.substring(from).replaceFirst("(?i)^,? (?:and )?", " ").replaceFirst("(?i) another$", ""));
+        boolean plain = places.stream().allMatch(each -> each.strip().split(" ").length <= MOST_WORDS + 2);
+        if (!first || places.size() < 2 || !plain) {
+            return Optional.empty();
+        }
+        Optional<Phrasing> all = reading.apply(start + places.get(0) + ".").filter(JoinedSentences::isRead);
+        for (String next : places.subList(1, places.size())) {
+            Optional<Phrasing> read = reading.apply(start + next + ".").filter(JoinedSentences::isRead);
+            all = all.flatMap(before -> read.map(after -> both(before, after)));
+        }
+        return all;
+    }
+
     private static boolean isRead(Phrasing phrasing) {
         return !(phrasing instanceof Phrasing.Refused);
     }

@@ -16,7 +16,7 @@ final class LongerNoun {
 
     /** What no longer noun goes on with: a verb, an adverb, which stands before its verb and belongs to it, a preposition. */
     private static final String NO_NOUN = "(?!(?:" + VERBS
-            + "|also|only|not|never|always|often|then|now|still|at|in|on|by|of|to|for|from|with|who|which|that)\\b)"
+            + "|such|like|as|or|and|but|also|only|not|never|always|often|then|now|still|at|in|on|by|of|to|for|from|with|who|which|that)\\b)"
             + "(?!\\p{L}+ly\\b)";
 
     /** One to three words which begin no verb, the first of them not by its ending either, then one that does. */

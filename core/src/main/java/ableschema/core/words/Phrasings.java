@@ -17,13 +17,13 @@ public final class Phrasings {
     /** What the grammar knows in this form only. */
     private static final Pattern CANONICAL = Pattern.compile(
             "(?is)(?:the domain |the plural of |about (?![0-9])|there are about [0-9]|rows of .* are made in .*|the .* of each .* is (?:computed|calculated|derived|worked out) (?:from|as|by) |the .* of each .* (?:changes|never changes|is (?:not )?used by people|is (?:not )?private)\\.?$|of each .*: ?|#).*|.*->.*|.* is set aside\\.?|no two .* share their .*"
-                    + "|.* is an? (?:\\uE000+|\\p{L}+(?:[ -](?!of )\\p{L}+){0,2})(?:\\s*:.*|\\s*\\.?)|.* is an? kind of [^.:]*\\.?|each .* is (?:identified|told) by its .*|each .* is (?:often )?(?:searched|sorted|indexed|searched and sorted|sorted and searched) by its .*");
+                    + "|(?:(?! (?:is|are|has|have) |,).)* is an? (?:\\uE000+|\\p{L}+(?:[ -](?!of )\\p{L}+){0,2})(?:\\s*:.*|\\s*\\.?)|.* is an? kind of [^.:]*\\.?|each .* is (?:identified|told) by its .*|each .* is (?:often )?(?:searched|sorted|indexed|searched and sorted|sorted and searched) by its .*");
 
     /** Words that a sentence of the grammar does not have outside of quotes. */
     private static final Pattern SPOKEN = Pattern.compile(
             "(?i)\\b(?:can|may|must|should|might|will|has to|have to|needs to|an?|the|its|their|several|many|multiple|some"
                     + "|fewer|less|more|only one|one single|one and only|up to|or several|or many|optional(?:ly)?|either|another"
-                    + "|n?varchar2?|string|int|integer|bigint|numeric|bool|boolean|timestamp|datetime|(?!exactly\\b)exc?\\w{2,6}ly)\\b"
+                    + "|about|around|roughly|nearly|n?varchar2?|string|int|integer|bigint|numeric|bool|boolean|timestamp|datetime|(?!exactly\\b)exc?\\w{2,6}ly)\\b"
                     + "|\\d ?\\.\\.| has .*\\band\\b| has unique | has:");
 
     /** An option of a relationship between its two clauses. */
@@ -33,6 +33,10 @@ public final class Phrasings {
     /** "Each result belongs to one test and one patient." */
     private static final Pattern TWO_OBJECTS = Pattern.compile(
             "(?i)each [^;:]* (?:exactly |at least |at most )?(?:one|\\d+) \\p{L}+(?: \\p{L}+)?,? and (?:exactly |at least |at most )?(?:one|\\d+) \\p{L}+(?: \\p{L}+)?\\.?");
+
+    /** "Each rating is given by one cook to one recipe." */
+    private static final Pattern TWO_PLACES = Pattern.compile(
+            "(?i)each [^;:()]* (?:by|for|on|in|at|with|to|from) (?:exactly )?one \\p{L}+(?: \\p{L}+)? (?:by|for|on|in|at|with|to|from) (?:exactly )?(?:one|another) .*");
 
     private static final Pattern SEARCHED = Pattern.compile(
             "(?i)(.+?) (?:is|are) (?:often |mostly |usually )?(searched|looked up|found|filtered|(?:searched and )?(?:sorted|ordered)) by (?:(?:its|their|the) )?(.+?)\\.?");
@@ -98,8 +102,10 @@ public final class Phrasings {
                             + sentence.substring(between.start(2), between.end(2)) + ".");
         }
         String masked = Quoted.masked(sentence);
-        boolean several =
-                JoinedSentences.isIn(masked) || TWO_OBJECTS.matcher(masked).matches();
+        boolean several = JoinedSentences.isIn(masked)
+                || TWO_OBJECTS.matcher(masked).matches()
+                || TWO_PLACES.matcher(masked).matches()
+                || relations.isOfLongerName(sentence);
         if (sentence.isEmpty()
                 || isCanonical(masked) && !POSSESSIVE.matcher(masked).matches() && !several) {
             return new Phrasing.AsItStands();
@@ -113,7 +119,8 @@ public final class Phrasings {
         Optional<Phrasing> parts = several
                 ? JoinedSentences.ofOneSubject(sentence, relations::subjectEnd, this::readingOfPart)
                 : Optional.empty();
-        return parts.or(() -> JoinedSentences.joined(sentence, relations::isInverse, this::readingOfPart))
+        return parts.or(() -> JoinedSentences.ofTwoPlaces(sentence, this::readingOfPart))
+                .or(() -> JoinedSentences.joined(sentence, relations::isInverse, this::readingOfPart))
                 .or(() -> rule(sentence))
                 .or(() -> volumes.of(sentence))
                 .or(() -> deletions.of(sentence))

@@ -76,6 +76,12 @@ final class RelationPhrasings {
                     ReadAs.of("E" + forth.get().said() + ".", "E" + back.get().said() + "."));
         }
         String end = (options.isEmpty() ? "" : " " + options) + ".";
+        if (!two && options.isEmpty()) {
+            Optional<Phrasing> longer = ofLongerName(forth.get());
+            if (longer.isPresent()) {
+                return longer;
+            }
+        }
         String behind = back.map(clause -> "; e" + clause.said()).orElse("") + end;
         if (forth.get().open()) {
             return Optional.of(new Phrasing.Either(List.of(
@@ -97,6 +103,27 @@ final class RelationPhrasings {
                         " ?\\((?:first |second )?(?:called|on delete|on update|first as|second as)\\b.*", CASE)
                 .matcher(Quoted.masked(sentence));
         return options.find() ? options.start() : sentence.length();
+    }
+
+    /** Whether a sentence leads to something whose name ends in that of a known entity, and is none itself. */
+    boolean isOfLongerName(String sentence) {
+        Optional<Found> quantity = Counts.find(Quoted.masked(sentence), 0);
+        return quantity.isPresent()
+                && Quoted.masked(sentence).indexOf(';') < 0
+                && Quoted.masked(sentence).indexOf('(') < 0
+                && said.endsIn(sentence.substring(quantity.get().end())).isPresent();
+    }
+
+    /** "Has one home depot" leads to a depot, in the role of the home depot, or to something of that name. */
+    private Optional<Phrasing> ofLongerName(SaidClause clause) {
+        return said.endsIn(clause.object()).map(entity -> {
+            boolean one = inNumber(clause.object(), clause.cardinality()).equals(said.one(clause.object()));
+            String noun = one ? said.nouns().one(entity) : said.nouns().many(entity);
+            return new Phrasing.Either(List.of(
+                    ReadAs.of("E" + clause.with(clause.cardinality(), noun).said() + " (second as "
+                            + Nouns.listed(said.one(clause.object())) + ")."),
+                    ReadAs.of("E" + clause.said() + ".")));
+        });
     }
 
     /** Whether the second says of the object of the first what it has to do with a third, and so is a rule of its own. */
@@ -231,7 +258,7 @@ final class RelationPhrasings {
     private int verbAt(String text, boolean plural) {
         int known = said.nouns().leadingLength(text);
         if (known > 0 && known < text.length()) {
-            return known;
+            return known + LongerNoun.in(text.substring(known));
         }
         int at = Quoted.end(text, 0);
         if (at > 0) {

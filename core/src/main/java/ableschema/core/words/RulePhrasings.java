@@ -86,7 +86,7 @@ final class RulePhrasings extends SentenceForms {
                         (m.group(3).matches("(?i)more|greater|higher|above") ? "at least " : "at most ")
                                 + number(m.group(2))));
         form(
-                "(.+?) (?:can't|can ?not|must not|may not|mustn't|should not) (?:be (above|over|more than|greater than|below|under|less"
+                "(.+?) (?:can't|can ?not|must not|may not|mustn't|should not) (?:(?:be|go|fall|drop|rise|get) (above|over|more than|greater than|below|under|less"
                         + " than)|(exceed)) "
                         + NUMBER + UNIT,
                 m -> attributes.fact(

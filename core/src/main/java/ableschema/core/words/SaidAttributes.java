@@ -81,10 +81,19 @@ final class SaidAttributes {
     private Optional<String> known(Entity owner, String name) {
         return owner.body()
                 .attribute(name)
+                .or(() -> inItsUnit(owner, name))
                 .or(() -> said.nouns().singulars(name).stream()
                         .flatMap(one -> owner.body().attribute(one).stream())
                         .findFirst())
                 .map(Attribute::name);
+    }
+
+    /** "The length" of what has a length in metres. */
+    private static Optional<Attribute> inItsUnit(Entity owner, String name) {
+        List<Attribute> measured = owner.body().attributes().stream()
+                .filter(each -> each.name().toLowerCase(Locale.ROOT).startsWith(name.toLowerCase(Locale.ROOT) + " in "))
+                .toList();
+        return measured.size() == 1 ? Optional.of(measured.get(0)) : Optional.empty();
     }
 
     /**

@@ -49,6 +49,15 @@ final class SaidItem {
                     + BOUND,
             CASE);
 
+    /** "A type (city, trekking, cargo)" says its values. */
+    private static final Pattern VALUES = Pattern.compile(
+            "(\\p{L}[\\p{L} ]*?) ?\\((\\p{L}[\\p{L} ]*(?:, ?\\p{L}[\\p{L} ]*)*(?:,| or|, or) ?\\p{L}[\\p{L} ]*)\\)",
+            CASE);
+
+    private static final Pattern FLAGS = Pattern.compile(
+            "\\b(?:key|optional|unique|money|measured|code|link|personal|secret|pattern|default|one of|at (?:least|most)|between|greater|less)\\b",
+            CASE);
+
     private SaidItem() {}
 
     /** One attribute that no two have the same of. */
@@ -78,6 +87,10 @@ final class SaidItem {
         if (bracket.matches()) {
             optional = true;
             name = bracket.group(1);
+        }
+        Matcher values = VALUES.matcher(name);
+        if (values.matches() && !FLAGS.matcher(values.group(2)).find()) {
+            name = values.group(1) + " (one of " + values.group(2).replaceAll("(?i),? or ", ", ") + ")";
         }
         name = bounded(typed(sized(name)));
         int colon = name.indexOf(':');

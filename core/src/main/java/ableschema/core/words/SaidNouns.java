@@ -14,13 +14,22 @@ import java.util.regex.Pattern;
 final class SaidNouns {
 
     private static final Pattern ARTICLE = Pattern.compile(
-            "(?:an? |the |each |every |all |any |its |their |his |her |our |my |your |this |one )+(?=\\S)",
+            "(?:(?:its|their) own |an? |the |each |every |all |any |its |their |his |her |our |my |your |this |one )+(?=\\S)",
             Pattern.CASE_INSENSITIVE);
     private static final Pattern BETWEEN = Pattern.compile(
             "\\s*,\\s*(?:and |or |as well as )?|\\s+(?:and|as well as|together with|plus)\\s+",
             Pattern.CASE_INSENSITIVE);
 
     private static final Pattern DIGITS = Pattern.compile(": ?decimal \\d+ ?(,) ?\\d", Pattern.CASE_INSENSITIVE);
+
+    /** One or two words before a noun, none of which joins it to another. */
+    private static final Pattern ADJECTIVAL = Pattern.compile(
+            "(?!.*\\b(?:of|in|on|at|by|for|to|from|with|and|or)\\b)\\p{L}[\\p{L}-]*(?: \\p{L}[\\p{L}-]*){1,3}",
+            Pattern.CASE_INSENSITIVE);
+
+    /** "Between 1 and 6" is no list. */
+    private static final Pattern BOUNDS =
+            Pattern.compile("\\bbetween -?[\\d.,]+(?: \\p{L}+)?( and )-?\\d", Pattern.CASE_INSENSITIVE);
 
     private final Design design;
     private final Nouns nouns;
@@ -101,6 +110,21 @@ final class SaidNouns {
         return entity(phrase).isPresent() || expected.contains(one(phrase).toLowerCase(Locale.ROOT));
     }
 
+    /** The known entity that a longer noun ends in: the depot of "home depot"; empty where the noun itself is one. */
+    Optional<Entity> endsIn(String phrase) {
+        String noun = bare(phrase);
+        if (!ADJECTIVAL.matcher(noun).matches() || isEntity(noun)) {
+            return Optional.empty();
+        }
+        for (int space = noun.indexOf(' '); space > 0; space = noun.indexOf(' ', space + 1)) {
+            Optional<Entity> known = nouns.entity(noun.substring(space + 1));
+            if (known.isPresent()) {
+                return known;
+            }
+        }
+        return Optional.empty();
+    }
+
     /** The members of a list, with its commas and "and", brackets and quotes respected. */
     static List<String> members(String list) {
         String masked = masked(list);
@@ -124,6 +148,11 @@ final class SaidNouns {
     /** Blots out quotes, what stands in brackets and the comma of a decimal type, so that a list is only cut between its members. */
     private static String masked(String list) {
         var masked = new StringBuilder(Quoted.masked(list));
+        BOUNDS.matcher(masked.toString()).results().forEach(found -> {
+            for (int i = found.start(1); i < found.end(1); i++) {
+                masked.setCharAt(i, '\uE000');
+            }
+        });
         DIGITS.matcher(masked.toString()).results().forEach(found -> masked.setCharAt(found.start(1), '\uE000'));
         int depth = 0;
         for (int i = 0; i < masked.length(); i++) {

@@ -98,6 +98,14 @@ public final class SpokenLine {
                 subject = understood.subject();
             }
         }
+        Optional<String> odd = NewNames.implausible(design, document.design(), text);
+        if (odd.isPresent()) {
+            return new Understanding.NotUnderstood(
+                    0,
+                    text.length(),
+                    "read as «" + String.join(" ", sentences) + "», but \"" + odd.get()
+                            + "\" is a piece of a sentence; say the rest in a sentence of its own, or put the name between quotes");
+        }
         String name = edits.get(edits.size() - 1).name();
         return new Understanding.Understood(
                 edits.size() == 1 ? edits.get(0) : new Compound(name, edits), String.join("; ", gists), subject);

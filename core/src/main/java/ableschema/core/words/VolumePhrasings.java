@@ -25,7 +25,7 @@ final class VolumePhrasings {
             pattern(ABOUT + NUMBER + "(?<noun>.+?) (?:are|is|will be) (?:added|made|recorded|registered|opened|created"
                     + "|expected|done) " + PER),
             pattern(PER.replace("a|an|", "") + ",? " + ABOUT + NUMBER
-                    + "(?<noun>.+?) (?:are|is|come|will be)(?: .+)?"));
+                    + "(?<noun>.+?) (?:are|is|comes?|joins?|arrives?|registers?|will be)(?: .+)?"));
 
     private static final Pattern STANDING =
             pattern("(?:there (?:are|will be)|we have) " + ABOUT + NUMBER + "(?<noun>.+?)"
