@@ -15,18 +15,12 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
 
 /**
  * Reads a text of sentences, one a line or several, into a document; lines that begin with # are skipped. The text is read as
  * a whole: a sentence may speak of what a later one makes, and then is read after it.
  */
 public final class DesignReader {
-
-    /** Behind a full stop, where another sentence begins. */
-    private static final Pattern NEXT =
-            Pattern.compile("(?<=\\.)\\s+(?=(?:Each|No two|The|About|A|An|Every|All|For|By|There|One) )");
 
     /** A sentence where it stands, and how often it had been said before. */
     private record Said(String text, int line, int offset, int times) {}
@@ -119,15 +113,7 @@ public final class DesignReader {
     }
 
     private void readLine(String line, int number) {
-        String masked = Quoted.masked(line);
-        int start = 0;
-        Matcher next = NEXT.matcher(masked);
-        boolean endsInText = masked.matches("(?s)(?:About |(?!Each ).*? is an? [^.]*?: ).*");
-        while (!endsInText && next.find()) {
-            readSentence(said(line.substring(start, next.start()), number, start));
-            start = next.end();
-        }
-        readSentence(said(line.substring(start), number, start));
+        SentencesOfLine.of(line).forEach(each -> readSentence(said(each.text(), number, each.offset())));
     }
 
     private Said said(String sentence, int line, int offset) {

@@ -11,6 +11,8 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /** Reads a line as people say it: the canonical sentences that it comes to, and what they do. */
 public final class SpokenLine {
@@ -46,8 +48,54 @@ public final class SpokenLine {
         }
     }
 
-    /** Reads a line; never throws, as what is wrong with it is in the answer. */
+    /** Reads a line of one sentence or several; never throws, as what is wrong with it is in the answer. */
     public Heard read(String text) {
+        List<SentencesOfLine.Found> sentences = SentencesOfLine.of(text);
+        return sentences.size() < 2 ? readSentence(text) : readEach(sentences);
+    }
+
+    /** Each sentence is read in the design that those before it make; they are carried out as one step. */
+    private Heard readEach(List<SentencesOfLine.Found> sentences) {
+        Document document = Document.EMPTY.with(design);
+        var readings = new ArrayList<List<String>>(List.of(List.of()));
+        var understood = new ArrayList<Understanding.Understood>();
+        boolean asSaid = true;
+        for (SentencesOfLine.Found each : sentences) {
+            Heard heard = new SpokenLine(document.design(), chosen, ids, expected).readSentence(each.text());
+            if (heard.understanding() instanceof Understanding.NotUnderstood not) {
+                return new Heard(
+                        new Understanding.NotUnderstood(
+                                each.offset() + not.start(), each.offset() + not.end(), not.problem()),
+                        List.of(),
+                        List.of());
+            }
+            if (heard.understanding() instanceof Understanding.Understood one) {
+                document = one.edit().applyTo(document);
+                understood.add(one);
+            }
+            asSaid = asSaid && heard.readAs().isEmpty();
+            String first = heard.readAs().isEmpty() ? each.text().strip() : String.join(" ", heard.readAs());
+            List<String> ways =
+                    Stream.concat(Stream.of(first), heard.others().stream()).toList();
+            List<List<String>> before = List.copyOf(readings);
+            readings.clear();
+            ways.forEach(way -> before.forEach(said ->
+                    readings.add(Stream.concat(said.stream(), Stream.of(way)).toList())));
+        }
+        Understanding.Understood last = understood.get(understood.size() - 1);
+        var all = new Understanding.Understood(
+                new Compound(
+                        last.edit().name(),
+                        understood.stream().map(Understanding.Understood::edit).toList()),
+                understood.stream().map(Understanding.Understood::gist).collect(Collectors.joining("; ")),
+                last.subject());
+        return new Heard(
+                all,
+                asSaid ? List.of() : readings.get(0),
+                readings.stream().skip(1).map(said -> String.join(" ", said)).toList());
+    }
+
+    private Heard readSentence(String text) {
         if (text.isBlank()) {
             return new Heard(new RuleLine(design, chosen, ids).read(text), List.of(), List.of());
         }

@@ -123,6 +123,43 @@ class PhrasingsTest {
     }
 
     @Test
+    void a_line_of_several_sentences_is_one_step_and_a_fault_stands_at_its_place() {
+        SpokenLine.Heard heard =
+                heard(Design.EMPTY, "A ward has beds. Each bed is in one ward. Nurses look after other nurses.");
+        Design made = ((Understanding.Understood) heard.understanding())
+                .edit()
+                .applyTo(Document.EMPTY)
+                .design();
+
+        assertThat(made.entities()).extracting(each -> each.name()).containsExactlyInAnyOrder("Ward", "Bed", "Nurse");
+        assertThat(heard.readAs())
+                .containsExactly(
+                        "Each ward has any number of beds.",
+                        "Each bed is in one ward.",
+                        "Each nurse looks after any number of nurses.");
+        assertThat(heard.others()).singleElement().asString().endsWith("Each nurse looks after exactly one nurse.");
+
+        SpokenLine.Heard slip = heard(Design.EMPTY, "A ward has beds. Each bed is in excatly one ward.");
+        assertThat(slip.understanding())
+                .isEqualTo(new Understanding.NotUnderstood(32, 39, "\"excatly\", did you mean \"exactly\"?"));
+        assertThat(slip.readAs()).isEmpty();
+    }
+
+    @Test
+    void a_name_that_is_a_piece_of_the_sentence_is_refused_unless_it_stands_between_quotes() {
+        Design design = with(Design.EMPTY, "Each damage has date.");
+        String piece = "Damages are reported by customers or mechanics.";
+        assertThat(((Understanding.NotUnderstood) heard(design, piece).understanding()).problem())
+                .contains("\"Reported by customer\" is a piece of a sentence");
+        assertThat(heard(design, "A customer has a \"name or number\" and a phone.")
+                        .understanding())
+                .isInstanceOf(Understanding.Understood.class);
+        assertThat(heard(design, "A customer has a name once known and a phone.")
+                        .understanding())
+                .isInstanceOf(Understanding.NotUnderstood.class);
+    }
+
+    @Test
     void an_option_between_the_clauses_is_said_behind_them() {
         Design design = with(Design.EMPTY, "Each hive has code.");
         SpokenLine.Heard heard = heard(

@@ -29,10 +29,14 @@ public final class RuleLineView extends HBox {
     private static final String EXAMPLE =
             "Each hive stands in exactly one apiary; each apiary shelters any number of hives.";
 
+    private static final double MOST_WIDTH = 620;
+    private static final double MARGIN = 8;
+
     private final Workspace workspace;
     private final TextField line = new TextField();
     private final HBox jobs = new HBox(6);
     private final Label answer = new Label();
+    private final Label whole = new Label();
     private List<Completion.Proposal> proposed = List.of();
 
     public RuleLineView(Workspace workspace) {
@@ -46,10 +50,15 @@ public final class RuleLineView extends HBox {
         HBox.setHgrow(line, Priority.ALWAYS);
         answer.setId("rule-answer");
         answer.getStyleClass().add("rule-answer");
-        answer.setMaxWidth(620);
+        answer.setMaxWidth(MOST_WIDTH);
+        whole.setId("rule-whole");
+        whole.getStyleClass().add("rule-whole");
+        whole.setManaged(false);
+        whole.setWrapText(true);
+        setViewOrder(-1); // what does not fit in the line stands above it, over the sheet
         jobs.setAlignment(Pos.CENTER_RIGHT);
         workspace.jobs().running().addListener((InvalidationListener) changed -> showJobs());
-        getChildren().addAll(sign, line, answer, jobs);
+        getChildren().addAll(sign, line, answer, jobs, whole);
         line.textProperty().addListener((o, before, now) -> {
             proposed = now.isBlank() ? List.of() : new Completion(workspace.design()).at(now);
             understand();
@@ -60,6 +69,19 @@ public final class RuleLineView extends HBox {
         workspace.notices().noticeProperty().addListener((o, before, now) -> understand());
         workspace.documentProperty().addListener((o, before, now) -> understand());
         understand();
+    }
+
+    /** Says above the line what is cut off in it. */
+    @Override
+    protected void layoutChildren() {
+        super.layoutChildren();
+        boolean cut = answer.prefWidth(-1) > answer.getWidth() + 1;
+        whole.setVisible(cut);
+        if (cut) {
+            double width = Math.min(MOST_WIDTH, getWidth() - 2 * MARGIN);
+            double height = whole.prefHeight(width);
+            whole.resizeRelocate(getWidth() - width - MARGIN, -height - MARGIN, width, height);
+        }
     }
 
     /** What is under way, each with its progress and a stop of its own. */
@@ -116,7 +138,6 @@ public final class RuleLineView extends HBox {
         if (!heard.others().isEmpty()) {
             String all = line.getText();
             proposed = Stream.concat(Stream.of(String.join(" ", heard.readAs())), heard.others().stream())
-                    .filter(sentence -> sentence.indexOf(". Each") < 0)
                     .map(sentence -> new Completion.Proposal(sentence, all.length()))
                     .toList();
             say("Which? Tab, or Down and Tab: " + either(heard), false);
@@ -165,6 +186,8 @@ public final class RuleLineView extends HBox {
 
     private void say(String text, boolean problem) {
         answer.setText(text);
+        whole.setText(text.replace("  or  ", "\nor "));
+        whole.pseudoClassStateChanged(PROBLEM, problem);
         answer.pseudoClassStateChanged(PROBLEM, problem);
     }
 

@@ -130,6 +130,30 @@ class WindowTest extends WindowFixture {
     }
 
     @Test
+    void a_line_of_several_sentences_is_read_whole_before_it_is_carried_out(FxRobot robot) {
+        drawTwo(robot);
+        click(robot, "#rule-line");
+        type(robot, "An inspection is made by a keeper and concerns one hive. Each keeper has one home apiary.");
+        WaitForAsyncUtils.waitForFxEvents();
+
+        assertThat(robot.lookup("#rule-whole").query().isVisible()).isTrue();
+        assertThat(text(robot, "#rule-whole"))
+                .contains("Each inspection is made by exactly one keeper.")
+                .contains("(second as home apiary).")
+                .endsWith("Each keeper has exactly one home apiary.");
+        robot.type(KeyCode.ENTER);
+        assertThat(workspace.design().entities()).hasSize(2); // which is meant has to be said first
+        robot.type(KeyCode.TAB, KeyCode.ENTER);
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(workspace.design().entities())
+                .extracting(each -> each.name())
+                .containsExactlyInAnyOrder("Hive", "Apiary", "Inspection", "Keeper");
+        assertThat(robot.lookup("#rule-whole").query().isVisible()).isFalse();
+        robot.interact(() -> workspace.undo());
+        assertThat(workspace.design().entities()).hasSize(2);
+    }
+
+    @Test
     void rename_delete_and_what_is_not_understood(FxRobot robot) {
         drawTwo(robot);
         choose(robot, "Hive");

@@ -1,0 +1,36 @@
+package ableschema.core.words;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+
+/** The sentences of a line of text, each with where it stands. */
+final class SentencesOfLine {
+
+    /** Behind a full stop that shortens no word, where another sentence begins. */
+    private static final Pattern NEXT =
+            Pattern.compile("(?<=\\.)(?<!\\b(?:[Nn]o|[Nn]r|St|Mr|Mrs|Dr|[Cc]a|e\\.g|i\\.e|etc)\\.)\\s+(?=\\p{Lu})");
+
+    /** A definition or an explanation goes on to the end of the line. */
+    private static final Pattern ENDS_IN_TEXT = Pattern.compile("(?s)(?:About |(?!Each ).*? is an? [^.]*?: ).*");
+
+    private SentencesOfLine() {}
+
+    /** @param offset where it begins in the line, counted from 0 */
+    record Found(String text, int offset) {}
+
+    static List<Found> of(String line) {
+        String masked = Quoted.masked(line);
+        var found = new ArrayList<Found>();
+        int start = 0;
+        Matcher next = NEXT.matcher(masked);
+        boolean endsInText = ENDS_IN_TEXT.matcher(masked).matches();
+        while (!endsInText && next.find()) {
+            found.add(new Found(line.substring(start, next.start()), start));
+            start = next.end();
+        }
+        found.add(new Found(line.substring(start), start));
+        return found;
+    }
+}
