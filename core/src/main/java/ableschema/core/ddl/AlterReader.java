@@ -99,9 +99,12 @@ final class AlterReader {
             add(table, at);
         } else if (at.accept("drop")) {
             drop(table, at);
-        } else if (at.accept("alter")) {
-            at.accept("column");
+        } else if (at.accept("alter", "column")) {
             alter(table, at);
+        } else if (at.accept("alter")) {
+            if (!at.accept("index") && !at.accept("constraint")) { // whether it is seen, or when it is checked
+                alter(table, at);
+            }
         } else if (at.accept("modify")) {
             at.accept("column");
             modify(table, at);
@@ -306,9 +309,6 @@ final class AlterReader {
     }
 
     private void alter(DraftTable table, Cursor at) {
-        if (at.accept("index") || at.accept("constraint")) {
-            return; // whether it is seen, or when it is checked
-        }
         String name = table.requireColumn(at.name());
         if (at.accept("set", "default")) {
             setDefault(table, name, at.upTo(at.end()));

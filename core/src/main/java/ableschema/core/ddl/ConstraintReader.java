@@ -52,16 +52,27 @@ final class ConstraintReader {
                                 || at.is("unique", "index")
                                 || at.is("unique", "clustered")
                                 || at.is("unique", "nonclustered")
-                                || followedBy(at, 2, '('))
-                || at.is("exclude")
+                                || listsColumns(at, 2))
+                || at.is("exclude") && (followedBy(at, 1, '(') || at.is("exclude", "using"))
                 || at.is("supplemental", "log")
                 || at.isAny("key", "index")
-                        && (followedBy(at, 1, '(')
-                                || followedBy(at, 2, '(')
-                                || followedBy(at, 3, '(')
-                                || followedBy(at, 4, '('))
-                || at.isAny("fulltext", "spatial") && at.at() + 1 < at.end()
+                        && (listsColumns(at, 1) || listsColumns(at, 2) || listsColumns(at, 3) || listsColumns(at, 4))
+                || at.isAny("fulltext", "spatial")
+                        && (at.tokens().is(at.at() + 1, "key")
+                                || at.tokens().is(at.at() + 1, "index")
+                                || listsColumns(at, 1)
+                                || listsColumns(at, 2))
                 || at.is("period", "for");
+    }
+
+    /** A column may be called so as well: behind "key varchar (" stands a number, and in a list of columns none does. */
+    private static boolean listsColumns(Cursor at, int behind) {
+        int first = at.at() + behind + 1;
+        return followedBy(at, behind, '(')
+                && first < at.end()
+                && at.tokens().kind(first) != Kind.NUMBER
+                && at.tokens().kind(first) != Kind.STRING
+                && !at.tokens().is(first, ')');
     }
 
     private static boolean followedBy(Cursor at, int behind, char symbol) {
