@@ -80,6 +80,10 @@ final class PartitionText {
         if (isWord(at)) {
             return tokens.text(at).toUpperCase(Locale.ROOT);
         }
+        boolean function = tokens.kind(at) == Kind.WORD && tokens.is(at + 1, '(') && !isName(at);
+        if (function) {
+            return tokens.text(at).toLowerCase(Locale.ROOT); // as the engine's catalogue has it
+        }
         return tokens.kind(at) == Kind.NAME ? context.dialect.quoted(tokens.unquoted(at)) : tokens.text(at);
     }
 }

@@ -29,6 +29,9 @@ public record Pins(Map<Role, String> names, String namespace, int place, Map<Str
         INDEX
     }
 
+    /** The option that holds what is said of the table of a pairing, which has no definition of its own. */
+    public static final String COMMENT = "standard.comment";
+
     public static final Pins NONE = new Pins(Map.of(), "", 0, Map.of());
 
     public Pins {

@@ -228,16 +228,18 @@ final class Derivation {
         TableColumns its = Objects.requireNonNull(columns.get(owner), "columns of each table come first");
         TableName name = tableName(owner);
         var constraints = new TableConstraints(name.name(), owner, its, design, keys, rules, names);
+        var options = new HashMap<>(pinsOf(owner).options());
+        String comment = Objects.requireNonNullElse(options.remove(Pins.COMMENT), "");
         Table table = new Table(
                 name,
-                design.entity(owner).map(Entity::definition).orElse(""),
+                design.entity(owner).map(Entity::definition).orElse(comment),
                 its.list(),
                 constraints.primaryKey(),
                 constraints.foreignKeys(this::target),
                 constraints.uniques(),
                 constraints.checks(),
                 constraints.indexes(),
-                pinsOf(owner).options());
+                options);
         var trace = new TableTrace(
                 owner, design.nameOf(owner), its.traces(), constraints.references(), constraints.origins());
         var gaps = new ArrayList<>(its.gaps());

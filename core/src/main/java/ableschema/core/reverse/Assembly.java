@@ -391,7 +391,11 @@ final class Assembly {
         List<KeyPart> widening = parts(table, primary.subList(paired, primary.size()));
         End first = end(table, pair.get(0));
         End second = end(table, pair.get(1));
-        Pins pins = new Pins(Map.of(), table.namespace(), 0, table.options());
+        var options = new HashMap<>(table.options());
+        if (!table.comment().isEmpty()) {
+            options.put(Pins.COMMENT, table.comment());
+        }
+        Pins pins = new Pins(Map.of(), table.namespace(), 0, options);
         return new Relationship(
                 found.owner(table),
                 first.withVerb("goes with"),

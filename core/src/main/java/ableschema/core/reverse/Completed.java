@@ -20,11 +20,10 @@ final class Completed {
         this.derived = derived;
     }
 
-    static Schema by(Schema derived, Found found) {
+    /** @param schema as it was read */
+    static Schema by(Schema derived, Found found, Schema schema) {
         var completed = new Completed(found, derived);
-        return found.schema()
-                .withTables(
-                        found.schema().tables().stream().map(completed::table).toList());
+        return schema.withTables(schema.tables().stream().map(completed::table).toList());
     }
 
     private Table table(Table table) {

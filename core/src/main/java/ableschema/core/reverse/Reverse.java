@@ -47,7 +47,7 @@ public final class Reverse {
     /** The same for a database whose tables have so many rows, from which they are expected to begin. */
     public static Reversed of(SqlRead read, String title, Map<TableName, Long> sizes) {
         Reversed reversed = of(read, title);
-        var found = new Found(read.schema());
+        var found = new Found(AlternateKeys.asConstraints(read.schema()));
         Design design = reversed.document().design();
         Notes notes = design.notes();
         for (Map.Entry<TableName, Long> each : sizes.entrySet()) {
@@ -64,7 +64,7 @@ public final class Reverse {
     }
 
     private static Reversed of(Schema schema, List<ReadRows> rows, String title, HouseRules house, String dialect) {
-        var found = new Found(schema);
+        var found = new Found(AlternateKeys.asConstraints(schema));
         NamingRules rules = house.naming();
         Design plain = new Assembly(found, Pinning.nothing(found), dialect).design();
         Mapping unpinned = Mapping.of(found.answered(plain), rules);
@@ -73,7 +73,7 @@ public final class Reverse {
         Design design = filled.with(filled.notes().withKept(new KeptStatements(found).all()));
         Document document = Document.of(title, design, List.of(Diagram.WHOLE), house);
         Schema derived = document.mapping().schema();
-        List<Difference> differences = Completed.by(derived, found).differences(derived);
+        List<Difference> differences = Completed.by(derived, found, schema).differences(derived);
         return new Reversed(document, differences);
     }
 }

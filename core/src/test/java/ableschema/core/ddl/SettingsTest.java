@@ -69,6 +69,19 @@ class SettingsTest {
     }
 
     @Test
+    void functions_in_what_parts_a_table_are_written_as_the_engine_has_them() {
+        SqlRead read = SqlReader.read(
+                "CREATE TABLE log (at timestamp NOT NULL) PARTITION BY RANGE (UNIX_TIMESTAMP(at)) "
+                        + "(partition P1 values less than (10), PARTITION rest VALUES LESS THAN MAXVALUE);",
+                Dialects.named("mariadb").orElseThrow());
+
+        assertThat(read.schema().tables().get(0).options())
+                .containsEntry(
+                        "mariadb.partition",
+                        "RANGE (unix_timestamp(at)) (PARTITION P1 VALUES LESS THAN (10), PARTITION rest VALUES LESS THAN MAXVALUE)");
+    }
+
+    @Test
     void parts_of_parts_are_parts_of_the_whole_in_whatever_order_they_are_attached() {
         SqlRead read = read(
                 """

@@ -1,5 +1,6 @@
 package ableschema.core.sql.dialect;
 
+import ableschema.core.design.Pins;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -35,6 +36,9 @@ public final class Dialects {
      * IllegalArgumentException} says what is wrong with it.
      */
     public static void requireOption(String option, String value) {
+        if (option.equals(Pins.COMMENT)) {
+            return; // which is of no dialect
+        }
         int point = option.indexOf('.');
         Dialect dialect = named(point < 0 ? "" : option.substring(0, point))
                 .orElseThrow(() -> new IllegalArgumentException("the option '" + option
