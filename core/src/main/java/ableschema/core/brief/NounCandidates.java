@@ -31,7 +31,7 @@ public final class NounCandidates {
                             + " their them then there these they this those three through time times to together too took two under"
                             + " until up upon us use used uses using very want wants was we went were what when where which while who"
                             + " whom whose why will with within without would write writes written yes yet you your belongs belong"
-                            + " stands stand called happens happen holds hold looks look shelters visits visited lives moved sold")
+                            + " stands stand called happens happen holds hold looks look shelters visits visited lives moved sold unique zero long short well possibly optional optionally")
                     .split(" "));
     private static final Set<String> PLACES = Set.of(
             "place", "site", "yard", "house", "garden", "room", "station", "field", "store", "shop", "hall", "town",
@@ -59,10 +59,39 @@ public final class NounCandidates {
             "a", "an", "the", "one", "two", "three", "several", "many", "some", "any", "no", "at", "up", "more", "each",
             "every", "its", "their", "his", "her", "exactly", "only", "just");
 
+    private static final Set<String> BEING = Set.of("is", "are", "be", "was", "were", "been", "either");
+    private static final Set<String> LISTING = Set.of(",", "or", "and");
+    private static final Set<String> PLACING = Set.of("from", "for", "at", "by", "on", "in", "to", "with", "until");
+
     private NounCandidates() {}
 
     /** A word that may be an entity, and the kind that its form suggests. */
     public record Candidate(String noun, EntityKind kind, boolean known) {}
+
+    /**
+     * The candidates of a text without what its sentences say is an attribute: where a boat has a hull number, neither that nor a
+     * number is asked for.
+     */
+    public static List<Candidate> of(String text, Design design, List<ToldSentences.Offer> said) {
+        Set<String> entities = new HashSet<>();
+        Set<String> attributes = new HashSet<>();
+        said.forEach(offer -> {
+            entities.addAll(offer.made().entities());
+            attributes.addAll(offer.made().attributes());
+        });
+        return of(text, design).stream()
+                .filter(each -> each.known() || entities.contains(each.noun()) || !isAttribute(each.noun(), attributes))
+                .toList();
+    }
+
+    private static boolean isAttribute(String noun, Set<String> attributes) {
+        return attributes.stream()
+                .anyMatch(name -> name.equals(noun)
+                        || name.endsWith(" " + noun)
+                        || name.contains(" in " + noun)
+                        || name.startsWith(noun + " in ")
+                        || name.startsWith(noun + " of "));
+    }
 
     /** The candidates of a text, each once; {@code known} says that the design has such an entity already. */
     public static List<Candidate> of(String text, Design design) {
@@ -72,9 +101,11 @@ public final class NounCandidates {
         Set<String> alone = new HashSet<>();
         Set<String> onlyBefore = new HashSet<>();
         String before = "";
+        boolean saysHow = false;
         for (int i = 0; i < words.size(); i++) {
             String small = words.get(i).toLowerCase(Locale.ROOT);
-            boolean may = mayBeNoun(small) && !isVerb(words, i);
+            saysHow = isHow(words, i, saysHow);
+            boolean may = mayBeNoun(small) && !saysHow && !isVerb(words, i);
             if (may) {
                 String noun = nouns.singulars(small).get(0);
                 found.putIfAbsent(noun, new Candidate(noun, kind(noun), nouns.knows(noun)));
@@ -100,11 +131,35 @@ public final class NounCandidates {
         return List.copyOf(found.values());
     }
 
+    /** Whether a word says how something is, as "open", "paid" and "overdue" in "is open, paid or overdue". */
+    private static boolean isHow(List<String> words, int at, boolean before) {
+        String word = words.get(at).toLowerCase(Locale.ROOT);
+        String last = at == 0 ? "" : words.get(at - 1).toLowerCase(Locale.ROOT);
+        boolean goesOn =
+                before && (word.equals(",") || word.equals("or") || word.equals("and") || LISTING.contains(last));
+        boolean compared = at + 1 < words.size() && words.get(at + 1).equalsIgnoreCase("than");
+        return goesOn || compared || BEING.contains(last) && !DETERMINING.contains(word) && !word.matches("[.;:?!,()]");
+    }
+
     /** Whether a word says what somebody does: behind "may", or behind a noun and before how many, or which, of another. */
     private static boolean isVerb(List<String> words, int at) {
         String before = at == 0 ? "" : words.get(at - 1).toLowerCase(Locale.ROOT);
         String after = at + 1 == words.size() ? "" : words.get(at + 1).toLowerCase(Locale.ROOT);
-        return MODAL.contains(before) || (mayBeNoun(before) || JOINING.contains(before)) && DETERMINING.contains(after);
+        boolean subject = at == 1 || at > 1 && words.get(at - 2).matches("[.;:?!]");
+        boolean several = subject
+                && before.endsWith("s")
+                && !word(words, at).endsWith("s")
+                && (mayBeNoun(after) || PLACING.contains(after));
+        boolean one =
+                word(words, at).endsWith("s") && mayBeNoun(before) && !before.endsWith("s") && PLACING.contains(after);
+        return several
+                || one
+                || MODAL.contains(before)
+                || (mayBeNoun(before) || JOINING.contains(before)) && DETERMINING.contains(after);
+    }
+
+    private static String word(List<String> words, int at) {
+        return words.get(at).toLowerCase(Locale.ROOT);
     }
 
     private static List<String> words(String text) {
@@ -121,6 +176,8 @@ public final class NounCandidates {
                 && Character.isLetter(word.charAt(0))
                 && !NO_NOUNS.contains(word)
                 && !word.endsWith("ly")
+                && !word.endsWith("ous")
+                && !word.matches(".*n['’]t")
                 && !(word.endsWith("ed") && word.length() > 4);
     }
 

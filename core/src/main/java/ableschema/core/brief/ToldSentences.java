@@ -1,5 +1,6 @@
 package ableschema.core.brief;
 
+import ableschema.core.design.Attribute;
 import ableschema.core.design.Cardinality;
 import ableschema.core.design.Design;
 import ableschema.core.design.End;
@@ -13,9 +14,15 @@ import ableschema.core.words.Sentences;
 import ableschema.core.words.SpokenLine;
 import ableschema.core.words.Understanding;
 import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
 /** Finds among plain sentences those that say something of a design, and what each would be kept as; the rest stays a text. */
@@ -31,11 +38,32 @@ public final class ToldSentences {
      * @param told     as it was told
      * @param readings the likeliest first; never empty
      * @param reverse  for a sentence that gives somebody only one of something: whether it may be several
+     * @param made     the entities, and the attributes of any, that are there when the likeliest has been taken up, by their names
      */
-    public record Offer(String told, List<Reading> readings, Optional<Reverse> reverse) {
+    public record Offer(String told, List<Reading> readings, Optional<Reverse> reverse, Made made) {
         public Offer {
             readings = List.copyOf(readings);
         }
+    }
+
+    /** Names in small letters. */
+    public record Made(Set<String> entities, Set<String> attributes) {
+        static Made of(Design design) {
+            return new Made(
+                    design.entities().stream()
+                            .map(Entity::name)
+                            .map(ToldSentences::small)
+                            .collect(Collectors.toSet()),
+                    design.entities().stream()
+                            .flatMap(entity -> entity.body().attributes().stream())
+                            .map(Attribute::name)
+                            .map(ToldSentences::small)
+                            .collect(Collectors.toSet()));
+        }
+    }
+
+    private static String small(String name) {
+        return name.toLowerCase(Locale.ROOT);
     }
 
     /**
@@ -55,13 +83,16 @@ public final class ToldSentences {
 
     /** The sentences of a text that would change the design if they were taken up, in their order. */
     public static List<Offer> of(String text, Design design) {
-        var offers = new ArrayList<Offer>();
-        for (String sentence : END.split(text)) {
-            if (!sentence.isBlank()) {
-                offer(sentence.strip(), design).ifPresent(offers::add);
-            }
-        }
-        return offers;
+        return of(text, design, new HashMap<>());
+    }
+
+    /** @param known what was offered for sentences of an earlier text to the same design; these are not read again, new ones are added */
+    public static List<Offer> of(String text, Design design, Map<String, Optional<Offer>> known) {
+        return Arrays.stream(END.split(text))
+                .map(String::strip)
+                .filter(sentence -> !sentence.isEmpty())
+                .flatMap(sentence -> known.computeIfAbsent(sentence, each -> offer(each, design)).stream())
+                .toList();
     }
 
     private static Optional<Offer> offer(String told, Design design) {
@@ -77,8 +108,8 @@ public final class ToldSentences {
         var readings = new ArrayList<Reading>();
         readings.add(new Reading(first, understood.gist()));
         heard.others().forEach(other -> readings.add(new Reading(List.of(other), "")));
-        return Optional.of(
-                new Offer(told, readings, heard.others().isEmpty() ? reverse(design, after) : Optional.empty()));
+        return Optional.of(new Offer(
+                told, readings, heard.others().isEmpty() ? reverse(design, after) : Optional.empty(), Made.of(after)));
     }
 
     private static long things(Design design) {

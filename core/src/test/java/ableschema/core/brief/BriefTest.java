@@ -119,6 +119,45 @@ class BriefTest {
                 .doesNotContain("borrow", "member borrow", "due", "stamp", "lender stamp", "pay", "book pay");
     }
 
+    /** What a sentence says is an attribute, how something is, or what somebody does, is not asked for as an entity. */
+    @Test
+    void what_the_sentences_say_is_no_entity_is_not_offered_as_one() {
+        String text =
+                "A boat has a name, a length in metres and a hull number, which must be unique. Contracts run from a start date to"
+                        + " an end date. An invoice is open, paid or overdue. Technicians repair boats. A fee can't be greater than the"
+                        + " previous one. Each berth lies at one jetty. A contract runs for one year.";
+
+        assertThat(NounCandidates.of(text, design().design(), ToldSentences.of(text, design().design())))
+                .extracting(NounCandidates.Candidate::noun)
+                .contains("boat", "contract", "invoice", "technician", "berth", "jetty", "fee")
+                .doesNotContain(
+                        "name",
+                        "length",
+                        "metre",
+                        "hull number",
+                        "number",
+                        "unique",
+                        "start date",
+                        "date",
+                        "open",
+                        "paid",
+                        "overdue",
+                        "repair",
+                        "repair boat",
+                        "can't",
+                        "fee can't",
+                        "greater",
+                        "previou",
+                        "previous",
+                        "run",
+                        "contract run");
+        assertThat(NounCandidates.of(
+                        "A member number is printed. Boats have a number.",
+                        design("Each member has name.").design()))
+                .extracting(NounCandidates.Candidate::noun)
+                .contains("member", "member number");
+    }
+
     @Test
     void told_sentences_are_offered_as_what_they_would_be_kept_as() {
         Design known = design("Each apiary has code: text 6 (key).").design();

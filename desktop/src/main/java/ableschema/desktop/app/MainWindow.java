@@ -127,6 +127,7 @@ public final class MainWindow {
     public void show() {
         stage.show();
         sheet.requestFocus();
+        FirstUse.prepare();
     }
 
     public Scene scene() {

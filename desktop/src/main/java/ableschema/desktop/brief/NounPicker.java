@@ -72,8 +72,8 @@ final class NounPicker extends VBox {
     }
 
     private void list() {
-        List<Candidate> candidates = NounCandidates.of(told.getText(), workspace.design());
         said.show(told.getText());
+        List<Candidate> candidates = NounCandidates.of(told.getText(), workspace.design(), said.offers());
         picked.keySet().retainAll(candidates.stream().map(Candidate::noun).toList());
         candidates.stream().filter(Candidate::known).forEach(candidate -> picked.remove(candidate.noun()));
         words.getChildren().setAll(candidates.stream().map(this::word).toList());

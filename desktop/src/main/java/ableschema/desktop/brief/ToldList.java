@@ -8,7 +8,9 @@ import ableschema.core.words.SpokenLine;
 import ableschema.core.words.Understanding;
 import ableschema.desktop.controls.Controls;
 import ableschema.desktop.workspace.Workspace;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
@@ -22,9 +24,14 @@ import javafx.scene.layout.VBox;
 /** The sentences that were told and say something of the design, each with what it would be kept as, to be taken up one by one. */
 final class ToldList extends VBox {
 
+    /** What was typed on the way to a sentence is known too; that much is kept. */
+    private static final int MOST_KNOWN = 2_000;
+
     private final Workspace workspace;
     private String shownText = "";
     private Design shownDesign = Design.EMPTY;
+    private List<Offer> offers = List.of();
+    private final Map<String, Optional<Offer>> known = new HashMap<>();
 
     private final Runnable keep;
 
@@ -36,28 +43,45 @@ final class ToldList extends VBox {
         setId("told-sentences");
     }
 
+    List<Offer> offers() {
+        return offers;
+    }
+
     void show(String text) {
         if (text.equals(shownText) && workspace.design() == shownDesign) {
             return;
         }
         shownText = text;
-        shownDesign = workspace.design();
-        List<Offer> offers = ToldSentences.of(text, shownDesign);
-        getChildren().clear();
-        if (!offers.isEmpty()) {
+        if (workspace.design() != shownDesign || known.size() > MOST_KNOWN) {
+            shownDesign = workspace.design();
+            known.clear();
+        }
+        List<Offer> now = ToldSentences.of(text, shownDesign, known);
+        int same = 0;
+        while (same < Math.min(now.size(), offers.size()) && now.get(same) == offers.get(same)) {
+            same++;
+        }
+        offers = now;
+        // while a text is typed at its end, what stands before stays as it is
+        getChildren().remove(same == 0 ? 0 : same + 1, getChildren().size());
+        if (same == 0 && !now.isEmpty()) {
             getChildren().add(Controls.text("What these sentences say", "bench-title"));
         }
-        for (int i = 0; i < offers.size(); i++) {
-            Offer offer = offers.get(i);
-            String id = "told-" + (i + 1);
-            for (int j = 0; j < offer.readings().size(); j++) {
-                Reading reading = offer.readings().get(j);
-                String beside = j == 0 ? reading.gist() : "or, if that is meant";
-                getChildren().add(line(id + (j == 0 ? "" : "-or-" + j), reading, "take", beside));
-            }
-            offer.reverse().ifPresent(reverse -> getChildren()
-                    .add(line(id + "-several", reverse.ifYes(), "yes", reverse.question())));
+        for (int i = same; i < now.size(); i++) {
+            getChildren().add(lines("told-" + (i + 1), now.get(i)));
         }
+    }
+
+    private Node lines(String id, Offer offer) {
+        var lines = new VBox(6);
+        for (int j = 0; j < offer.readings().size(); j++) {
+            Reading reading = offer.readings().get(j);
+            String beside = j == 0 ? reading.gist() : "or, if that is meant";
+            lines.getChildren().add(line(id + (j == 0 ? "" : "-or-" + j), reading, "take", beside));
+        }
+        offer.reverse().ifPresent(reverse -> lines.getChildren()
+                .add(line(id + "-several", reverse.ifYes(), "yes", reverse.question())));
+        return lines;
     }
 
     private Node line(String id, Reading reading, String label, String beside) {
