@@ -136,14 +136,23 @@ final class FoundTypes {
     /** Where a unique constraint takes one empty value only, an index over the rows that hold values stands for it. */
     static boolean isUnique(DraftTable draft, Table.TableIndex index) {
         List<String> columns = index.columnNames();
-        String wanted = draft.columns.stream()
+        Set<String> said = new HashSet<>(List.of(index.only().toString().split(" and ")));
+        Set<String> wanted = draft.columns.stream()
                 .filter(column -> column.nullable() && columns.contains(column.name()))
-                .map(column -> "{" + column.name() + "} is not null")
-                .collect(Collectors.joining(" and "));
+                .map(column -> holdsValue(column.name()))
+                .collect(Collectors.toSet());
         return index.unique()
                 && columns.size() == index.columns().size()
                 && !wanted.isEmpty()
-                && index.only().toString().equals(wanted);
+                && said.containsAll(wanted)
+                && columns.stream()
+                        .map(FoundTypes::holdsValue)
+                        .collect(Collectors.toSet())
+                        .containsAll(said);
+    }
+
+    private static String holdsValue(String column) {
+        return "{" + column + "} is not null";
     }
 
     /** A column that refers is of the type that it refers to; another type is kept as it was found. */

@@ -312,6 +312,7 @@ final class TableWriter {
 
     private String notEmpty(List<String> columns) {
         return columns.stream()
+                .filter(name -> table.column(name).filter(Column::nullable).isPresent())
                 .map(name -> dialect.column(name) + " IS NOT NULL")
                 .collect(joining(" AND "));
     }

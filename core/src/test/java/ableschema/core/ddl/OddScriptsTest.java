@@ -515,4 +515,22 @@ class OddScriptsTest {
                 .contains("CREATE UNIQUE INDEX uq_sail ON mast (sail);")
                 .doesNotContain("WHERE tag", "WHERE sail", "WHERE hull");
     }
+
+    /** Of several columns, those that are never empty need not be said not to be. */
+    @Test
+    void an_index_over_the_rows_that_hold_values_says_so_of_what_may_be_empty_alone() {
+        String table =
+                "CREATE TABLE mast (id int NOT NULL PRIMARY KEY, ship int NOT NULL, tag int NULL, code int NULL);\n";
+        for (String filter : List.of(
+                "tag IS NOT NULL AND code IS NOT NULL", "code IS NOT NULL AND ship IS NOT NULL AND tag IS NOT NULL")) {
+            assertThat(again(
+                            "sqlserver",
+                            table + "CREATE UNIQUE INDEX uq ON mast (ship, tag, code) WHERE " + filter + ";"))
+                    .contains(
+                            "CREATE UNIQUE INDEX uq ON mast (ship, tag, code) WHERE tag IS NOT NULL AND code IS NOT NULL;");
+        }
+        assertThat(again(
+                        "sqlserver", table + "CREATE UNIQUE INDEX uq ON mast (ship, tag, code) WHERE tag IS NOT NULL;"))
+                .contains("CREATE UNIQUE INDEX uq ON mast (ship, tag, code) WHERE tag is not null;");
+    }
 }
