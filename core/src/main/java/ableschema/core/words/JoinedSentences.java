@@ -47,7 +47,7 @@ final class JoinedSentences {
         String subject = sentence.substring(0, end).strip();
         Matcher next = NEXT.matcher(Quoted.masked(sentence));
         int from = end;
-        while (next.find(from)) {
+        for (int tried = 0; tried < MOST_PLACES && next.find(from); tried++) {
             Optional<Phrasing> first = reading.apply(sentence.substring(0, next.start()) + ".");
             Optional<Phrasing> rest =
                     first.flatMap(found -> reading.apply(subject + " " + sentence.substring(next.end())));
@@ -74,7 +74,8 @@ final class JoinedSentences {
             String sentence, BiPredicate<String, String> together, Function<String, Optional<Phrasing>> reading) {
         String masked = Quoted.masked(sentence);
         Matcher next = JOINED.matcher(masked);
-        while (!OTHERS.matcher(masked).matches() && next.find()) {
+        boolean may = !OTHERS.matcher(masked).matches();
+        for (int tried = 0; may && tried < MOST_PLACES && next.find(); tried++) {
             String first = sentence.substring(0, next.start());
             // said as freely as the first: "each row has seats" lists no attributes behind "a hall has rows"
             String second = first.regionMatches(true, 0, "each ", 0, 5)
@@ -135,6 +136,9 @@ final class JoinedSentences {
     private static final Pattern PLACE = Pattern.compile(
             ",? (?:and )?(?:by|for|on|in|at|with|to|from) (?=(?:" + COUNTED + "|another|a given|a certain) )",
             Pattern.CASE_INSENSITIVE);
+
+    /** Another sentence is looked for at no more places than these. */
+    private static final int MOST_PLACES = 6;
 
     /** An entity is called by no more words than these, with its article. */
     private static final int MOST_WORDS = 4;

@@ -51,6 +51,14 @@ public final class Phrasings {
     private static final Pattern OF_ITS_TEXT = Pattern.compile(
             "(?i)the (.+?) of (?:an?|each|every|all|the) (.+?) ((?:(?:must|may|can|should|does|do)(?: ?not)? |cannot )(?:contain|start with|begin with|end with) .+?)\\.?");
 
+    /** Sentences within one are tried at each place where they may begin; beyond so many tries it is not one that people say. */
+    private static final int MOST_READINGS = 40;
+
+    /** A longer sentence is a list of attributes, or none that people say. */
+    private static final int LONGEST_SAID = 1_500;
+
+    private int readingsLeft;
+
     private final SaidNouns said;
     private final VolumePhrasings volumes;
     private final FactPhrasings facts;
@@ -110,10 +118,15 @@ public final class Phrasings {
                 || isCanonical(masked) && !POSSESSIVE.matcher(masked).matches() && !several) {
             return new Phrasing.AsItStands();
         }
-        return reading(sentence).filter(found -> !isTheSame(found, sentence)).orElseGet(Phrasing.AsItStands::new);
+        readingsLeft = MOST_READINGS;
+        Optional<Phrasing> found = sentence.length() > LONGEST_SAID ? attributes.of(sentence) : reading(sentence);
+        return found.filter(each -> !isTheSame(each, sentence)).orElseGet(Phrasing.AsItStands::new);
     }
 
     private Optional<Phrasing> reading(String said) {
+        if (--readingsLeft < 0) {
+            return Optional.empty();
+        }
         String sentence = PlainWording.of(said);
         boolean several = JoinedSentences.isIn(Quoted.masked(sentence));
         Optional<Phrasing> parts = several

@@ -1,6 +1,7 @@
 package ableschema.core.words;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -12,8 +13,7 @@ final class SentencesOfLine {
     private static final Pattern NEXT =
             Pattern.compile("(?<=\\.)(?<!\\b(?:[Nn]o|[Nn]r|St|Mr|Mrs|Dr|[Cc]a|e\\.g|i\\.e|etc)\\.)\\s+(?=\\p{Lu})");
 
-    /** A definition or an explanation goes on to the end of the line. */
-    private static final Pattern ENDS_IN_TEXT = Pattern.compile("(?s)(?:About |(?!Each ).*? is an? [^.]*?: ).*");
+    private static final Pattern IS_A = Pattern.compile(" is an? ");
 
     private SentencesOfLine() {}
 
@@ -25,12 +25,24 @@ final class SentencesOfLine {
         var found = new ArrayList<Found>();
         int start = 0;
         Matcher next = NEXT.matcher(masked);
-        boolean endsInText = ENDS_IN_TEXT.matcher(masked).matches();
+        boolean endsInText = endsInText(masked);
         while (!endsInText && next.find()) {
             found.add(new Found(line.substring(start, next.start()), start));
             start = next.end();
         }
         found.add(new Found(line.substring(start), start));
         return found;
+    }
+
+    /** A definition or an explanation goes on to the end of the line: "Mooring is an entity: A stay. It may be short." */
+    private static boolean endsInText(String masked) {
+        if (masked.startsWith("Each ")) {
+            return false;
+        }
+        boolean definition = Arrays.stream(masked.split("\\.")).anyMatch(sentence -> {
+            Matcher isA = IS_A.matcher(sentence);
+            return isA.find() && sentence.lastIndexOf(": ") >= isA.end();
+        });
+        return definition || masked.startsWith("About ");
     }
 }

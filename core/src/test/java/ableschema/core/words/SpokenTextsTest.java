@@ -1,16 +1,22 @@
 package ableschema.core.words;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.junit.jupiter.api.Assertions.assertTimeoutPreemptively;
 
+import ableschema.core.design.Design;
+import ableschema.core.design.IdSource;
 import java.nio.charset.StandardCharsets;
+import java.time.Duration;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Objects;
+import java.util.Optional;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
+import org.junit.jupiter.params.provider.ValueSource;
 
 /** Whole texts as people write them are read as meant, and nothing in them becomes something else. */
 class SpokenTextsTest {
@@ -54,6 +60,31 @@ class SpokenTextsTest {
                 .findFirst()
                 .map(reading -> (reading.others().isEmpty() ? "" : "ask: ") + String.join(" ", reading.sentences()))
                 .orElse("=");
+    }
+
+    /** A sentence is taken apart at few places: at each of many it would take longer than anybody waits. */
+    @ParameterizedTest
+    @ValueSource(
+            strings = {
+                " and is b",
+                " and a c",
+                " is a",
+                " by one b",
+                " to a date from a date",
+                " which is unique",
+                "; each a has b",
+                " (a, b)"
+            })
+    void a_sentence_that_does_not_end_is_answered(String piece) {
+        for (String beginning : List.of("Each a", "A b is", "Bs are", "For each x", "If an a is deleted, its")) {
+            for (int times : List.of(25, 150, 4_000)) {
+                String sentence = beginning + piece.repeat(times) + ".";
+                SpokenLine.Heard heard = assertTimeoutPreemptively(
+                        Duration.ofSeconds(10),
+                        () -> new SpokenLine(Design.EMPTY, Optional.empty(), IdSource.seeded(1)).read(sentence));
+                assertThat(heard.understanding()).isNotNull();
+            }
+        }
     }
 
     @Test
