@@ -3,11 +3,9 @@ package ableschema.core.words;
 import ableschema.core.design.Attribute;
 import ableschema.core.design.Design;
 import ableschema.core.design.Entity;
-import ableschema.core.design.Id;
+import java.util.List;
 import java.util.Optional;
-import java.util.Set;
 import java.util.regex.Pattern;
-import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
 /** Finds, among the names that a free sentence would make, one that is a piece of the sentence and no name. */
@@ -33,20 +31,28 @@ final class NewNames {
 
     /** @param said the sentence; a name that stands in it between quotes is meant */
     static Optional<String> implausible(Design before, Design after, String said) {
-        Set<Id> known = before.entities().stream().map(Entity::id).collect(Collectors.toSet());
-        Stream<String> entities = after.entities().stream()
-                .filter(entity -> !known.contains(entity.id()))
-                .map(Entity::name)
-                .filter(name -> ENTITY.matcher(name).matches());
-        Stream<String> attributes = after.entities().stream()
-                .filter(entity ->
-                        before.entity(entity.id()).filter(entity::equals).isEmpty())
-                .flatMap(entity -> entity.body().attributes().stream()
-                        .filter(attribute -> before.attribute(attribute.id()).isEmpty()))
-                .map(Attribute::name)
-                .filter(name -> ATTRIBUTE.matcher(name).matches());
-        return Stream.concat(entities, attributes)
-                .filter(name -> !said.contains("\"" + name + "\""))
+        List<Entity> were = before.entities();
+        List<Entity> are = after.entities();
+        for (int i = 0; i < are.size(); i++) {
+            Entity now = are.get(i);
+            boolean same = i < were.size() && were.get(i) == now; // what a sentence does not touch stays what it was
+            Optional<String> odd =
+                    same ? Optional.empty() : odd(before, now).filter(name -> !said.contains("\"" + name + "\""));
+            if (odd.isPresent()) {
+                return odd;
+            }
+        }
+        return Optional.empty();
+    }
+
+    private static Optional<String> odd(Design before, Entity now) {
+        Stream<String> entity = before.entity(now.id()).isPresent() ? Stream.empty() : Stream.of(now.name());
+        Stream<String> attributes = now.body().attributes().stream()
+                .filter(attribute -> before.attribute(attribute.id()).isEmpty())
+                .map(Attribute::name);
+        return Stream.concat(
+                        entity.filter(name -> ENTITY.matcher(name).matches()),
+                        attributes.filter(name -> ATTRIBUTE.matcher(name).matches()))
                 .findFirst();
     }
 }

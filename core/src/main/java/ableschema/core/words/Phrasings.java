@@ -34,6 +34,8 @@ public final class Phrasings {
     private static final Pattern TWO_OBJECTS = Pattern.compile(
             "(?i)each [^;:]* (?:exactly |at least |at most )?(?:one|\\d+) \\p{L}+(?: \\p{L}+)?,? and (?:exactly |at least |at most )?(?:one|\\d+) \\p{L}+(?: \\p{L}+)?\\.?");
 
+    private static final Pattern LISTS = Pattern.compile("[;:,(]");
+
     /** "Each rating is given by one cook to one recipe." */
     private static final Pattern TWO_PLACES = Pattern.compile(
             "(?i)each [^;:()]* (?:by|for|on|in|at|with|to|from) (?:exactly )?one \\p{L}+(?: \\p{L}+)? (?:by|for|on|in|at|with|to|from) (?:exactly )?(?:one|another) .*");
@@ -110,17 +112,21 @@ public final class Phrasings {
                             + sentence.substring(between.start(2), between.end(2)) + ".");
         }
         String masked = Quoted.masked(sentence);
-        boolean several = JoinedSentences.isIn(masked)
-                || TWO_OBJECTS.matcher(masked).matches()
-                || TWO_PLACES.matcher(masked).matches()
-                || relations.isOfLongerName(sentence);
-        if (sentence.isEmpty()
-                || isCanonical(masked) && !POSSESSIVE.matcher(masked).matches() && !several) {
+        boolean stands = isCanonical(masked) && !POSSESSIVE.matcher(masked).matches();
+        if (sentence.isEmpty() || stands && !isOfSeveral(sentence, masked)) {
             return new Phrasing.AsItStands();
         }
         readingsLeft = MOST_READINGS;
         Optional<Phrasing> found = sentence.length() > LONGEST_SAID ? attributes.of(sentence) : reading(sentence);
         return found.filter(each -> !isTheSame(each, sentence)).orElseGet(Phrasing.AsItStands::new);
+    }
+
+    /** Whether a sentence that the grammar might take says several things, or speaks of something else than it seems to. */
+    private boolean isOfSeveral(String sentence, String masked) {
+        return JoinedSentences.isIn(masked)
+                || TWO_OBJECTS.matcher(masked).matches()
+                || TWO_PLACES.matcher(masked).matches()
+                || !LISTS.matcher(masked).find() && relations.isOfLongerName(sentence);
     }
 
     private Optional<Phrasing> reading(String said) {

@@ -109,8 +109,6 @@ final class RelationPhrasings {
     boolean isOfLongerName(String sentence) {
         Optional<Found> quantity = Counts.find(Quoted.masked(sentence), 0);
         return quantity.isPresent()
-                && Quoted.masked(sentence).indexOf(';') < 0
-                && Quoted.masked(sentence).indexOf('(') < 0
                 && said.endsIn(sentence.substring(quantity.get().end())).isPresent();
     }
 
