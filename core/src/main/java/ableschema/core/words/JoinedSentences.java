@@ -26,6 +26,29 @@ final class JoinedSentences {
     private static final Pattern OTHERS = Pattern.compile(
             "(?i)(?:for|of|in|at|on|if|when|whenever|once|no|there|rows|the domain|about) .*|.*(?::|->).*|(?:an? |the )?\\p{L}+ is an? .* (?:of|that|who|which|where) .*");
 
+    /** Between two sentences, each with its subject. */
+    private static final Pattern JOINED = Pattern.compile(
+            ",? (?:and|but|while|whereas) (?=(?:an?|each|every|the|all) )"
+                    + "|, (?=(?:an?|each|every) \\p{L}[\\p{L} -]* (?:is|has|can|may|must) )",
+            Pattern.CASE_INSENSITIVE);
+
+    private static final Pattern AND = Pattern.compile(",| and ", Pattern.CASE_INSENSITIVE);
+
+    /** "Is sold", "takes place": what is said of each place, or person, behind it. */
+    private static final Pattern PLACED = Pattern.compile(
+            "(.+?) ((?:is|are|was|were|has been|have been) \\p{L}+|takes? place)(?= (?:by|for|on|in|at|with|to|from) )",
+            Pattern.CASE_INSENSITIVE);
+
+    private static final Pattern PLACE = Pattern.compile(
+            ",? (?:and )?(?:by|for|on|in|at|with|to|from) (?=(?:" + COUNTED + "|another|a given|a certain) )",
+            Pattern.CASE_INSENSITIVE);
+
+    /** Another sentence is looked for at no more places than these. */
+    private static final int MOST_PLACES = 6;
+
+    /** A place has no more words than these: how one stands to it, how many, and what it is called. */
+    private static final int MOST_WORDS = 6;
+
     private JoinedSentences() {}
 
     static boolean isIn(String masked) {
@@ -59,12 +82,6 @@ final class JoinedSentences {
         return Optional.empty();
     }
 
-    /** Between two sentences, each with its subject. */
-    private static final Pattern JOINED = Pattern.compile(
-            ",? (?:and|but|while|whereas) (?=(?:an?|each|every|the|all) )"
-                    + "|, (?=(?:an?|each|every) \\p{L}[\\p{L} -]* (?:is|has|can|may|must) )",
-            Pattern.CASE_INSENSITIVE);
-
     /**
      * Reads two sentences that stand in one: "A hall has rows and each row has seats." Empty where one of them is none.
      *
@@ -92,8 +109,6 @@ final class JoinedSentences {
         }
         return Optional.empty();
     }
-
-    private static final Pattern AND = Pattern.compile(",| and ", Pattern.CASE_INSENSITIVE);
 
     /**
      * Reads a sentence that says the same of several: "A surgery employs doctors and nurses." Empty where it does not.
@@ -128,21 +143,6 @@ final class JoinedSentences {
         return all;
     }
 
-    /** "Is sold", "takes place": what is said of each place, or person, behind it. */
-    private static final Pattern PLACED = Pattern.compile(
-            "(.+?) ((?:is|are|was|were|has been|have been) \\p{L}+|takes? place)(?= (?:by|for|on|in|at|with|to|from) )",
-            Pattern.CASE_INSENSITIVE);
-
-    private static final Pattern PLACE = Pattern.compile(
-            ",? (?:and )?(?:by|for|on|in|at|with|to|from) (?=(?:" + COUNTED + "|another|a given|a certain) )",
-            Pattern.CASE_INSENSITIVE);
-
-    /** Another sentence is looked for at no more places than these. */
-    private static final int MOST_PLACES = 6;
-
-    /** An entity is called by no more words than these, with its article. */
-    private static final int MOST_WORDS = 4;
-
     /**
      * Reads a sentence with two things behind its verb: "A ticket is sold for a seat at a performance." Empty where it has one.
      *
@@ -164,7 +164,7 @@ final class JoinedSentences {
             from = place.start();
         }
         places.add(text.substring(from).replaceFirst("(?i)^,? (?:and )?", " ").replaceFirst("(?i) another$", ""));
-        boolean plain = places.stream().allMatch(each -> each.strip().split(" ").length <= MOST_WORDS + 2);
+        boolean plain = places.stream().allMatch(each -> each.strip().split(" ").length <= MOST_WORDS);
         if (!first || places.size() < 2 || !plain) {
             return Optional.empty();
         }

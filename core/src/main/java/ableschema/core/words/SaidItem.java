@@ -58,6 +58,13 @@ final class SaidItem {
             "\\b(?:key|optional|unique|money|measured|code|link|personal|secret|pattern|default|one of|at (?:least|most)|between|greater|less)\\b",
             CASE);
 
+    private static final Pattern TYPE_BEHIND = Pattern.compile(
+            "(\\p{L}[\\p{L}\\d _]*?) ((?:\\p{L}{3,9}2?) ?\\(\\d+(?: ?, ?\\d+)?\\)|varchar2?|clob|(?:big|small|tiny)?int|integer|bool|boolean"
+                    + "|timestamp|datetime|blob)",
+            CASE);
+
+    private static final Pattern END_OF_NAME = Pattern.compile(" ?:| \\(");
+
     private SaidItem() {}
 
     /** One attribute that no two have the same of. */
@@ -93,11 +100,12 @@ final class SaidItem {
             name = values.group(1) + " (one of " + values.group(2).replaceAll("(?i),? or ", ", ") + ")";
         }
         name = bounded(typed(sized(name)));
-        int colon = name.indexOf(':');
-        if (optional && !name.startsWith("[")) {
-            return colon < 0 ? "[" + name + "]" : "[" + name.substring(0, colon) + "]" + name.substring(colon);
+        if (!optional || name.startsWith("[")) {
+            return name;
         }
-        return name;
+        Matcher end = END_OF_NAME.matcher(Quoted.masked(name));
+        int at = end.find() ? end.start() : name.length();
+        return "[" + name.substring(0, at) + "]" + name.substring(at);
     }
 
     /** Where a number of signs is told of a known attribute. */
@@ -137,16 +145,10 @@ final class SaidItem {
         return limit.group(1) + " (" + sign + " " + limit.group(3) + ")";
     }
 
-    /** "Code char(4)" says its type without a colon. */
+    /** "Code char(4)" says its type without a colon; a connection string is a name. */
     private static String withColon(String item) {
-        for (String[] each : TYPES) {
-            Matcher type = Pattern.compile("^(\\p{L}[\\p{L}\\d _]*?) (" + each[0] + ")$", CASE)
-                    .matcher(item);
-            if (type.matches()) {
-                return type.group(1) + ": " + type.group(2);
-            }
-        }
-        return item;
+        Matcher type = TYPE_BEHIND.matcher(item);
+        return type.matches() ? type.group(1) + ": " + type.group(2) : item;
     }
 
     private static String typed(String said) {

@@ -145,6 +145,26 @@ class PhrasingsTest {
         assertThat(slip.readAs()).isEmpty();
     }
 
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            textBlock =
+                    """
+            A visit may have a severity from 1 to 5.                    | Each visit has [severity] (between 1 and 5).
+            A visit has a name and possibly a code of 6 letters.        | Each visit has name, [code]: text 6.
+            A source has a name and a connection string.                | Each source has name, connection string.
+            A source has a port int, a path varchar(80) and a cash float. | Each source has port: whole, path: text 80, cash float.
+            A bag has an optional kind (soft, hard).                    | Each bag has [kind] (one of soft, hard).
+            A bag has a tag which is optional, and a seal that must be unique. | Each bag has [tag], seal (unique).
+            A grant has a limit of at most 500.                         | Each grant has limit (at most 500).
+            """)
+    void what_is_said_with_an_attribute_goes_with_it(String said, String kept) {
+        SpokenLine.Heard heard = heard(Design.EMPTY, said);
+
+        assertThat(heard.readAs()).containsExactly(kept);
+        assertThat(heard.understanding()).isInstanceOf(Understanding.Understood.class);
+    }
+
     @Test
     void a_name_that_is_a_piece_of_the_sentence_is_refused_unless_it_stands_between_quotes() {
         Design design = with(Design.EMPTY, "Each damage has date.");
