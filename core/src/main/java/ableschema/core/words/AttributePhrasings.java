@@ -1,5 +1,6 @@
 package ableschema.core.words;
 
+import ableschema.core.design.Cardinality;
 import ableschema.core.words.Phrasing.ReadAs;
 import java.util.ArrayList;
 import java.util.List;
@@ -19,7 +20,8 @@ final class AttributePhrasings {
     private static final Pattern HEADED = Pattern.compile("(\\p{Lu}[\\p{L} -]*?) ?: ?(\\p{L}.*)");
     private static final Pattern BRACKETED = Pattern.compile("(\\p{Lu}[\\p{L} -]*?) ?\\((\\p{L}.*)\\)\\.?");
     private static final Pattern HAS = Pattern.compile(
-            "(.+?) (?:also )?(has|have|must have|should have|is described by|are described by)(:?) (.+)", CASE);
+            "(.+?) (?:also )?(has|have|must have|should have|(?:is|are) (?:described|recorded|noted|registered|stored|listed) (?:by|with))(:?) (.+)",
+            CASE);
 
     /** "A number of 12 digits" is one, and no number of digits. */
     private static final Pattern SIGNED = Pattern.compile(
@@ -79,7 +81,8 @@ final class AttributePhrasings {
         boolean counted = Counts.begin(masked) && !SIGNED.matcher(masked).lookingAt();
         List<String> members = SaidNouns.members(list);
         boolean heading = !has.group(3).isEmpty();
-        boolean storing = !has.group(2).toLowerCase(Locale.ROOT).matches("has|have|must have|should have");
+        boolean storing =
+                !has.group(2).toLowerCase(Locale.ROOT).matches("has|have|must have|should have|(?:is|are) .*");
         if (TOLD.matcher(Quoted.masked(has.group(1))).find() || masked.startsWith("to ")) {
             return Optional.empty(); // "not all of them have to be": no attribute is spoken of
         }
@@ -135,6 +138,7 @@ final class AttributePhrasings {
         for (String member : withBounds(SaidNouns.members(list))) {
             boolean listed = EACH.matcher(noun).lookingAt() && !SaidNouns.hasArticle(member);
             Optional<String> related = listed ? Optional.empty() : related(owner, member, optional);
+            related = related.or(() -> counted(owner, member));
             if (related.isPresent()) {
                 sentences.add(related.get());
                 continue;
@@ -155,7 +159,7 @@ final class AttributePhrasings {
     }
 
     private static final Pattern BOUND = Pattern.compile(
-            "(?:at most|at least|no more than|no less than|up to|greater than|more than|less than|between|from) .*",
+            "(?:at most|at least|no more than|no less than|up to|greater than|more than|less than|between|from) -?[\\d.,]+(?: (?:and|to) -?[\\d.,]+)?",
             CASE);
 
     /** "A number of seats, at least 1" is one attribute. */
@@ -170,6 +174,21 @@ final class AttributePhrasings {
             }
         }
         return joined;
+    }
+
+    /** "Four wheels" among what a car has are so many of another thing. */
+    private Optional<String> counted(String owner, String member) {
+        String masked = Quoted.masked(member);
+        Optional<Counts.Found> count =
+                SIGNED.matcher(masked).lookingAt() || !Counts.begin(masked) ? Optional.empty() : Counts.find(masked, 0);
+        boolean named = member.toLowerCase(Locale.ROOT)
+                .startsWith("a number of "); // as in "a number of servings", an attribute
+        return count.filter(found -> !named && found.end() < member.length()).map(found -> {
+            String noun = member.substring(found.end()).strip();
+            boolean one = found.cardinality().max() == 1 || found.cardinality().equals(Cardinality.AT_LEAST_ONE);
+            return "Each " + owner + " has " + Quantity.said(found.cardinality()) + " "
+                    + (one ? said.one(noun) : said.many(noun)) + ".";
+        });
     }
 
     /** "A customer" among what an order has is no attribute where customers are known of: the two are related. */

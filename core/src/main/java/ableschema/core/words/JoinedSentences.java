@@ -36,7 +36,7 @@ final class JoinedSentences {
 
     /** "Is sold", "takes place": what is said of each place, or person, behind it. */
     private static final Pattern PLACED = Pattern.compile(
-            "(.+?) ((?:is|are|was|were|has been|have been) \\p{L}+|takes? place)(?= (?:by|for|on|in|at|with|to|from) )",
+            "(.+?) ((?:is|are|was|were|has been|have been)(?: \\p{L}+)?|takes? place)(?= (?:of|by|for|on|in|at|with|to|from) )",
             Pattern.CASE_INSENSITIVE);
 
     private static final Pattern PLACE = Pattern.compile(
@@ -158,7 +158,8 @@ final class JoinedSentences {
         var places = new ArrayList<String>();
         Matcher place = PLACE.matcher(Quoted.masked(text));
         int from = placed.end();
-        boolean first = place.find(from) && place.start() == from;
+        boolean of = text.startsWith(" of ", from); // "is of one drink at one bar"
+        boolean first = of || place.find(from) && place.start() == from;
         while (first && place.find()) {
             places.add(text.substring(from, place.start()));
             from = place.start();

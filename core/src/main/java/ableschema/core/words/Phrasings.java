@@ -38,7 +38,7 @@ public final class Phrasings {
 
     /** "Each rating is given by one cook to one recipe." */
     private static final Pattern TWO_PLACES = Pattern.compile(
-            "(?i)each [^;:()]* (?:by|for|on|in|at|with|to|from) (?:exactly )?one \\p{L}+(?: \\p{L}+)? (?:by|for|on|in|at|with|to|from) (?:exactly )?(?:one|another) .*");
+            "(?i)each [^;:()]* (?:of|by|for|on|in|at|with|to|from) (?:exactly )?one \\p{L}+(?: \\p{L}+)? (?:by|for|on|in|at|with|to|from) (?:exactly )?(?:one|another) .*");
 
     private static final Pattern SEARCHED = Pattern.compile(
             "(?i)(.+?) (?:is|are) (?:often |mostly |usually )?(searched|looked up|found|filtered|(?:searched and )?(?:sorted|ordered)) by (?:(?:its|their|the) )?(.+?)\\.?");

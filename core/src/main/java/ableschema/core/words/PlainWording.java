@@ -32,6 +32,7 @@ final class PlainWording {
                     ", optional "),
             plainer(" (is|are) both (?=an? |\\p{L}+s\\.?$)", " $1 "),
             plainer(" (?:one|an?) (\\p{L}+(?: \\p{L}+)?) only(?=\\.?$)", " exactly one $1"),
+            plainer("\\bmust (?:give|provide|supply|state|enter|specify) (?=(?:an?|their|its) )", "have "),
             plainer("\\bas many (.+?) as (?:they|it|he|she|we|you) " + LIKES, "any number of $1"),
             plainer("\\b" + NOT_ALLOWED + " ((?:\\p{L}+ ){1,4}?)more than (?=\\S)", "can $1at most "),
             plainer("\\b" + NOT_ALLOWED + " ((?:\\p{L}+ ){1,4}?)(?:fewer|less) than (?=\\S)", "must $1at least "),

@@ -39,6 +39,8 @@ final class RelationPhrasings {
 
     private static final Pattern DENIED = Pattern.compile("\\b(?:not|never|no longer|cannot)\\b|n't\\b", CASE);
 
+    private static final int MOST_WORDS = 3;
+
     private final SaidNouns said;
     private final ClauseCheck check;
 
@@ -237,7 +239,9 @@ final class RelationPhrasings {
         for (int space = verbal.indexOf(' '); space > 0; space = verbal.indexOf(' ', space + 1)) {
             String verb = verbal.substring(0, space);
             String object = verbal.substring(space + 1);
-            boolean last = object.indexOf(' ') < 0;
+            boolean last = object.indexOf(' ') < 0
+                    || WHOLES.contains(verb.toLowerCase(Locale.ROOT))
+                            && object.split(" ").length <= MOST_WORDS; // "has camp sites"
             if (said.entity(object).isPresent() || last && said.isPlural(object)) {
                 boolean many = said.isPlural(object);
                 boolean open = many && plural && !WHOLES.contains(verb.toLowerCase(Locale.ROOT));

@@ -1,8 +1,10 @@
 package ableschema.core.words;
 
 import ableschema.core.words.SaidAttributes.Meant;
+import java.math.BigDecimal;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
 
@@ -10,7 +12,8 @@ import java.util.stream.Collectors;
 final class RulePhrasings extends SentenceForms {
 
     private static final String VALUE = "(\uE000+|'[^']*'|-?[\\p{L}\\d.](?:[\\p{L}\\d._-]*[\\p{L}\\d_-])?)";
-    private static final String NUMBER = "(-?\\d+(?:[.,]\\d+)?|" + Counts.WORDS + ")";
+    private static final String NUMBER = "(-?\\d+(?:[.,]\\d+)*(?: (?:thousand|million|billion))?|" + Counts.WORDS + ")";
+    private static final Map<String, Integer> POWERS = Map.of("thousand", 3, "million", 6, "billion", 9);
     private static final String UNIT = "(?: [\\p{L}%°/³²]+)?";
     private static final String BE =
             "(?:must be|has to be|have to be|should be|must lie|is|lies|are|ranges|can be|may be)";
@@ -99,8 +102,17 @@ final class RulePhrasings extends SentenceForms {
         form("(.+?) (?:must be|is always|has to be) positive", m -> attributes.fact(m.group(1), "greater than 0"));
     }
 
+    /** A comma before three digits parts thousands, any other a fraction. */
     private static String number(String text) {
-        return Character.isLetter(text.charAt(0)) ? Integer.toString(Counts.number(text)) : text.replace(',', '.');
+        if (Character.isLetter(text.charAt(0))) {
+            return Integer.toString(Counts.number(text));
+        }
+        String[] parts = text.toLowerCase(Locale.ROOT).split(" ");
+        boolean thousands = parts[0].matches("-?[1-9]\\d{0,2}(?:,\\d{3})+");
+        String number = parts[0].replace(",", thousands ? "" : ".");
+        return parts.length == 1
+                ? number
+                : new BigDecimal(number).scaleByPowerOfTen(POWERS.get(parts[1])).toPlainString();
     }
 
     private static String comparison(String words) {

@@ -32,8 +32,8 @@ final class SaidItem {
     private static final String SIGNS = "(?:digits?|characters?|letters?|signs?)";
 
     private static final Pattern SIZED = Pattern.compile(
-            "(\\p{L}[\\p{L} -]*?)(?: (?:of|with)(?: up to| at most)?|,?) \\(?(\\d{1,4}|" + Counts.WORDS + ") " + SIGNS
-                    + "\\)?",
+            "(\\p{L}[\\p{L} -]*?)(?: (?:of|with)(?: up to| at most| exactly| always)?|,?) \\(?(\\d{1,4}|" + Counts.WORDS
+                    + ") " + SIGNS + "\\)?",
             CASE);
 
     private static final Pattern SIGNS_BEFORE =

@@ -157,6 +157,9 @@ class PhrasingsTest {
             A bag has an optional kind (soft, hard).                    | Each bag has [kind] (one of soft, hard).
             A bag has a tag which is optional, and a seal that must be unique. | Each bag has [tag], seal (unique).
             A grant has a limit of at most 500.                         | Each grant has limit (at most 500).
+            The budget of a grant is at most 2 million.                 | Each grant has budget (at most 2000000).
+            The budget of a grant is between 1,000 and 25,000.          | Each grant has budget (between 1000 and 25000).
+            The rate of a grant must be at least 0,125.                 | Each grant has rate (at least 0.125).
             """)
     void what_is_said_with_an_attribute_goes_with_it(String said, String kept) {
         SpokenLine.Heard heard = heard(Design.EMPTY, said);
