@@ -33,7 +33,7 @@ final class ClauseCheck {
             CASE);
 
     private static final Pattern HOW_OFTEN_AT_END = Pattern.compile(
-            " (?:an?|per|each|every|in an?) (?:hour|shift|day|night|week|month|quarter|season|year)$| (?:once|twice)$",
+            " (?:an?|per|each|every|in an?) (?:hour|shift|day|night|week|month|quarter|season|year)s?$| (?:once|twice)$",
             CASE);
 
     private static final Set<String> UNITS = Set.of(
@@ -108,8 +108,8 @@ final class ClauseCheck {
         }
         if (isMeasure(clause)) {
             return Optional.of(new Phrasing.Refused(
-                    "a measure is no entity. Say for example: Each " + clause.subject()
-                            + " has weight: decimal 6,2 (at most 30)",
+                    "a measure is no entity. Say what is measured and how far it may go, as in: Each "
+                            + clause.subject() + " has size in " + clause.object() + ": whole (at most 30)",
                     clause.object()));
         }
         for (String word : Quoted.masked(clause.verb()).toLowerCase(Locale.ROOT).split(" ")) {

@@ -168,6 +168,22 @@ class PhrasingsTest {
         assertThat(heard.understanding()).isInstanceOf(Understanding.Understood.class);
     }
 
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            textBlock =
+                    """
+            A pallet weighs at most 900 kg.       | Each pallet has size in kg
+            A shift lasts four hours.             | Each shift has size in hours
+            A seal code is 8 characters.          | Each seal code has size in characters
+            A fee must be a positive number.      | a measure is no entity
+            A vet handles at most 12 visits a day. | how often it happens
+            """)
+    void a_measure_or_how_often_is_no_entity(String said, String problem) {
+        assertThat(((Understanding.NotUnderstood) heard(Design.EMPTY, said).understanding()).problem())
+                .contains(problem);
+    }
+
     @Test
     void a_name_that_is_a_piece_of_the_sentence_is_refused_unless_it_stands_between_quotes() {
         Design design = with(Design.EMPTY, "Each damage has date.");
