@@ -83,20 +83,42 @@ public final class ToldSentences {
 
     /** The sentences of a text that would change the design if they were taken up, in their order. */
     public static List<Offer> of(String text, Design design) {
-        return of(text, design, new HashMap<>());
+        return of(text, design, new Known());
     }
 
-    /** @param known what was offered for sentences of an earlier text to the same design; these are not read again, new ones are added */
-    public static List<Offer> of(String text, Design design, Map<String, Optional<Offer>> known) {
+    /** What was offered for the sentences of an earlier text, which are not read again while they would be read as the same. */
+    public static final class Known {
+
+        /** What was typed on the way to a sentence is known too; that much is kept. */
+        private static final int MOST = 2_000;
+
+        private Design design = Design.EMPTY;
+        private Set<String> subjects = Set.of();
+        private final Map<String, Optional<Offer>> offers = new HashMap<>();
+
+        private void keepFor(Design design, Set<String> subjects) {
+            if (this.design != design || !this.subjects.equals(subjects) || offers.size() > MOST) {
+                offers.clear();
+            }
+            this.design = design;
+            this.subjects = subjects;
+        }
+    }
+
+    /** @param known what an earlier text came to; takes up what this one does */
+    public static List<Offer> of(String text, Design design, Known known) {
+        known.keepFor(design, SpokenLine.subjects(text));
         return Arrays.stream(END.split(text))
                 .map(String::strip)
                 .filter(sentence -> !sentence.isEmpty())
-                .flatMap(sentence -> known.computeIfAbsent(sentence, each -> offer(each, design)).stream())
+                .flatMap(sentence ->
+                        known.offers.computeIfAbsent(sentence, each -> offer(each, design, known.subjects)).stream())
                 .toList();
     }
 
-    private static Optional<Offer> offer(String told, Design design) {
-        SpokenLine.Heard heard = line(design).read(told);
+    private static Optional<Offer> offer(String told, Design design, Set<String> subjects) {
+        SpokenLine.Heard heard =
+                SpokenLine.of(subjects, design, IdSource.seeded(1)).read(told);
         if (!(heard.understanding() instanceof Understanding.Understood understood)) {
             return Optional.empty();
         }
@@ -124,10 +146,6 @@ public final class ToldSentences {
                                 + body.checks().size()
                                 + body.dependencies().size())
                         .sum();
-    }
-
-    private static SpokenLine line(Design design) {
-        return new SpokenLine(design, Optional.empty(), IdSource.seeded(1));
     }
 
     /** Asks of a relationship that was added whether what there is one of may be several. */

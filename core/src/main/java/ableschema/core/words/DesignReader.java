@@ -1,12 +1,10 @@
 package ableschema.core.words;
 
-import ableschema.core.design.Design;
 import ableschema.core.design.Id;
 import ableschema.core.design.IdKind;
 import ableschema.core.design.IdSource;
 import ableschema.core.document.Document;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -86,10 +84,7 @@ public final class DesignReader {
         var reader = new DesignReader(Document.EMPTY, strict);
         String[] lines = text.split("\\R", -1);
         if (!strict) {
-            var phrasings = new Phrasings(Design.EMPTY);
-            Arrays.stream(lines)
-                    .flatMap(line -> phrasings.subject(line).stream())
-                    .forEach(reader.expected::add);
+            reader.expected.addAll(SpokenLine.subjects(text));
         }
         for (int i = 0; i < lines.length; i++) {
             if (!lines[i].isBlank() && !lines[i].stripLeading().startsWith("#")) {

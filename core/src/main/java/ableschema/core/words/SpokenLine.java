@@ -27,6 +27,20 @@ public final class SpokenLine {
         this(design, chosen, ids, Set.of());
     }
 
+    /** A line of a text, whose other sentences make what they tell something of an entity in this one too. */
+    public static SpokenLine of(Set<String> subjects, Design design, IdSource ids) {
+        return new SpokenLine(design, Optional.empty(), ids, subjects);
+    }
+
+    /** What the sentences of a text tell something of, in the singular and in small letters. */
+    public static Set<String> subjects(String text) {
+        var phrasings = new Phrasings(Design.EMPTY);
+        return text.lines()
+                .flatMap(line -> SentencesOfLine.of(line).stream())
+                .flatMap(sentence -> phrasings.subject(sentence.text()).stream())
+                .collect(Collectors.toSet());
+    }
+
     /** @param expected entities that are not there yet and that another sentence speaks of, in small letters */
     SpokenLine(Design design, Optional<Id> chosen, IdSource ids, Set<String> expected) {
         this.expected = expected;

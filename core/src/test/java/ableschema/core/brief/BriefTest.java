@@ -119,6 +119,27 @@ class BriefTest {
                 .doesNotContain("borrow", "member borrow", "due", "stamp", "lender stamp", "pay", "book pay");
     }
 
+    @Test
+    void a_sentence_is_offered_as_what_it_is_beside_the_others() {
+        Design none = design().design();
+        var known = new ToldSentences.Known();
+        assertThat(ToldSentences.of("A boat has an owner and a name.", none, known)
+                        .get(0)
+                        .readings()
+                        .get(0)
+                        .sentences())
+                .containsExactly("Each boat has owner, name.");
+        List<ToldSentences.Offer> both =
+                ToldSentences.of("A boat has an owner and a name. An owner has a phone number.", none, known);
+        assertThat(both.get(0).readings().get(0).sentences())
+                .containsExactly("Each boat has name.", "Each boat has exactly one owner.");
+        // what has been read is not read again
+        assertThat(ToldSentences.of("A boat has an owner and a name. An owner has a phone number. Good!", none, known))
+                .hasSize(2)
+                .element(1)
+                .isSameAs(both.get(1));
+    }
+
     /** What a sentence says is an attribute, how something is, or what somebody does, is not asked for as an entity. */
     @Test
     void what_the_sentences_say_is_no_entity_is_not_offered_as_one() {

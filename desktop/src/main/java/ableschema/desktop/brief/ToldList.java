@@ -8,9 +8,7 @@ import ableschema.core.words.SpokenLine;
 import ableschema.core.words.Understanding;
 import ableschema.desktop.controls.Controls;
 import ableschema.desktop.workspace.Workspace;
-import java.util.HashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
@@ -24,14 +22,11 @@ import javafx.scene.layout.VBox;
 /** The sentences that were told and say something of the design, each with what it would be kept as, to be taken up one by one. */
 final class ToldList extends VBox {
 
-    /** What was typed on the way to a sentence is known too; that much is kept. */
-    private static final int MOST_KNOWN = 2_000;
-
     private final Workspace workspace;
     private String shownText = "";
     private Design shownDesign = Design.EMPTY;
     private List<Offer> offers = List.of();
-    private final Map<String, Optional<Offer>> known = new HashMap<>();
+    private final ToldSentences.Known known = new ToldSentences.Known();
 
     private final Runnable keep;
 
@@ -52,10 +47,7 @@ final class ToldList extends VBox {
             return;
         }
         shownText = text;
-        if (workspace.design() != shownDesign || known.size() > MOST_KNOWN) {
-            shownDesign = workspace.design();
-            known.clear();
-        }
+        shownDesign = workspace.design();
         List<Offer> now = ToldSentences.of(text, shownDesign, known);
         int same = 0;
         while (same < Math.min(now.size(), offers.size()) && now.get(same) == offers.get(same)) {
