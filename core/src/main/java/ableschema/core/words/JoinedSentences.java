@@ -160,9 +160,11 @@ final class JoinedSentences {
         int from = placed.end();
         boolean of = text.startsWith(" of ", from); // "is of one drink at one bar"
         boolean first = of || place.find(from) && place.start() == from;
-        while (first && place.find()) {
+        int at = from + 1;
+        while (first && place.find(at)) {
             places.add(text.substring(from, place.start()));
             from = place.start();
+            at = place.end();
         }
         places.add(text.substring(from).replaceFirst("(?i)^,? (?:and )?", " ").replaceFirst("(?i) another$", ""));
         boolean plain = places.stream().allMatch(each -> each.strip().split(" ").length <= MOST_WORDS);
