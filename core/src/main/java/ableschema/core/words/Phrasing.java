@@ -21,8 +21,12 @@ public sealed interface Phrasing {
 
     /** More than one reading is likely; the first is the likeliest. */
     record Either(List<ReadAs> readings) implements Phrasing {
+
+        /** Nobody chooses among more, and each open part of a sentence would double them. */
+        static final int MOST = 8;
+
         public Either {
-            readings = List.copyOf(readings);
+            readings = readings.stream().limit(MOST).toList();
         }
     }
 

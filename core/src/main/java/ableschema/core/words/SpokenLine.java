@@ -71,7 +71,7 @@ public final class SpokenLine {
     /** Each sentence is read in the design that those before it make; they are carried out as one step. */
     private Heard readEach(List<SentencesOfLine.Found> sentences) {
         Document document = Document.EMPTY.with(design);
-        var readings = new ArrayList<List<String>>(List.of(List.of()));
+        List<List<String>> readings = List.of(List.of());
         var understood = new ArrayList<Understanding.Understood>();
         boolean asSaid = true;
         for (SentencesOfLine.Found each : sentences) {
@@ -91,10 +91,7 @@ public final class SpokenLine {
             String first = heard.readAs().isEmpty() ? each.text().strip() : String.join(" ", heard.readAs());
             List<String> ways =
                     Stream.concat(Stream.of(first), heard.others().stream()).toList();
-            List<List<String>> before = List.copyOf(readings);
-            readings.clear();
-            ways.forEach(way -> before.forEach(said ->
-                    readings.add(Stream.concat(said.stream(), Stream.of(way)).toList())));
+            readings = goingOn(readings, ways);
         }
         Understanding.Understood last = understood.get(understood.size() - 1);
         var all = new Understanding.Understood(
@@ -107,6 +104,15 @@ public final class SpokenLine {
                 all,
                 asSaid ? List.of() : readings.get(0),
                 readings.stream().skip(1).map(said -> String.join(" ", said)).toList());
+    }
+
+    /** Each of what was said before with each way to go on, the likeliest first; of many a few. */
+    private static List<List<String>> goingOn(List<List<String>> before, List<String> ways) {
+        return ways.stream()
+                .flatMap(way -> before.stream().map(said -> Stream.concat(said.stream(), Stream.of(way))
+                        .toList()))
+                .limit(Phrasing.Either.MOST)
+                .toList();
     }
 
     private Heard readSentence(String text) {

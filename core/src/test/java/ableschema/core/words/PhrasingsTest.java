@@ -168,6 +168,16 @@ class PhrasingsTest {
         assertThat(heard.understanding()).isInstanceOf(Understanding.Understood.class);
     }
 
+    /** Each open part would double the readings: a pasted page of them must not. */
+    @ParameterizedTest
+    @ValueSource(strings = {"Bs own cs. ", "Bs are in ds and are in cs and are in es. "})
+    void of_many_open_parts_a_few_readings_are_offered_and_the_likeliest_first(String open) {
+        SpokenLine.Heard heard = heard(Design.EMPTY, open.repeat(30).strip());
+
+        assertThat(heard.others()).hasSizeBetween(1, 8);
+        assertThat(heard.readAs()).allMatch(sentence -> !sentence.contains("exactly one"));
+    }
+
     @ParameterizedTest
     @CsvSource(
             delimiter = '|',
