@@ -2,7 +2,7 @@ package ableschema.desktop.controls;
 
 import ableschema.core.review.Outcome;
 import ableschema.core.sql.dialect.Dialect;
-import java.util.function.Supplier;
+import java.util.function.Consumer;
 import javafx.application.Platform;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.layout.VBox;
@@ -32,10 +32,18 @@ public final class BeforeAfterFold extends VBox {
     /**
      * Shows what an edit would do.
      *
-     * @param outcome worked out only while the fold is open, after what stands above it is shown
+     * @param asking asks for the outcome, only while the fold is open and after what stands above it is shown
      */
-    public void show(Supplier<Outcome> outcome, Dialect dialect) {
-        working = () -> getChildren().setAll(new BeforeAfter(outcome.get(), dialect));
+    public void show(Consumer<Consumer<Outcome>> asking, Dialect dialect) {
+        working = () -> {
+            Runnable now = working;
+            asking.accept(outcome -> {
+                if (now == working) {
+                    getChildren().setAll(new BeforeAfter(outcome, dialect));
+                }
+            });
+        };
+        getChildren().clear();
         fill();
     }
 

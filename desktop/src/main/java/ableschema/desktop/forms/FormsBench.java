@@ -13,7 +13,6 @@ import ableschema.core.normalization.EntityTheory;
 import ableschema.core.normalization.Proposal;
 import ableschema.core.normalization.Redundancy;
 import ableschema.core.normalization.ViolationText;
-import ableschema.core.review.Outcome;
 import ableschema.core.rows.RowEntry;
 import ableschema.core.theory.Analysis;
 import ableschema.core.theory.Decomposition;
@@ -22,6 +21,7 @@ import ableschema.core.theory.Violation;
 import ableschema.core.words.Sentences;
 import ableschema.desktop.controls.BeforeAfterFold;
 import ableschema.desktop.controls.Controls;
+import ableschema.desktop.workspace.Outcomes;
 import ableschema.desktop.workspace.Refresh;
 import ableschema.desktop.workspace.Workspace;
 import ableschema.diagram.text.Face;
@@ -48,11 +48,13 @@ public final class FormsBench extends ScrollPane {
     private final Workspace workspace;
     private final VBox content = new VBox();
     private final BeforeAfterFold fold = new BeforeAfterFold();
+    private final Outcomes outcomes;
     private NormalForm goal = NormalForm.THIRD;
     private Optional<Proposal> proposal = Optional.empty();
 
     public FormsBench(Workspace workspace) {
         this.workspace = workspace;
+        this.outcomes = new Outcomes(workspace);
         setId("forms-bench");
         getStyleClass().add("bench-scroll");
         content.getStyleClass().add("bench");
@@ -286,8 +288,7 @@ public final class FormsBench extends ScrollPane {
         var between = Controls.space();
         var foot = new HBox(fold.handle(), between, apply);
         foot.setAlignment(Pos.CENTER_LEFT);
-        fold.show(
-                () -> Outcome.of(new Decompose(shown), workspace.document(), workspace.mapping()), workspace.dialect());
+        fold.show(show -> outcomes.of(new Decompose(shown), show), workspace.dialect());
         content.getChildren().addAll(header, cards);
         if (!shown.unheld().isEmpty()) {
             var lost = text("Held by no part, and gone with it: " + Sentences.listed(shown.unheld()) + ".", "fails");

@@ -1,9 +1,9 @@
 package ableschema.desktop.gloss;
 
 import ableschema.core.document.Edit;
-import ableschema.core.review.Outcome;
 import ableschema.desktop.controls.BeforeAfter;
 import ableschema.desktop.controls.Controls;
+import ableschema.desktop.workspace.Outcomes;
 import ableschema.desktop.workspace.Workspace;
 import java.util.Optional;
 import java.util.function.Supplier;
@@ -18,11 +18,14 @@ final class OtherwiseLine extends VBox {
     private final Workspace workspace;
     private final Supplier<Optional<Edit>> edit;
     private final Hyperlink handle = new Hyperlink("▸");
+    private final VBox below = new VBox();
+    private final Outcomes outcomes;
 
     /** @param edit for the design as it is when it is asked; an {@link IllegalArgumentException} says why it cannot be made */
     OtherwiseLine(Workspace workspace, String label, String result, Supplier<Optional<Edit>> edit) {
         super(4);
         this.workspace = workspace;
+        this.outcomes = new Outcomes(workspace);
         this.edit = edit;
         Label becomes = Controls.text(result, "otherwise-result");
         becomes.setMinWidth(USE_PREF_SIZE);
@@ -62,8 +65,10 @@ final class OtherwiseLine extends VBox {
     private void unfold() {
         try {
             edit.get().ifPresent(wanted -> {
-                Outcome outcome = Outcome.of(wanted, workspace.document(), workspace.mapping());
-                getChildren().add(new BeforeAfter(outcome, workspace.dialect()));
+                below.getChildren().clear();
+                outcomes.of(
+                        wanted, outcome -> below.getChildren().setAll(new BeforeAfter(outcome, workspace.dialect())));
+                getChildren().add(below);
                 handle.setText("▾");
             });
         } catch (IllegalArgumentException e) {

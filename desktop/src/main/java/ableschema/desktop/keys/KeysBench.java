@@ -17,13 +17,13 @@ import ableschema.core.keys.KeyCandidate;
 import ableschema.core.keys.KeyCandidates;
 import ableschema.core.keys.KeyReach;
 import ableschema.core.mapping.Mapping;
-import ableschema.core.review.Outcome;
 import ableschema.core.words.Nouns;
 import ableschema.core.words.PartNames;
 import ableschema.core.words.Sentences;
 import ableschema.desktop.controls.BeforeAfterFold;
 import ableschema.desktop.controls.Choice;
 import ableschema.desktop.controls.Controls;
+import ableschema.desktop.workspace.Outcomes;
 import ableschema.desktop.workspace.Refresh;
 import ableschema.desktop.workspace.Workspace;
 import java.util.List;
@@ -52,11 +52,13 @@ public final class KeysBench extends ScrollPane {
     private final Workspace workspace;
     private final VBox content = new VBox();
     private final BeforeAfterFold fold = new BeforeAfterFold();
+    private final Outcomes outcomes;
     private Optional<String> picked = Optional.empty();
     private List<KeyPart> named = List.of();
 
     public KeysBench(Workspace workspace) {
         this.workspace = workspace;
+        this.outcomes = new Outcomes(workspace);
         setId("keys-bench");
         getStyleClass().add("bench-scroll");
         content.getStyleClass().add("bench");
@@ -121,7 +123,7 @@ public final class KeysBench extends ScrollPane {
         clashes(shown).ifPresent(content.getChildren()::add);
         content.getChildren().add(consequences(entity, shown));
         if (!shown.current()) {
-            fold.show(() -> Outcome.of(shown.choice(), workspace.document(), workspace.mapping()), workspace.dialect());
+            fold.show(show -> outcomes.of(shown.choice(), show), workspace.dialect());
             content.getChildren().addAll(fold.handle(), fold);
         }
     }

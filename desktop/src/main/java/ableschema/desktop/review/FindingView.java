@@ -1,12 +1,10 @@
 package ableschema.desktop.review;
 
 import ableschema.core.design.Id;
-import ableschema.core.document.Document;
 import ableschema.core.document.Edit;
 import ableschema.core.finding.Finding;
 import ableschema.core.finding.Remedy;
 import ableschema.core.finding.Step;
-import ableschema.core.mapping.Mapping;
 import ableschema.core.review.Outcome;
 import ableschema.core.review.PlaceText;
 import ableschema.core.review.ReviewEdits;
@@ -16,6 +14,7 @@ import ableschema.desktop.controls.BeforeAfter;
 import ableschema.desktop.controls.Choice;
 import ableschema.desktop.controls.Controls;
 import ableschema.desktop.controls.TermText;
+import ableschema.desktop.workspace.Outcomes;
 import ableschema.desktop.workspace.Workspace;
 import java.util.List;
 import java.util.Optional;
@@ -36,9 +35,9 @@ import javafx.scene.layout.VBox;
 final class FindingView extends VBox {
 
     /** Of more tables it takes longer to work out what a remedy would do. */
-    private static final int SHOWN_AT_ONCE = 60;
-
     private final Workspace workspace;
+
+    private final Outcomes outcomes;
     private final Runnable next;
     private final VBox body = new VBox(10);
     private final VBox outcome = new VBox();
@@ -50,11 +49,10 @@ final class FindingView extends VBox {
     private String given = "";
 
     /** The edit of which it is being worked out what it would do. */
-    private Optional<Edit> wanted = Optional.empty();
-
     FindingView(Workspace workspace, Runnable next) {
         super(10);
         this.workspace = workspace;
+        this.outcomes = new Outcomes(workspace);
         this.next = next;
         setId("finding");
         body.getStyleClass().add("finding");
@@ -194,23 +192,7 @@ final class FindingView extends VBox {
     }
 
     private void showOutcome(Finding finding) {
-        Edit edit = edit(finding);
-        Document document = workspace.document();
-        Mapping mapping = workspace.mapping();
-        if (mapping.schema().tables().size() <= SHOWN_AT_ONCE) {
-            showOutcome(Outcome.of(edit, document, mapping));
-            return;
-        }
-        wanted = Optional.of(edit);
-        workspace
-                .jobs()
-                .runUnseen(
-                        () -> Outcome.of(edit, document, mapping),
-                        () -> wanted.filter(edit::equals).isPresent() && workspace.document() == document,
-                        this::showOutcome,
-                        failure -> workspace
-                                .notices()
-                                .complain("what it would do could not be worked out: " + failure.getMessage()));
+        outcomes.of(edit(finding), this::showOutcome);
     }
 
     private void showOutcome(Outcome would) {

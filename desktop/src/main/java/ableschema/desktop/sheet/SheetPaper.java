@@ -3,6 +3,7 @@ package ableschema.desktop.sheet;
 import ableschema.diagram.geometry.Area;
 import ableschema.diagram.paint.Painting;
 import ableschema.diagram.paint.Raster;
+import ableschema.diagram.paint.Raster.Patch;
 import ableschema.diagram.paint.Raster.Stand;
 import java.nio.IntBuffer;
 import java.util.ArrayList;
@@ -13,6 +14,7 @@ import java.util.Optional;
 import java.util.Set;
 import javafx.animation.PauseTransition;
 import javafx.geometry.Rectangle2D;
+import javafx.scene.Group;
 import javafx.scene.image.ImageView;
 import javafx.scene.image.PixelBuffer;
 import javafx.scene.image.PixelFormat;
@@ -21,10 +23,10 @@ import javafx.scene.transform.Affine;
 import javafx.util.Duration;
 
 /**
- * The painted sheet behind its cards. Moving shifts what is painted and paints what comes into view; during a zoom the
- * picture as it is gets scaled, and when the zoom rests it is painted anew.
+ * The painted sheet behind its cards. Moving paints what comes into view; during a zoom the picture as it is gets scaled,
+ * and when the zoom rests it is painted anew.
  */
-final class SheetPaper extends ImageView {
+final class SheetPaper extends Group {
 
     private static final Duration REST = Duration.millis(90);
 
@@ -35,6 +37,10 @@ final class SheetPaper extends ImageView {
 
     private final PauseTransition rest = new PauseTransition(REST);
     private final Affine scaled = new Affine();
+
+    /** The window goes over the edges of the roll that it is painted on: what is left and right, above and below of them. */
+    private final List<ImageView> pieces = List.of(new ImageView(), new ImageView(), new ImageView(), new ImageView());
+
     private Painting painting = Painting.NOTHING;
     private Stand stand = new Stand(0, 0, 1);
     private Stand painted = stand;
@@ -46,6 +52,7 @@ final class SheetPaper extends ImageView {
         setManaged(false);
         setMouseTransparent(true);
         getTransforms().add(scaled);
+        getChildren().addAll(pieces);
         rest.setOnFinished(event -> rested.run());
     }
 
@@ -60,10 +67,11 @@ final class SheetPaper extends ImageView {
         if (width > 0 && height > 0 && !same) {
             var made = new Raster(width, height);
             var pixels = new PixelBuffer<>(
-                    width, height, IntBuffer.wrap(made.pixels()), PixelFormat.getIntArgbPreInstance());
+                    made.columns(), made.rows(), IntBuffer.wrap(made.pixels()), PixelFormat.getIntArgbPreInstance());
             raster = Optional.of(made);
             buffer = Optional.of(pixels);
-            setImage(new WritableImage(pixels));
+            var image = new WritableImage(pixels);
+            pieces.forEach(piece -> piece.setImage(image));
             repaint();
         }
     }
@@ -130,16 +138,7 @@ final class SheetPaper extends ImageView {
         int y = (int) Math.floor((area.y() - stand.y()) * stand.zoom()) - 2;
         int width = (int) Math.ceil(area.width() * stand.zoom()) + 4;
         int height = (int) Math.ceil(area.height() * stand.zoom()) + 4;
-        raster.ifPresent(pixels -> {
-            int left = Math.max(0, x);
-            int top = Math.max(0, y);
-            int right = Math.min(pixels.width(), x + width);
-            int bottom = Math.min(pixels.height(), y + height);
-            if (right > left && bottom > top) {
-                pixels.paint(painting, stand, left, top, right - left, bottom - top);
-                update(new Rectangle2D(left, top, right - left, bottom - top));
-            }
-        });
+        raster.ifPresent(pixels -> update(pixels.paint(painting, stand, new Patch(x, y, x + width, y + height))));
     }
 
     /** Whether all is painted for where the window stands, and nothing scaled. */
@@ -153,13 +152,36 @@ final class SheetPaper extends ImageView {
         painted = stand;
         scaled.setToIdentity();
         raster.ifPresent(pixels -> {
-            pixels.paint(painting, stand);
-            update(new Rectangle2D(0, 0, pixels.width(), pixels.height()));
+            update(pixels.paint(painting, stand));
+            frame(pixels);
         });
     }
 
-    private void update(Rectangle2D changed) {
-        buffer.ifPresent(pixels -> pixels.updateBuffer(b -> changed));
+    private void update(Patch changed) {
+        if (!changed.isEmpty()) {
+            var area = new Rectangle2D(
+                    changed.left(), changed.top(), changed.right() - changed.left(), changed.bottom() - changed.top());
+            buffer.ifPresent(pixels -> pixels.updateBuffer(b -> area));
+        }
+    }
+
+    /** Has each piece show its part of the roll where it belongs. */
+    private void frame(Raster roll) {
+        int width = Math.min(roll.width(), roll.columns() - roll.column());
+        int height = Math.min(roll.height(), roll.rows() - roll.row());
+        place(pieces.get(0), roll.column(), roll.row(), new Patch(0, 0, width, height));
+        place(pieces.get(1), 0, roll.row(), new Patch(width, 0, roll.width(), height));
+        place(pieces.get(2), roll.column(), 0, new Patch(0, height, width, roll.height()));
+        place(pieces.get(3), 0, 0, new Patch(width, height, roll.width(), roll.height()));
+    }
+
+    private static void place(ImageView piece, int column, int row, Patch seen) {
+        piece.setVisible(!seen.isEmpty());
+        if (!seen.isEmpty()) {
+            piece.setViewport(new Rectangle2D(column, row, seen.right() - seen.left(), seen.bottom() - seen.top()));
+            piece.setX(seen.left());
+            piece.setY(seen.top());
+        }
     }
 
     /** Moves to another stand: by whole pixels at the same zoom at once, else by scaling until the zoom rests. */
@@ -172,15 +194,25 @@ final class SheetPaper extends ImageView {
             painted = next;
             if (dx != 0 || dy != 0) {
                 raster.ifPresent(pixels -> {
-                    pixels.scroll(painting, next, dx, dy);
-                    update(new Rectangle2D(0, 0, pixels.width(), pixels.height()));
+                    update(pixels.move(painting, next, dx, dy));
+                    frame(pixels);
                 });
             }
             return;
         }
+        raster.ifPresent(this::unroll);
         double scale = next.zoom() / painted.zoom();
         scaled.setToTransform(
                 scale, 0, (painted.x() - next.x()) * next.zoom(), 0, scale, (painted.y() - next.y()) * next.zoom());
         rest.playFromStart();
+    }
+
+    /** In one piece it is scaled without seams. */
+    private void unroll(Raster roll) {
+        if (roll.column() != 0 || roll.row() != 0) {
+            roll.unroll();
+            update(new Patch(0, 0, roll.columns(), roll.rows()));
+            frame(roll);
+        }
     }
 }

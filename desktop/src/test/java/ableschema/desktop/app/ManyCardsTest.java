@@ -293,6 +293,14 @@ class ManyCardsTest extends WindowFixture {
         robot.sleep(250); // a zoom rests after a moment
         robot.interact(() -> window.sheet().pan(64, -9));
         robot.interact(() -> window.sheet().pan(-11, 50));
+        for (int i = 0; i < 90; i++) { // goes round the roll that the paper is painted on
+            robot.interact(() -> window.sheet().pan(-16, -9));
+        }
+        robot.interact(() -> {
+            workspace.selection().choose(entity("Queen").id());
+            window.sheet().pan(16 * 80, 9 * 85);
+        });
+        robot.interact(() -> workspace.selection().choose(entity("Hive").id()));
         WritableImage shifted = look(robot);
         robot.interact(() -> window.sheet().paintAfresh());
         WritableImage fresh = look(robot);

@@ -6,6 +6,7 @@ import ableschema.core.document.Detail;
 import ableschema.core.document.Document;
 import ableschema.core.document.Notation;
 import ableschema.core.store.DocumentFile;
+import ableschema.diagram.paint.Raster.Patch;
 import ableschema.diagram.paint.Raster.Stand;
 import ableschema.diagram.picture.Ink;
 import ableschema.diagram.picture.Picture;
@@ -37,7 +38,18 @@ class RasterTest {
     private static int[] fresh(Painting painting, Stand stand) {
         var raster = new Raster(320, 240);
         raster.paint(painting, stand);
-        return raster.pixels().clone();
+        return window(raster);
+    }
+
+    /** The pixels of the window, wherever the roll has them. */
+    private static int[] window(Raster raster) {
+        int[] seen = new int[raster.width() * raster.height()];
+        for (int i = 0; i < seen.length; i++) {
+            int column = (raster.column() + i % raster.width()) % raster.columns();
+            int row = (raster.row() + i / raster.width()) % raster.rows();
+            seen[i] = raster.pixels()[row * raster.columns() + column];
+        }
+        return seen;
     }
 
     @Test
@@ -53,10 +65,10 @@ class RasterTest {
                 int dy = random.nextInt(61) - 30;
                 x -= dx;
                 y -= dy;
-                raster.scroll(demo, new Stand(x / zoom, y / zoom, zoom), dx, dy);
+                raster.move(demo, new Stand(x / zoom, y / zoom, zoom), dx, dy);
             }
             Stand stand = new Stand(x / zoom, y / zoom, zoom);
-            assertThat(different(raster.pixels(), fresh(demo, stand)))
+            assertThat(different(window(raster), fresh(demo, stand)))
                     .as("at " + zoom)
                     .isZero();
         }
@@ -76,12 +88,12 @@ class RasterTest {
             var stand = new Stand(140 / zoom, 90 / zoom, zoom);
             var raster = new Raster(320, 240);
             for (int x = 0; x < 320; x += 5) {
-                raster.paint(demo, stand, x, 0, 5, 240);
+                raster.paint(demo, stand, new Patch(x, 0, x + 5, 240));
             }
             for (int y = 0; y < 120; y += 3) {
-                raster.paint(demo, stand, 0, y, 320, 3);
+                raster.paint(demo, stand, new Patch(0, y, 320, y + 3));
             }
-            assertThat(different(raster.pixels(), fresh(demo, stand)))
+            assertThat(different(window(raster), fresh(demo, stand)))
                     .as("at " + zoom)
                     .isZero();
         }
@@ -91,19 +103,55 @@ class RasterTest {
     void a_shift_farther_than_the_window_paints_everything() {
         var raster = new Raster(320, 240);
         raster.paint(demo, new Stand(0, 0, 1));
-        raster.scroll(demo, new Stand(400, 300, 1), -400, -300);
+        raster.move(demo, new Stand(400, 300, 1), -400, -300);
 
-        assertThat(raster.pixels()).isEqualTo(fresh(demo, new Stand(400, 300, 1)));
+        assertThat(window(raster)).isEqualTo(fresh(demo, new Stand(400, 300, 1)));
+    }
+
+    @Test
+    void moved_on_in_one_direction_the_window_goes_round_its_roll() {
+        for (int[] step : new int[][] {{-16, -9}, {16, 9}, {-7, 0}, {0, 40}, {-120, 3}}) {
+            var raster = new Raster(320, 240);
+            int x = 700;
+            int y = 500;
+            raster.paint(demo, new Stand(x, y, 1));
+            for (int i = 0; i < 60; i++) {
+                x -= step[0];
+                y -= step[1];
+                Stand stand = new Stand(x, y, 1);
+                raster.move(demo, stand, step[0], step[1]);
+                if (i % 7 == 0) {
+                    assertThat(different(window(raster), fresh(demo, stand)))
+                            .as(Arrays.toString(step) + " " + i)
+                            .isZero();
+                }
+            }
+            raster.unroll();
+            assertThat(List.of(raster.column(), raster.row())).containsOnly(0);
+            assertThat(different(window(raster), fresh(demo, new Stand(x, y, 1))))
+                    .isZero();
+        }
+    }
+
+    @Test
+    void what_is_painted_ahead_is_painted_anew_with_the_window() {
+        var raster = new Raster(320, 240);
+        raster.paint(demo, new Stand(100, 100, 1));
+        raster.move(demo, new Stand(116, 109, 1), -16, -9);
+        raster.paint(Painting.NOTHING, new Stand(116, 109, 1), new Patch(-500, -500, 900, 900));
+        raster.move(Painting.NOTHING, new Stand(132, 118, 1), -16, -9);
+
+        assertThat(window(raster)).isEqualTo(fresh(Painting.NOTHING, new Stand(132, 118, 1)));
     }
 
     @Test
     void a_part_painted_anew_leaves_the_rest() {
         var raster = new Raster(320, 240);
         raster.paint(demo, new Stand(100, 100, 1));
-        raster.paint(Painting.NOTHING, new Stand(100, 100, 1), 0, 0, 320, 120);
-        int[] kept = Arrays.copyOfRange(raster.pixels(), 320 * 120, 320 * 240);
+        raster.paint(Painting.NOTHING, new Stand(100, 100, 1), new Patch(0, 0, 320, 120));
+        int[] kept = Arrays.copyOfRange(window(raster), 320 * 120, 320 * 240);
 
-        assertThat(Arrays.stream(raster.pixels(), 0, 320 * 120).distinct().count())
+        assertThat(Arrays.stream(window(raster), 0, 320 * 120).distinct().count())
                 .isEqualTo(1);
         assertThat(kept).isEqualTo(Arrays.copyOfRange(fresh(demo, new Stand(100, 100, 1)), 320 * 120, 320 * 240));
     }
