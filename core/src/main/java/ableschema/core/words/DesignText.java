@@ -159,6 +159,12 @@ public final class DesignText {
         }
     }
 
+    private void countPins(Pins pins) {
+        count("pinned name", pins.names().size() + (pins.namespace().isEmpty() ? 0 : 1));
+        count("place of a column", pins.place() > 0 ? 1 : 0);
+        count("option of a database", pins.options().size());
+    }
+
     private void sayAll() {
         design.domains().forEach(this::sayDomain);
         design.entities().forEach(this::sayEntity);
@@ -183,7 +189,7 @@ public final class DesignText {
         count(
                 "domain default",
                 domain.defaultValue().equals(words.sayable(domain).defaultValue()) ? 0 : 1);
-        count("pinned name", domain.pins().equals(Pins.NONE) ? 0 : 1);
+        countPins(domain.pins());
         count("domain note", domain.comment().isEmpty() ? 0 : 1);
     }
 
@@ -207,7 +213,7 @@ public final class DesignText {
         if (entity.parked()) {
             say(entity.id(), Sentence.Part.ENTITIES, name + " is set aside.");
         }
-        count("pinned name", entity.pins().equals(Pins.NONE) ? 0 : 1);
+        countPins(entity.pins());
     }
 
     private static boolean isPlainKind(String kind) {
@@ -228,11 +234,11 @@ public final class DesignText {
     }
 
     private void sayRelationship(Relationship r) {
-        count("pinned name", r.pins().equals(Pins.NONE) ? 0 : 1);
+        countPins(r.pins());
         for (Side side : r.referencedSides()) {
             Reference reference = r.end(side).reference();
             count("column note", reference.columns().size());
-            count("pinned name", reference.pins().equals(Pins.NONE) ? 0 : 1);
+            countPins(reference.pins());
             count("reference by another key", reference.targetKey().isPresent() ? 1 : 0);
         }
         if (r.isSubtype()) {
@@ -304,7 +310,7 @@ public final class DesignText {
         count("refused dependency", body.refused().size());
         for (Attribute attribute : body.attributes()) {
             count("default", words.saysDefault(attribute) ? 0 : 1);
-            count("pinned name", attribute.pins().equals(Pins.NONE) ? 0 : 1);
+            countPins(attribute.pins());
         }
         sayKeys(owner, body, called.get(), words);
         sayChecks(owner, body, called.get(), words);
@@ -326,7 +332,7 @@ public final class DesignText {
                             () -> count("key", 1));
         }
         for (Unique unique : body.uniques()) {
-            count("pinned name", unique.pins().equals(Pins.NONE) ? 0 : 1);
+            countPins(unique.pins());
             if (body.attributes().stream().anyMatch(a -> words.isMark(unique, a))) {
                 continue;
             }
@@ -345,10 +351,10 @@ public final class DesignText {
     private void sayChecks(Id owner, Body body, String called, AttributeWords words) {
         var text = new CheckText(design, owner);
         for (Check check : body.checks()) {
+            countPins(check.pins());
             if (words.says(check)) {
                 continue;
             }
-            count("pinned name", check.pins().equals(Pins.NONE) ? 0 : 1);
             text.said(check.expression())
                     .ifPresentOrElse(
                             rule -> say(
@@ -380,7 +386,7 @@ public final class DesignText {
     private void sayIndexes(Id owner, Body body, String called) {
         var text = new IndexText(design, owner);
         for (Index index : body.indexes()) {
-            count("pinned name", index.pins().equals(Pins.NONE) ? 0 : 1);
+            countPins(index.pins());
             text.said(index)
                     .ifPresentOrElse(
                             columns -> say(

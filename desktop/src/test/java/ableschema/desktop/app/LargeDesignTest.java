@@ -15,9 +15,14 @@ import ableschema.core.finding.Step;
 import ableschema.diagram.LargeDesign;
 import ableschema.diagram.picture.View;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.TimeUnit;
+import javafx.scene.Node;
+import javafx.scene.control.ButtonBase;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.input.KeyCode;
 import javafx.stage.Stage;
 import org.junit.jupiter.api.Test;
 import org.testfx.api.FxRobot;
@@ -31,7 +36,7 @@ class LargeDesignTest extends WindowFixture {
      * In milliseconds of the processor. A watch against freezes: what grows with the design takes seconds at this size.
      * How long things take is measured in bench, where nothing else runs beside it.
      */
-    private static final double LONGEST = 300;
+    private static final double LONGEST = 150;
 
     /** On a slow machine the same done with a small design tells how slow it is. */
     private static final double TIMES_A_SMALL_ONE = 5;
@@ -90,6 +95,7 @@ class LargeDesignTest extends WindowFixture {
                 note(took, watch, robot, "choose a relationship", () -> workspace
                         .selection()
                         .choose(related));
+                otherwise(took, watch, robot, entity);
                 note(took, watch, robot, "read as a list", () -> workspace
                         .listedProperty()
                         .set(true));
@@ -122,16 +128,48 @@ class LargeDesignTest extends WindowFixture {
         took.merge(what, watch.longest(), Math::min);
     }
 
+    /** What another type and another key would change, which is worked out over the whole design. */
+    private void otherwise(Map<String, Double> took, WindowWatch watch, FxRobot robot, Id entity) throws Exception {
+        Id attribute = attribute(entity).id();
+        robot.interact(() -> {
+            workspace.stepProperty().set(Step.DRAW);
+            workspace.selection().choose(attribute);
+        });
+        WaitForAsyncUtils.waitForFxEvents();
+        note(
+                took,
+                watch,
+                robot,
+                "unfold before and after in the gloss",
+                robot.lookup(".otherwise-handle").queryAs(ButtonBase.class)::fire);
+        robot.interact(() -> {
+            workspace.stepProperty().set(Step.KEYS);
+            workspace.selection().choose(entity);
+        });
+        WaitForAsyncUtils.waitForFxEvents();
+        List<Node> candidates = List.copyOf(robot.lookup(".candidate-head").queryAll());
+        robot.interact(() -> candidates.get(candidates.size() - 1).requestFocus());
+        robot.type(KeyCode.ENTER);
+        ToggleButton fold = robot.lookup("#before-after-fold").queryAs(ToggleButton.class);
+        robot.interact(() -> fold.setSelected(false));
+        note(took, watch, robot, "unfold before and after of a key", fold::fire);
+        assertThat(robot.lookup("#before-after").tryQuery()).isPresent();
+    }
+
     private void rename(Id entity) {
-        Attribute attribute = workspace
+        Attribute attribute = attribute(entity);
+        String name = attribute.name().equals("renamed") ? "renamed again" : "renamed";
+        workspace.apply(workspace.edits().changeAttribute(attribute.withName(name)));
+    }
+
+    private Attribute attribute(Id entity) {
+        return workspace
                 .design()
                 .entity(entity)
                 .orElseThrow()
                 .body()
                 .attributes()
                 .get(2);
-        String name = attribute.name().equals("renamed") ? "renamed again" : "renamed";
-        workspace.apply(workspace.edits().changeAttribute(attribute.withName(name)));
     }
 
     private void relate(Id one, Id other) {
