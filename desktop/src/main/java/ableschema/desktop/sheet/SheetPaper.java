@@ -13,6 +13,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import javafx.animation.PauseTransition;
+import javafx.application.Platform;
 import javafx.geometry.Rectangle2D;
 import javafx.scene.Group;
 import javafx.scene.image.ImageView;
@@ -35,6 +36,12 @@ final class SheetPaper extends Group {
     /** Where more parts than these have changed, nearly all of what is in view has. */
     private static final int MOST_APART = 120;
 
+    /** In nanoseconds: what takes longer to be painted goes on when the window has answered in between. */
+    private static final long AT_ONCE = 40_000_000;
+
+    private static final int BAND = 50;
+    private static final int FAR = 1_000_000;
+
     private final PauseTransition rest = new PauseTransition(REST);
     private final Affine scaled = new Affine();
 
@@ -47,6 +54,11 @@ final class SheetPaper extends Group {
     private Optional<Raster> raster = Optional.empty();
     private Optional<PixelBuffer<IntBuffer>> buffer = Optional.empty();
     private Runnable rested = () -> {};
+
+    /** How many lines of pixels are painted from above, and whether the next ones will be without anybody asking. */
+    private int down;
+
+    private boolean goingOn;
 
     SheetPaper() {
         setManaged(false);
@@ -84,7 +96,12 @@ final class SheetPaper extends Group {
             repaint();
             return;
         }
-        difference(before, next).forEach(this::repaint);
+        List<Area> changed = difference(before, next);
+        if (changed.size() > MOST_APART) {
+            raster.ifPresent(this::paintFromAbove);
+        } else {
+            merged(changed).forEach(this::repaint);
+        }
     }
 
     /** Where there are parts that are in one of the paintings only. */
@@ -99,15 +116,7 @@ final class SheetPaper extends Group {
             }
         }
         kept.forEach(gone -> changed.add(gone.bounds()));
-        return changed.size() > MOST_APART ? List.of(together(changed)) : merged(changed);
-    }
-
-    private static Area together(List<Area> areas) {
-        Area all = areas.get(0);
-        for (Area each : areas) {
-            all = all.union(each);
-        }
-        return all;
+        return changed;
     }
 
     private static List<Area> merged(List<Area> changed) {
@@ -143,18 +152,44 @@ final class SheetPaper extends Group {
 
     /** Whether all is painted for where the window stands, and nothing scaled. */
     boolean isSharp() {
-        return painted.equals(stand);
+        return painted.equals(stand)
+                && raster.filter(roll -> down < roll.height()).isEmpty();
     }
 
-    /** Paints everything anew where the window stands now. */
+    /** Paints everything anew where the window stands now; band after band where that takes a while. */
     void repaint() {
         rest.stop();
         painted = stand;
         scaled.setToIdentity();
-        raster.ifPresent(pixels -> {
-            update(pixels.paint(painting, stand));
-            frame(pixels);
+        raster.ifPresent(roll -> {
+            update(roll.clear(painting.palette()));
+            frame(roll);
+            paintFromAbove(roll);
         });
+    }
+
+    private void paintFromAbove(Raster roll) {
+        down = 0;
+        paintOn(roll, AT_ONCE);
+    }
+
+    private void paintOn(Raster roll, long atMost) {
+        long began = System.nanoTime();
+        Patch changed = Patch.NOTHING;
+        while (down < roll.height() && System.nanoTime() - began < atMost) {
+            int from = down == 0 ? -FAR : down;
+            down += BAND;
+            int to = down < roll.height() ? down : FAR;
+            changed = changed.union(roll.paint(painting, painted, new Patch(-FAR, from, FAR, to)));
+        }
+        update(changed);
+        if (down < roll.height() && !goingOn) {
+            goingOn = true;
+            Platform.runLater(() -> {
+                goingOn = false;
+                raster.ifPresent(each -> paintOn(each, AT_ONCE));
+            });
+        }
     }
 
     private void update(Patch changed) {
@@ -191,13 +226,14 @@ final class SheetPaper extends Group {
         int dy = (int) Math.rint((stand.y() - next.y()) * next.zoom());
         stand = next;
         if (sameZoom) {
-            painted = next;
             if (dx != 0 || dy != 0) {
                 raster.ifPresent(pixels -> {
+                    paintOn(pixels, Long.MAX_VALUE);
                     update(pixels.move(painting, next, dx, dy));
                     frame(pixels);
                 });
             }
+            painted = next;
             return;
         }
         raster.ifPresent(this::unroll);

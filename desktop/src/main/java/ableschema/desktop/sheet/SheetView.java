@@ -38,7 +38,11 @@ import javafx.scene.shape.Rectangle;
 public final class SheetView extends Pane {
 
     private static final double NEAREST = 3;
+
+    /** From farther away only a picture that is larger still is seen. */
     private static final double FARTHEST = 0.04;
+
+    private static final double LEAST = 0.005;
     private static final double ROOM = 28;
     private static final double READABLE_ROWS = 0.45;
     private static final double READABLE_KEYS = 0.3;
@@ -176,15 +180,20 @@ public final class SheetView extends Pane {
         earlier = picture;
         picture = pictures.now(contents(), picture);
         drawn = Optional.of(workspace.document());
-        Detail detail = detail();
-        drawnDetail = detail;
-        cards.show(picture.cards(), detail);
+        if (another && !picture.cards().isEmpty() && getWidth() > 200) {
+            standBack(); // before anything is painted, as it takes long where all of a large design is in view
+        }
+        show();
+        sign();
+    }
+
+    /** Shows the picture in the detail that can be read at this zoom. */
+    private void show() {
+        drawnDetail = detail();
+        cards.show(picture.cards(), drawnDetail);
+        look();
         sayEmpty();
         light();
-        sign();
-        if (another && !picture.cards().isEmpty() && getWidth() > 200) {
-            fit();
-        }
     }
 
     private void sign() {
@@ -416,11 +425,15 @@ public final class SheetView extends Pane {
     }
 
     private void place(double x, double y) {
+        stand(x, y);
+        overview.frame(toPicture(0, 0), toPicture(getWidth(), getHeight()));
+        look();
+    }
+
+    private void stand(double x, double y) {
         content.setTranslateX(Math.rint(x));
         content.setTranslateY(Math.rint(y));
         paper.moveTo(stand());
-        overview.frame(toPicture(0, 0), toPicture(getWidth(), getHeight()));
-        look();
     }
 
     private void look() {
@@ -441,10 +454,17 @@ public final class SheetView extends Pane {
     }
 
     private void setZoom(double wanted) {
-        double zoom = Math.max(FARTHEST, Math.min(NEAREST, wanted));
+        double zoom = Math.max(Math.min(FARTHEST, whole()), Math.min(NEAREST, wanted));
         content.setScaleX(zoom);
         content.setScaleY(zoom);
         zoomed.run();
+    }
+
+    /** The zoom at which the whole picture is in view. */
+    private double whole() {
+        Area bounds = picture.bounds();
+        return Math.max(
+                LEAST, Math.min((getWidth() - 2 * ROOM) / bounds.width(), (getHeight() - 2 * ROOM) / bounds.height()));
     }
 
     /** Whether the sheet is painted for this zoom, and not only scaled. */
@@ -455,14 +475,16 @@ public final class SheetView extends Pane {
     /** Paints everything in view anew, as it should look after all that was shifted and scaled. */
     public void paintAfresh() {
         rest();
+        paper.repaint();
     }
 
-    /** Paints anew with the detail that can be read at this zoom. */
     private void rest() {
         if (detail() != drawnDetail) {
-            draw();
+            show();
         }
-        paper.repaint();
+        if (!paper.isSharp()) {
+            paper.repaint();
+        }
     }
 
     /** Has something done after each change of the zoom. */
@@ -480,17 +502,20 @@ public final class SheetView extends Pane {
 
     /** Brings the whole picture into view, but no larger than it is. */
     public void fit() {
-        Area bounds = picture.bounds();
-        if (bounds.width() == 0 || getWidth() == 0) {
-            return;
+        if (picture.bounds().width() > 0 && getWidth() > 0) {
+            standBack();
+            overview.frame(toPicture(0, 0), toPicture(getWidth(), getHeight()));
+            look();
+            rest();
         }
-        double zoom = Math.min(
-                1, Math.min((getWidth() - 2 * ROOM) / bounds.width(), (getHeight() - 2 * ROOM) / bounds.height()));
-        setZoom(zoom);
-        place(
+    }
+
+    private void standBack() {
+        Area bounds = picture.bounds();
+        setZoom(Math.min(1, whole()));
+        stand(
                 (getWidth() - bounds.width() * zoom()) / 2 - bounds.x() * zoom(),
                 (getHeight() - bounds.height() * zoom()) / 2 - bounds.y() * zoom());
-        rest();
     }
 
     /** Brings a thing into the middle of the sheet, near enough to be read. */

@@ -28,6 +28,9 @@ public final class MarkPainter implements Mark.Visitor<Boolean> {
 
     private static final double SEEN_FROM = 2;
 
+    /** A box whose edge would be thinner is seen as a spot in the edge's colour: its outline alone could not be. */
+    private static final double EDGE_FROM = 0.25;
+
     private static final FontRenderContext CONTEXT = new FontRenderContext(null, true, true);
 
     private final Graphics2D graphics;
@@ -60,6 +63,11 @@ public final class MarkPainter implements Mark.Visitor<Boolean> {
         RectangularShape shape = round == 0
                 ? new Rectangle2D.Double(area.x(), area.y(), area.width(), area.height())
                 : new RoundRectangle2D.Double(area.x(), area.y(), area.width(), area.height(), round, round);
+        if (box.fill().isPresent() && box.edge().isPresent() && box.edgeWidth() * zoom < EDGE_FROM) {
+            graphics.setColor(colour(box.edge().get()));
+            graphics.fill(shape);
+            return true;
+        }
         box.fill().ifPresent(fill -> {
             graphics.setColor(colour(fill));
             graphics.fill(shape);

@@ -48,13 +48,14 @@ public final class Raster {
 
     /** A rectangle of pixels; right and bottom are the first ones that are not in it. */
     public record Patch(int left, int top, int right, int bottom) {
-        static final Patch NOTHING = new Patch(0, 0, 0, 0);
+        public static final Patch NOTHING = new Patch(0, 0, 0, 0);
 
         public boolean isEmpty() {
             return right <= left || bottom <= top;
         }
 
-        Patch union(Patch other) {
+        /** The least that holds both. */
+        public Patch union(Patch other) {
             if (isEmpty() || other.isEmpty()) {
                 return isEmpty() ? other : this;
             }
@@ -116,10 +117,32 @@ public final class Raster {
      * @return which part of the roll has changed
      */
     public Patch paint(Painting painting, Stand stand) {
+        begin();
+        return onRoll(painting, stand, painted);
+    }
+
+    private void begin() {
         column = 0;
         row = 0;
         painted = new Patch(0, 0, width, height);
-        return onRoll(painting, stand, painted);
+    }
+
+    /**
+     * Leaves nothing but paper in the window, which begins at the roll's corner then.
+     *
+     * @return which part of the roll has changed
+     */
+    public Patch clear(Palette palette) {
+        begin();
+        fill(painted, palette);
+        return painted;
+    }
+
+    private void fill(Patch cells, Palette palette) {
+        int ground = palette.colour(Ink.PAPER).getRGB();
+        for (int y = cells.top; y < cells.bottom; y++) {
+            Arrays.fill(pixels, y * columns() + cells.left, y * columns() + cells.right, ground);
+        }
     }
 
     /**
@@ -239,10 +262,7 @@ public final class Raster {
 
     private void paint(Painting painting, Stand stand, Patch piece, int dx, int dy) {
         Patch cells = piece.moved(dx, dy);
-        int ground = painting.palette().colour(Ink.PAPER).getRGB();
-        for (int y = cells.top; y < cells.bottom; y++) {
-            Arrays.fill(pixels, y * columns() + cells.left, y * columns() + cells.right, ground);
-        }
+        fill(cells, painting.palette());
         Graphics2D graphics = image.createGraphics();
         graphics.clipRect(cells.left, cells.top, cells.right - cells.left, cells.bottom - cells.top);
         graphics.setRenderingHint(RenderingHints.KEY_ANTIALIASING, RenderingHints.VALUE_ANTIALIAS_ON);
