@@ -13,11 +13,18 @@ import java.util.TreeMap;
  *
  * @param choices      what a dialect leaves open, such as {@code sqlite.types} = {@code strict}
  * @param reasonsInSql whether the reasons of choices go into the comments of the script
+ * @param farLines     whether lines that leave their district are drawn beside being named on the cards at both ends
  */
 public record HouseRules(
-        NamingRules naming, String dialect, Map<String, String> choices, boolean reasonsInSql, List<Starter> starters) {
+        NamingRules naming,
+        String dialect,
+        Map<String, String> choices,
+        boolean reasonsInSql,
+        boolean farLines,
+        List<Starter> starters) {
 
-    public static final HouseRules USUAL = new HouseRules(NamingRules.USUAL, "postgresql", Map.of(), false, List.of());
+    public static final HouseRules USUAL =
+            new HouseRules(NamingRules.USUAL, "postgresql", Map.of(), false, false, List.of());
 
     public HouseRules {
         choices = Map.copyOf(choices);
@@ -25,18 +32,18 @@ public record HouseRules(
     }
 
     public HouseRules withNaming(NamingRules naming) {
-        return new HouseRules(naming, dialect, choices, reasonsInSql, starters);
+        return new HouseRules(naming, dialect, choices, reasonsInSql, farLines, starters);
     }
 
     public HouseRules withDialect(String dialect) {
-        return new HouseRules(naming, dialect, choices, reasonsInSql, starters);
+        return new HouseRules(naming, dialect, choices, reasonsInSql, farLines, starters);
     }
 
     /** Returns these rules with one choice made. */
     public HouseRules withChoice(String choice, String value) {
         var changed = new TreeMap<>(choices);
         changed.put(choice, value);
-        return new HouseRules(naming, dialect, changed, reasonsInSql, starters);
+        return new HouseRules(naming, dialect, changed, reasonsInSql, farLines, starters);
     }
 
     /** What was chosen but for the place where a script acts and who gets rights there, for one that is only tried. */
@@ -48,7 +55,11 @@ public record HouseRules(
     }
 
     public HouseRules withReasonsInSql(boolean reasonsInSql) {
-        return new HouseRules(naming, dialect, choices, reasonsInSql, starters);
+        return new HouseRules(naming, dialect, choices, reasonsInSql, farLines, starters);
+    }
+
+    public HouseRules withFarLines(boolean drawn) {
+        return new HouseRules(naming, dialect, choices, reasonsInSql, drawn, starters);
     }
 
     public HouseRules without(Starter starter) {
@@ -57,6 +68,7 @@ public record HouseRules(
                 dialect,
                 choices,
                 reasonsInSql,
+                farLines,
                 starters.stream().filter(each -> !each.equals(starter)).toList());
     }
 
@@ -68,6 +80,7 @@ public record HouseRules(
                 dialect,
                 choices,
                 reasonsInSql,
+                farLines,
                 known ? Lists.replace(starters, Starter::name, starter) : Lists.plus(starters, starter));
     }
 }

@@ -100,6 +100,7 @@ final class DocumentForm {
                 rules.always("dialect", Forms.DIALECT, HouseRules.USUAL.dialect(), HouseRules::dialect),
                 rules.optional("choices", Forms.CHOICES, Map.of(), HouseRules::choices),
                 rules.flag("reasonsInSql", HouseRules::reasonsInSql),
+                rules.flag("farLines", HouseRules::farLines),
                 rules.list("starters", starter(), HouseRules::starters)));
     }
 

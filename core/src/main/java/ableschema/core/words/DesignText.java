@@ -81,6 +81,7 @@ public final class DesignText {
                 (rules.naming().equals(usual.naming()) ? 0 : 1)
                         + (rules.dialect().equals(usual.dialect()) ? 0 : 1)
                         + (rules.reasonsInSql() == usual.reasonsInSql() ? 0 : 1)
+                        + (rules.farLines() == usual.farLines() ? 0 : 1)
                         + rules.choices().size());
         return text;
     }

@@ -254,6 +254,10 @@ public final class MainWindow {
             var rules = workspace.document().rules();
             workspace.apply(new ChangeRules(rules.withReasonsInSql(!rules.reasonsInSql()), "reasons in the SQL"));
         });
+        actions.add("draw all lines between districts, or only name them at their ends", () -> {
+            var rules = workspace.document().rules();
+            workspace.apply(new ChangeRules(rules.withFarLines(!rules.farLines()), "lines between districts"));
+        });
         actions.add("stop what is being worked out", workspace.jobs()::stopAll);
         sheet.list(actions);
     }

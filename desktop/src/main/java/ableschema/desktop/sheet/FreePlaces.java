@@ -3,11 +3,15 @@ package ableschema.desktop.sheet;
 import ableschema.diagram.geometry.Area;
 import ableschema.diagram.picture.Picture;
 import ableschema.diagram.picture.Picture.PlacedCard;
+import java.util.List;
 import java.util.function.BiFunction;
 import javafx.geometry.Point2D;
 
 /** Places in a picture where a new card has room. */
 final class FreePlaces {
+
+    /** How far from other cards a new one stands, so that its lines and their words have room; closer where that is not to be had. */
+    private static final List<Double> APART = List.of(88.0, 16.0);
 
     private final Picture picture;
 
@@ -21,11 +25,13 @@ final class FreePlaces {
      * @param toPicture turns a place of the sheet into one of the picture
      */
     Point2D inView(double width, double height, BiFunction<Double, Double, Point2D> toPicture) {
-        for (double y = 40; y < Math.max(200, height - 120); y += 40) {
-            for (double x = 40; x < Math.max(300, width - 200); x += 40) {
-                Point2D place = toPicture.apply(x, y);
-                if (isFree(place)) {
-                    return snapped(place);
+        for (double apart : APART) {
+            for (double y = 40; y < Math.max(200, height - 120); y += 40) {
+                for (double x = 40; x < Math.max(300, width - 200); x += 40) {
+                    Point2D place = toPicture.apply(x, y);
+                    if (isFree(place, apart)) {
+                        return snapped(place);
+                    }
                 }
             }
         }
@@ -37,7 +43,7 @@ final class FreePlaces {
         for (double distance = 0; distance < 800; distance += 20) {
             for (double angle = 0; angle < 2 * Math.PI; angle += Math.PI / 8) {
                 Point2D place = wanted.add(distance * Math.cos(angle), distance * Math.sin(angle));
-                if (isFree(place)) {
+                if (isFree(place, APART.get(1))) {
                     return snapped(place);
                 }
             }
@@ -45,8 +51,8 @@ final class FreePlaces {
         return otherwise;
     }
 
-    private boolean isFree(Point2D place) {
-        var area = new Area(place.getX() - 16, place.getY() - 16, 200, 130);
+    private boolean isFree(Point2D place, double apart) {
+        var area = new Area(place.getX() - apart, place.getY() - apart / 2, 168 + 2 * apart, 98 + apart);
         return picture.cards().values().stream().map(PlacedCard::area).noneMatch(area::meets);
     }
 

@@ -35,6 +35,8 @@ final class Paintings {
     private static final int WORDS = 2;
 
     private final Map<DrawnDistrict, List<Painting.Part>> frames = new HashMap<>();
+    private final Map<Mark.Line, Painting.Part> farLines = new HashMap<>();
+
     /** The marks of each card, which stay the same while it fades and lights up, or is seen from afar and from near. */
     private final Map<PlacedCard, Map<Detail, List<Mark>>> cardMarks = new IdentityHashMap<>();
 
@@ -77,6 +79,9 @@ final class Paintings {
             parts.add(frames.computeIfAbsent(district, Paintings::framed).get(0));
         }
         frames.keySet().retainAll(Set.copyOf(picture.districts()));
+        List<Mark.Line> straight = picture.farMarks();
+        straight.forEach(line -> parts.add(farLines.computeIfAbsent(line, Paintings::part)));
+        farLines.keySet().retainAll(Set.copyOf(straight));
         for (int layer = 0; layer <= WORDS; layer++) {
             for (Made line : lines) {
                 add(line.layers().get(layer), parts);
@@ -106,6 +111,13 @@ final class Paintings {
         return List.of(
                 new Painting.Part(district.area().grown(2), district.marks(), 1),
                 new Painting.Part(around, district.nameFromAfar(), FROM_AFAR));
+    }
+
+    private static Painting.Part part(Mark.Line line) {
+        Point start = line.points().get(0);
+        Point end = line.points().get(1);
+        Area bounds = new Area(start.x(), start.y(), 0, 0).union(new Area(end.x(), end.y(), 0, 0));
+        return new Painting.Part(bounds.grown(2), List.of(line), 1);
     }
 
     private static void add(Painting.Part part, List<Painting.Part> parts) {

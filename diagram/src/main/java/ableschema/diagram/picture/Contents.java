@@ -12,9 +12,10 @@ import java.util.stream.Stream;
 /**
  * The cards and links that a view of a document shows, before anything has a place.
  *
- * @param far the links that leave their district, which are not drawn but named on the cards at their ends
+ * @param far the links that leave their district, which are named on the cards at their ends
+ * @param farDrawn whether they are drawn, too
  */
-public record Contents(List<Card> cards, List<Link> links, List<Link> far, List<District> districts) {
+public record Contents(List<Card> cards, List<Link> links, List<Link> far, List<District> districts, boolean farDrawn) {
 
     public Contents {
         cards = List.copyOf(cards);
@@ -25,7 +26,7 @@ public record Contents(List<Card> cards, List<Link> links, List<Link> far, List<
 
     /** Contents in one piece. */
     public Contents(List<Card> cards, List<Link> links) {
-        this(cards, links, List.of(), List.of());
+        this(cards, links, List.of(), List.of(), false);
     }
 
     public static Contents of(Document document, View view) {
@@ -54,7 +55,7 @@ public record Contents(List<Card> cards, List<Link> links, List<Link> far, List<
                                 .isPresent())
                 .toList();
         Set<Id> ids = shown.stream().map(Card::id).collect(Collectors.toSet());
-        return new Contents(shown, among(ids, links), among(ids, far), districts);
+        return new Contents(shown, among(ids, links), among(ids, far), districts, farDrawn);
     }
 
     private static List<Link> among(Set<Id> ids, List<Link> links) {

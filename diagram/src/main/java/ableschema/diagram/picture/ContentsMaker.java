@@ -75,7 +75,10 @@ public final class ContentsMaker {
                 && !divided.filter(known -> known.fits(pieces, districts)).isPresent()) {
             divided = Optional.of(new Divided(pieces, districts));
         }
-        Contents all = districts.isEmpty() ? pieces : divided.orElseThrow().contents(pieces.cards(), leading);
+        Contents all = districts.isEmpty()
+                ? pieces
+                : divided.orElseThrow()
+                        .contents(pieces.cards(), leading, document.rules().farLines());
         return document.diagram().isWhole()
                 ? all
                 : all.only(Set.copyOf(document.diagram().part()), document.design());

@@ -57,8 +57,9 @@ final class Divided {
      *
      * @param all   the cards, which may have other lines than at first
      * @param known the cards that were made last time, by what they were made from; takes up those that are made now
+     * @param farDrawn whether the house rule has links between districts drawn
      */
-    Contents contents(List<Card> all, Map<Card, Card> known) {
+    Contents contents(List<Card> all, Map<Card, Card> known, boolean farDrawn) {
         Map<Card, Card> now = new IdentityHashMap<>();
         var cards = new ArrayList<Card>();
         for (Card card : all) {
@@ -72,7 +73,7 @@ final class Divided {
         }
         known.clear();
         known.putAll(now);
-        return new Contents(cards, near, far, districts);
+        return new Contents(cards, near, far, districts, farDrawn);
     }
 
     /** @param refers whether rows at this end refer to the other */

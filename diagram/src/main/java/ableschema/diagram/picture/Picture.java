@@ -21,16 +21,19 @@ import java.util.stream.Stream;
  * @param lines  all that is drawn under the cards
  * @param notation how the ends of lines are drawn
  * @param districts what it is divided into, around their cards
- * @param far the links that leave their district and are not drawn
+ * @param far the links that leave their district, which are named on the cards at their ends
+ * @param farDrawn whether they are drawn, too, straight under the cards
  */
 public record Picture(
         Map<Id, PlacedCard> cards,
         List<DrawnLink> lines,
         Notation notation,
         List<DrawnDistrict> districts,
-        List<Link> far) {
+        List<Link> far,
+        boolean farDrawn) {
 
-    public static final Picture NOTHING = new Picture(Map.of(), List.of(), Notation.CROWSFOOT, List.of(), List.of());
+    public static final Picture NOTHING =
+            new Picture(Map.of(), List.of(), Notation.CROWSFOOT, List.of(), List.of(), false);
 
     public Picture {
         lines = List.copyOf(lines);
@@ -132,6 +135,15 @@ public record Picture(
         }
     }
 
+    /** The lines between districts, where they are drawn. */
+    public List<Mark.Line> farMarks() {
+        return farDrawn
+                ? far.stream()
+                        .flatMap(link -> FarLine.of(cards, link, Ink.EDGE).stream())
+                        .toList()
+                : List.of();
+    }
+
     /** All marks in the order in which they are drawn. */
     public Stream<Mark> marks(Detail detail) {
         List<Mark> ofLinks =
@@ -139,7 +151,9 @@ public record Picture(
         Stream<Mark> grounds = districts.stream().flatMap(district -> district.marks().stream());
         return Stream.concat(
                 Stream.concat(
-                        Stream.concat(grounds, ofLinks.stream().filter(mark -> !mark.isOverLines())),
+                        Stream.concat(
+                                Stream.concat(grounds, farMarks().stream()),
+                                ofLinks.stream().filter(mark -> !mark.isOverLines())),
                         ofLinks.stream().filter(Mark::isOverLines)),
                 cards.values().stream().flatMap(card -> card.marks(detail).stream()));
     }

@@ -24,6 +24,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.IntConsumer;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -35,11 +36,17 @@ public final class PictureDraft {
     private static final Position ORIGIN = new Position(0, 0);
     private static final double NEAR = 48;
 
+    /** Lines between districts that are no longer than this are drawn. */
+    private static final double SHORT = 160;
+
     private final Map<Id, PlacedCard> cards;
     private final Contents contents;
     private final Picture before;
     private final Notation notation;
     private final List<Link> links;
+
+    /** Those between districts that are no lines. */
+    private final List<Link> far;
 
     /** Where cards stand that stood elsewhere, or nowhere. */
     private final List<Area> changed;
@@ -55,6 +62,7 @@ public final class PictureDraft {
         this.contents = contents;
         this.cards = cards;
         this.links = links;
+        this.far = contents.far().stream().filter(link -> !isShort(link, cards)).toList();
         this.before = before;
         this.notation = notation;
         changed = changedCards();
@@ -81,11 +89,21 @@ public final class PictureDraft {
             Position at = positions.getOrDefault(card.id(), ORIGIN);
             cards.put(card.id(), placed(card, at, before.cards().get(card.id())));
         }
-        List<Link> links = contents.links().stream()
+        List<Link> links = Stream.concat(
+                        contents.links().stream(), contents.far().stream().filter(link -> isShort(link, cards)))
                 .filter(l -> cards.containsKey(l.first().card())
                         && cards.containsKey(l.second().card()))
                 .toList();
         return new PictureDraft(cards, contents, links, before, notation);
+    }
+
+    /** Whether the cards stand so near each other that a line between their districts is as good as one within. */
+    private static boolean isShort(Link link, Map<Id, PlacedCard> cards) {
+        PlacedCard first = cards.get(link.first().card());
+        PlacedCard second = cards.get(link.second().card());
+        return first != null
+                && second != null
+                && first.area().grown(SHORT / 2).meets(second.area().grown(SHORT / 2));
     }
 
     /** A card that has not changed keeps its size, which takes long to measure; one that has not moved either is the same. */
@@ -134,7 +152,7 @@ public final class PictureDraft {
         List<DrawnDistrict> districts = contents.districts().stream()
                 .flatMap(district -> framed(district).stream())
                 .toList();
-        return new Picture(cards, lines, drawn, districts, contents.far());
+        return new Picture(cards, lines, drawn, districts, far, contents.farDrawn());
     }
 
     /** The frame around those cards of a district that are shown; empty where none is. */

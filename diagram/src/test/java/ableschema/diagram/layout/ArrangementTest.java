@@ -13,18 +13,24 @@ import ableschema.core.design.Relationship;
 import ableschema.core.document.District;
 import ableschema.core.document.Document;
 import ableschema.core.document.Notation;
+import ableschema.core.document.Position;
 import ableschema.diagram.LargeDesign;
 import ableschema.diagram.geometry.Area;
 import ableschema.diagram.picture.Card;
 import ableschema.diagram.picture.Contents;
 import ableschema.diagram.picture.Faults;
+import ableschema.diagram.picture.Link;
+import ableschema.diagram.picture.Mark;
 import ableschema.diagram.picture.Picture;
 import ableschema.diagram.picture.Picture.DrawnDistrict;
+import ableschema.diagram.picture.PictureDraft;
 import ableschema.diagram.picture.PictureMaker;
 import ableschema.diagram.picture.View;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
@@ -111,6 +117,51 @@ class ArrangementTest {
         assertThat(hub.far().get(0).name()).startsWith("← Member");
         assertThat(hub.far().get(5).name()).matches("and \\d+ more");
         assertThat(hub.height()).isGreaterThan(hub.leadingTo(List.of()).height());
+    }
+
+    @Test
+    void lines_between_districts_are_drawn_where_the_house_rule_says_so() {
+        sevenGroupsAndAHub();
+        Document placed = Arrangement.of(document()).appliedTo(document());
+        Contents contents = Contents.of(placed.with(placed.rules().withFarLines(true)), View.CONCEPT);
+
+        Picture drawn = picture(contents, placed.diagram().positions());
+        assertThat(drawn.far()).isNotEmpty();
+        assertThat(drawn.farMarks())
+                .extracting(Mark::origin)
+                .containsExactlyElementsOf(
+                        drawn.far().stream().map(Link::relationship).toList());
+        assertThat(drawn.farMarks()).allSatisfy(line -> {
+            Link link = drawn.far().get(drawn.farMarks().indexOf(line));
+            Area first = drawn.cards().get(link.first().card()).area();
+            assertThat(first.grown(1).contains(line.points().get(0))).isTrue();
+            assertThat(first.grown(-1).contains(line.points().get(0))).isFalse();
+        });
+        assertThat(picture(Contents.of(placed, View.CONCEPT), placed.diagram().positions())
+                        .farMarks())
+                .isEmpty();
+    }
+
+    @Test
+    void a_short_line_between_districts_is_drawn_although_it_is_named_too() {
+        sevenGroupsAndAHub();
+        Document placed = Arrangement.of(document()).appliedTo(document());
+        Contents contents = Contents.of(placed, View.CONCEPT);
+        Map<Id, Position> positions = new HashMap<>(placed.diagram().positions());
+        Picture picture = picture(contents, positions);
+        Link far = picture.far().get(0);
+        assertThat(picture.lines()).extracting(Picture.DrawnLink::link).doesNotContain(far);
+
+        Area first = picture.cards().get(far.first().card()).area();
+        positions.put(far.second().card(), new Position(first.right() + 60, first.y()));
+        Picture near = picture(contents, positions);
+        assertThat(near.far()).doesNotContain(far);
+        assertThat(near.lines()).extracting(Picture.DrawnLink::link).contains(far);
+    }
+
+    private static Picture picture(Contents contents, Map<Id, Position> positions) {
+        return PictureDraft.of(Picture.NOTHING, contents, positions, Notation.CROWSFOOT)
+                .finished(laid -> {});
     }
 
     private static boolean isBetween(Id first, Id second, Card one, Card other) {
