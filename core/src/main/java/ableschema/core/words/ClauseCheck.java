@@ -46,10 +46,12 @@ final class ClauseCheck {
             "day", "days", "week", "weeks", "month", "months", "year", "years", "night", "nights", "season", "seasons");
 
     private static final Pattern VALUE = Pattern.compile(
-            "(?:(?:positive|negative|whole|decimal|real|round) )?(?:numbers?|text|string|integers?|decimals?|boolean)",
+            "(?:(?:positive|negative|whole|decimal|real|round) )?(?:numbers?|text|string|integers?|decimals?|boolean|names?|quantit(?:y|ies)"
+                    + "|(?:\\p{L}+ )?(?:amounts?|sums?|prices?|money|dates?|times?|percentages?|durations?))",
             CASE);
 
-    private static final Pattern LASTING = Pattern.compile("lasts|takes|is|(?:runs|stays|holds|is \\p{L}+) for", CASE);
+    private static final Pattern LASTING = Pattern.compile(
+            "lasts|takes|is|(?:runs|stays|holds|is \\p{L}+) for|.* (?:within|after|before|every|until)", CASE);
 
     /** Words within a verb that end as plurals do. */
     private static final Set<String> ADVERBS = Set.of(
@@ -158,6 +160,12 @@ final class ClauseCheck {
             return Optional.of(new Phrasing.Refused(
                     "only one entity stands behind the verb; say the rest in a sentence of its own",
                     over.group().strip()));
+        }
+        if (object.matches("(?i)(?:kind|type|sort)s? of .*")
+                && said.entity(clause.object()).isEmpty()) {
+            return Optional.of(new Phrasing.Refused(
+                    "are the kinds things of their own, or values of an attribute? Say it of what they are kinds of",
+                    clause.object()));
         }
         boolean often = HOW_OFTEN_AT_END.matcher(object).find();
         if (often

@@ -47,9 +47,14 @@ final class FactPhrasings extends SentenceForms {
 
     private void keys() {
         form(
-                "(.+?) (?:is|are) (?:uniquely )?(?:identified|told apart|recognised|recognized) by (?:(?:its|their|the|an?) )?(.+)",
-                m -> identified(m.group(1), m.group(2)));
+                "(.+?) (?:is|are) (?:uniquely )?(?:identified|told apart|known|recognised|recognized) by (an? )?(?:(?:its|their|the) )?(.+)",
+                m -> m.group(2).isEmpty()
+                        ? identified(m.group(1), m.group(3))
+                        : newlyIdentified(m.group(1), m.group(3)));
         form("the (?:primary )?key of (.+?) is (.+)", m -> identified(m.group(1), m.group(2)));
+        form(
+                "(.+?) (?:has|have) (?:an? |its |their |exactly one |one )?(?:own )?(?:unique )?(.+?),? (?:that|which) (?:uniquely )?identif(?:y|ies) (?:it|them|him|her|one)",
+                m -> readAs("Each " + said.one(m.group(1)) + " has " + part(SaidNouns.bare(m.group(2))) + " (key)."));
         form("(.+?) (?:uniquely )?identif(?:ies|y) (.+)", m -> identified(m.group(2), m.group(1)));
         form(
                 "(.+?) (?:is|are) numbered(?: consecutively)? (?:inside|within|in|per) (.+)",
@@ -67,9 +72,10 @@ final class FactPhrasings extends SentenceForms {
                         + " same (.+)",
                 m -> readAs("No two " + SaidNouns.bare(m.group(1)) + " share their "
                         + parts(SaidNouns.bare(m.group(2)) + ", " + m.group(3)) + "."));
+        form("no two (.+?) (?:can |may |must )?share (?:an?|one|their) (.+)", m -> notShared(m.group(1), m.group(2)));
         form(
                 "no two (.+?) (?:have|has|share|can have|may have|may share) (?:the|a) same (.+)",
-                m -> readAs("No two " + SaidNouns.bare(m.group(1)) + " share their " + parts(m.group(2)) + "."));
+                m -> notShared(m.group(1), m.group(2)));
         form(
                 "the combination of (.+?) (?:is|must be) unique",
                 m -> refused("of which entity? Say: No two … share their " + parts(m.group(1)) + "."));
@@ -79,6 +85,38 @@ final class FactPhrasings extends SentenceForms {
         form(
                 "(.+?) (?:must be|is|are|has to be|have to be|should be) unique",
                 m -> attributes.fact(m.group(1), "unique"));
+        String again =
+                " (?:used|given|given out|assigned|issued|taken)(?: to anybody| to anyone)? (?:twice|more than once|again)";
+        form("no (.+?) (?:is|are|may be|can be|must be)" + again, m -> attributes.fact(m.group(1), "unique"));
+        form(
+                "(.+?) (?:must not|may not|cannot|can't|must never) be" + again,
+                m -> said.entity(m.group(1)).isPresent() ? Optional.empty() : attributes.fact(m.group(1), "unique"));
+    }
+
+    /** "Gates are identified by a letter and a number", of which nobody has spoken yet. */
+    private Optional<Phrasing> newlyIdentified(String noun, String list) {
+        List<String> parts = SaidNouns.members(list);
+        boolean keyed =
+                said.entity(noun).filter(owner -> !owner.body().key().isEmpty()).isPresent();
+        if (keyed || !parts.stream().allMatch(part -> isNewAttribute(noun, part))) {
+            return identified(noun, list);
+        }
+        String one = said.one(noun);
+        return parts.size() == 1
+                ? readAs("Each " + one + " has " + part(SaidNouns.bare(list)) + " (key).")
+                : readAs(
+                        "Each " + one + " has "
+                                + parts.stream()
+                                        .map(each -> part(SaidNouns.bare(each)))
+                                        .collect(Collectors.joining(", "))
+                                + ".",
+                        "Each " + one + " is identified by its " + parts(list) + ".");
+    }
+
+    private Optional<Phrasing> notShared(String nouns, String shared) {
+        return said.isPlural(nouns) && isNewAttribute(nouns, shared)
+                ? readAs("Each " + said.one(nouns) + " has " + part(SaidNouns.bare(shared)) + " (unique).")
+                : readAs("No two " + SaidNouns.bare(nouns) + " share their " + parts(shared) + ".");
     }
 
     private Optional<Phrasing> uniqueInAnyCase(String noun, String attribute) {
@@ -94,6 +132,19 @@ final class FactPhrasings extends SentenceForms {
     private Optional<Phrasing> identified(String noun, String list) {
         String parts = said.entity(noun).map(owner -> ofItsOwn(owner, list)).orElse(list);
         return readAs("Each " + said.one(noun) + " is identified by its " + parts(parts) + ".");
+    }
+
+    /** Whether what identifies something is one thing that nobody has spoken of yet. */
+    private boolean isNewAttribute(String noun, String parts) {
+        String bare = SaidNouns.bare(parts);
+        return SaidNouns.members(parts).size() == 1
+                && !parts.matches("(?i).*\\b(?:and|with|or|of)\\b.*")
+                && !said.isEntity(bare)
+                && said.endsIn(bare).isEmpty()
+                && bare.split(" ").length <= MOST_WORDS
+                && said.entity(noun)
+                        .filter(owner -> owner.body().attribute(bare).isPresent())
+                        .isEmpty();
     }
 
     /** "The wagon number" of a wagon is its number, where it has one. */
@@ -138,6 +189,14 @@ final class FactPhrasings extends SentenceForms {
 
     private void kinds() {
         form("(.+?) (?:is|are) either (.+)", m -> kindsOf(m.group(1), m.group(2)));
+        form(
+                "(?:all |every |each |an? |the )?(.+?) is (an? \\p{L}+(?: \\p{L}+)?(?:, an? \\p{L}+(?: \\p{L}+)?)*,? or an? \\p{L}+(?: \\p{L}+)?)",
+                m -> kindsOf(m.group(1), m.group(2)));
+        form(
+                "(?:all )?(\\p{L}+(?: \\p{L}+)?) are (?:also |all )?(?!(?:of|in|on|at|by|for|to|from|with|about|under|over|not|never|only|always)\\b)(\\p{L}+(?: \\p{L}+)?)",
+                m -> said.isPlural(m.group(1)) && said.isPlural(m.group(2))
+                        ? readAs("Each " + said.one(m.group(1)) + " is a kind of " + said.one(m.group(2)) + ".")
+                        : Optional.empty());
         form("there are (?:\\w+ )?(?:kinds|types|sorts) of (.+?): ?(.+)", m -> specialKinds(m.group(1), m.group(2)));
         form(
                 "(?:an? |the |each |every )?(.+?) (?:is|are) (?:an? )?(?:type|sort|kind|subtype|special kind)s? of (.+)",
@@ -159,7 +218,12 @@ final class FactPhrasings extends SentenceForms {
                         ? Optional.empty()
                         : readAs(defined(m.group(1)) + " is an entity: A"
                                 + m.group(2).substring(1).replaceFirst("[.]+$", "") + "."));
-        form("(.+?) (?:can|may) be (\\p{L}+) or (\\p{L}+)", m -> either(m.group(1), m.group(2), m.group(3)));
+        form(
+                "(.+?) (?:can|may) be (\\p{L}+(?:, \\p{L}+)+,? or \\p{L}+)",
+                m -> said.entity(m.group(1)).isEmpty()
+                        ? Optional.empty()
+                        : either(m.group(1), SaidNouns.members(m.group(2).replaceAll("(?i),? or ", ", "))));
+        form("(.+?) (?:can|may) be (\\p{L}+) or (\\p{L}+)", m -> either(m.group(1), List.of(m.group(2), m.group(3))));
     }
 
     private String defined(String noun) {
@@ -175,14 +239,13 @@ final class FactPhrasings extends SentenceForms {
         if (told) {
             return refused("only kinds stand behind \"is either\", each a noun; say the rest in a sentence of its own");
         }
-        boolean states = members.size() == 2
-                && members.stream()
-                        .noneMatch(each -> SaidNouns.hasArticle(each)
-                                || said.isPlural(each)
-                                || said.entity(each).isPresent()
-                                || each.contains(" "));
+        boolean states = members.stream()
+                .noneMatch(each -> SaidNouns.hasArticle(each)
+                        || said.isPlural(each)
+                        || said.entity(each).isPresent()
+                        || each.contains(" "));
         return states
-                ? either(general, members.get(0), members.get(1))
+                ? either(general, members)
                 : Optional.of(new ReadAs(members.stream()
                         .map(kind -> "Each " + said.one(kind) + " is a kind of " + said.one(general) + ".")
                         .toList()));
@@ -202,13 +265,14 @@ final class FactPhrasings extends SentenceForms {
                 .toList()));
     }
 
-    private Optional<Phrasing> either(String noun, String first, String second) {
+    /** "Red or green" may be what a value of it is, or kinds that differ. */
+    private Optional<Phrasing> either(String noun, List<String> states) {
         String one = said.one(noun);
         return Optional.of(new Phrasing.Either(List.of(
-                ReadAs.of("Each " + one + " has kind: text 20 (one of " + first + ", " + second + ")."),
-                ReadAs.of(
-                        "Each " + first + " " + one + " is a kind of " + one + ".",
-                        "Each " + second + " " + one + " is a kind of " + one + "."))));
+                ReadAs.of("Each " + one + " has kind: text 20 (one of " + String.join(", ", states) + ")."),
+                new ReadAs(states.stream()
+                        .map(state -> "Each " + state + " " + one + " is a kind of " + one + ".")
+                        .toList()))));
     }
 
     private void others() {
@@ -232,11 +296,12 @@ final class FactPhrasings extends SentenceForms {
 
     /** "A tariff is valid from a date until a date": a day or a moment is a value, and no entity. */
     private void moments() {
+        String verb = "(takes? place|\\p{L}+(?: (?:up|out|off|back|down|over|away|in))?)";
         String moment =
                 " (?:on|from|since|until|till|to|at|by|in) (?:exactly one|an?|one|another|a certain|a given|a specific) "
                         + "(?:start |end |begin |first |last )?(?:date|day|time|moment|year)";
         form(
-                "(.+?) (is |are |was |were |must be |can be |may be |gets |get )?(\\p{L}+)((?:(?: and)?" + moment
+                "(.+?) (is |are |was |were |must be |can be |may be |gets |get )?" + verb + "((?:(?: and)?" + moment
                         + ")+)",
                 m -> said.entity("date").isPresent() || said.entity("day").isPresent() ? Optional.empty() : dated(m));
     }
@@ -244,7 +309,7 @@ final class FactPhrasings extends SentenceForms {
     private Optional<Phrasing> dated(Cut found) {
         boolean verb = !found.group(2).isEmpty()
                 || said.isPlural(found.group(1))
-                || found.group(3).toLowerCase(Locale.ROOT).endsWith("s");
+                || found.group(3).toLowerCase(Locale.ROOT).matches(".*s|takes? place");
         boolean optional = found.group(2).toLowerCase(Locale.ROOT).matches("(?:can|may) be ");
         List<String> items = MOMENT.matcher(found.group(4))
                 .results()
@@ -259,7 +324,8 @@ final class FactPhrasings extends SentenceForms {
     /** "From a start date" is the start date, "expires on a day" the date "expires on". */
     private static String moment(String verb, MatchResult said) {
         String moment = said.group(3).toLowerCase(Locale.ROOT);
-        String name = said.group(2) == null ? verb + " " + said.group(1) : said.group(2) + moment;
+        boolean happens = verb.matches("(?i)takes? place|happens?|occurs?|held") && said.group(2) == null;
+        String name = happens ? moment : said.group(2) == null ? verb + " " + said.group(1) : said.group(2) + moment;
         return name.toLowerCase(Locale.ROOT) + ": " + moment.replace("day", "date");
     }
 

@@ -19,7 +19,9 @@ final class JoinedSentences {
     /** Behind these the same subject does, or has, something else. */
     private static final Pattern NEXT = Pattern.compile(
             ",? (?:and|but) (?:(?:it|they|he|she) )?(?:also |then |always )?(?=(?:is|are|has|have|can|may|must|should|cannot|can't) \\S"
-                    + "|\\p{L}+s (?:\\p{L}+ ){0,2}(?:" + COUNTED + ") )",
+                    + "|\\p{L}+s (?:\\p{L}+ ){0,2}(?:" + COUNTED + ") "
+                    + "|(?:stand|belong|live|work|play|hang|lie|start|end|come|lead|refer|own|use|need|contain|teach|attend|write|get|go|make|take|give|sell|buy|pay|receive|rent|borrow|handle|manage|run|hold|keep|send|order|book|visit|join|share|include) (?:\\p{L}+ ){0,2}(?:"
+                    + COUNTED + ") )",
             Pattern.CASE_INSENSITIVE);
 
     /** Sentences in which "and" joins something else. */
@@ -28,19 +30,22 @@ final class JoinedSentences {
 
     /** Between two sentences, each with its subject. */
     private static final Pattern JOINED = Pattern.compile(
-            ",? (?:and|but|while|whereas) (?=(?:an?|each|every|the|all) )"
+            ",? (?:and|but|while|whereas|though|although) (?=(?:an?|each|every|the|all) )"
                     + "|, (?=(?:an?|each|every) \\p{L}[\\p{L} -]* (?:is|has|can|may|must) )",
             Pattern.CASE_INSENSITIVE);
+
+    private static final Pattern APART = Pattern.compile("; ?(?=(?:an?|each|every|all) )", Pattern.CASE_INSENSITIVE);
 
     private static final Pattern AND = Pattern.compile(",| and ", Pattern.CASE_INSENSITIVE);
 
     /** "Is sold", "takes place": what is said of each place, or person, behind it. */
     private static final Pattern PLACED = Pattern.compile(
-            "(.+?) ((?:is|are|was|were|has been|have been)(?: \\p{L}+)?|takes? place)(?= (?:of|by|for|on|in|at|with|to|from) )",
+            "(.+?) ((?:is|are|was|were|has been|have been)(?: \\p{L}+)?|takes? place)(?= (?:of|by|for|on|in|at|with|to|from|about|against|under) )",
             Pattern.CASE_INSENSITIVE);
 
     private static final Pattern PLACE = Pattern.compile(
-            ",? (?:and )?(?:by|for|on|in|at|with|to|from) (?=(?:" + COUNTED + "|another|a given|a certain) )",
+            ",? (?:and )?(?:by|for|on|in|at|with|to|from|about|against|under) (?=(?:" + COUNTED
+                    + "|another|a given|a certain) )",
             Pattern.CASE_INSENSITIVE);
 
     /** Another sentence is looked for at no more places than these. */
@@ -89,8 +94,21 @@ final class JoinedSentences {
      */
     static Optional<Phrasing> joined(
             String sentence, BiPredicate<String, String> together, Function<String, Optional<Phrasing>> reading) {
+        return joined(JOINED, sentence, together, reading);
+    }
+
+    /** Reads what stands before and behind a semicolon as a sentence each; empty where one of them is none. */
+    static Optional<Phrasing> apart(String sentence, Function<String, Optional<Phrasing>> reading) {
+        return joined(APART, sentence, (first, second) -> false, reading);
+    }
+
+    private static Optional<Phrasing> joined(
+            Pattern between,
+            String sentence,
+            BiPredicate<String, String> together,
+            Function<String, Optional<Phrasing>> reading) {
         String masked = Quoted.masked(sentence);
-        Matcher next = JOINED.matcher(masked);
+        Matcher next = between.matcher(masked);
         boolean may = !OTHERS.matcher(masked).matches();
         for (int tried = 0; may && tried < MOST_PLACES && next.find(); tried++) {
             String first = sentence.substring(0, next.start());

@@ -12,10 +12,11 @@ import java.util.stream.Stream;
 final class NewNames {
 
     private static final String BEGINNINGS =
-            "and|or|but|either|both|not|never|no|only|all|some|any|if|when|while|until|unless|because|so|than|for|in|on|at|by|with|without"
+            "and|or|but|two|three|four|most|many|several|every|each|its|their|this|these|such|either|both|not|never|no|only|all|some|any|if|when|while|until|unless|because|so|than|for|in|on|at|by|with|without"
                     + "|from|to|of|about|per|during|before|after|an?|the|as|be|been|is|are|has|have|can|may|must|it|they|there";
     private static final String WITHIN =
-            "and|or|but|between|who|which|whose|that|each|every|if|when|because|so|than|is|are|has|have|can|may|must|once|twice|an?|the|our";
+            "and|or|but|between|who|which|whose|that|each|every|if|when|because|so|than|is|are|has|have|can|may|must|once|twice|an?|the|our|like"
+                    + "|such|never|always|within";
 
     /** In the name of an entity; an attribute may be called "address line 2". */
     private static final Pattern ENTITY = Pattern.compile(

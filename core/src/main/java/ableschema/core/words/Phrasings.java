@@ -49,6 +49,9 @@ public final class Phrasings {
     private static final Pattern POSSESSIVE =
             Pattern.compile("(?i).+['’]s .+ (?:is|are) (?:computed|calculated|derived|worked out) (?:from|as|by) .+");
 
+    private static final Pattern SIZED = Pattern.compile(
+            "(?i).* (?:is|are) (?:an? )?[\\p{L}\\d]+-(?:letter|digit|character|sign)s?(?: \\p{L}+)?\\.?");
+
     /** "The isbn of a title must start with '978'." */
     private static final Pattern OF_ITS_TEXT = Pattern.compile(
             "(?i)the (.+?) of (?:an?|each|every|all|the) (.+?) ((?:(?:must|may|can|should|does|do)(?: ?not)? |cannot )(?:contain|start with|begin with|end with) .+?)\\.?");
@@ -91,10 +94,14 @@ public final class Phrasings {
     /** The entity that a sentence tells something of, in the singular and small letters; empty where none is made by it. */
     Optional<String> subject(String sentence) {
         Matcher of = SPOKEN_OF.matcher(Quoted.masked(sentence.strip()));
-        if (!of.matches() || of.group(1).split(" ").length > 3) {
-            return Optional.empty();
-        }
         boolean one = sentence.strip().matches("(?i)(?:an?|each|every) .*");
+        if (!of.matches() || of.group(1).split(" ").length > 3) {
+            return one && sentence.length() <= LONGEST_SAID
+                    ? relations
+                            .clause(sentence.strip().replaceFirst("\\.+$", ""))
+                            .map(clause -> clause.subject().toLowerCase(Locale.ROOT))
+                    : Optional.empty();
+        }
         return one || said.isPlural(of.group(1))
                 ? Optional.of(said.one(of.group(1)).toLowerCase(Locale.ROOT))
                 : Optional.empty();
@@ -112,7 +119,9 @@ public final class Phrasings {
                             + sentence.substring(between.start(2), between.end(2)) + ".");
         }
         String masked = Quoted.masked(sentence);
-        boolean stands = isCanonical(masked) && !POSSESSIVE.matcher(masked).matches();
+        boolean stands = isCanonical(masked)
+                && !POSSESSIVE.matcher(masked).matches()
+                && !SIZED.matcher(masked).matches();
         if (sentence.isEmpty() || stands && !isOfSeveral(sentence, masked)) {
             return new Phrasing.AsItStands();
         }
@@ -147,7 +156,9 @@ public final class Phrasings {
                 .or(() -> facts.of(sentence))
                 .or(() -> attributes.of(sentence))
                 .or(() -> JoinedSentences.ofOneVerb(sentence, relations::clause, relations::of))
-                .or(() -> relations.of(sentence));
+                .or(() -> relations.withKind(sentence))
+                .or(() -> relations.of(sentence))
+                .or(() -> JoinedSentences.apart(sentence, this::readingOfPart));
     }
 
     private Optional<Phrasing> readingOfPart(String sentence) {
@@ -216,8 +227,9 @@ public final class Phrasings {
             }
         }
         boolean together = masked.matches("(?is).* (?:is|are) identified by .* together with .*");
+        boolean partOf = masked.matches("(?is)the [^:]* of (?:the|an?|each|every) [^:]* is an? .*");
         boolean twoKinds = masked.matches("(?is)there are (?!about [0-9]).*");
-        return !together && !twoKinds && CANONICAL.matcher(masked).matches();
+        return !together && !partOf && !twoKinds && CANONICAL.matcher(masked).matches();
     }
 
     private static boolean isTheSame(Phrasing found, String sentence) {

@@ -13,7 +13,47 @@ final class PlainWording {
             "(?:can't|can ?not|may not|must not|mustn't|should not|shouldn't|(?:is|are) (?:not|never) allowed to)";
     private static final String LIKES = "(?:likes?|wants?|needs?|wish(?:es)?|pleases?)";
 
+    private static final String WE = "(?:we|they|you|one|people|everybody)";
+    private static final String KEEP =
+            "(?:(?:also|always|then) )?(?:(?:must|have to|need to|want to|should|can|may|will) )?(?:keep|store|record|note|register|track|know|save|hold|need|remember|collect)";
+    private static final String COUNTED =
+            "(?=(?:at (?:most|least)|exactly|one|two|three|four|five|six|seven|eight|nine|ten|\\d+|many|several|any number|no more|up to|more than) )";
+
     private static final List<Plainer> PLAINER = List.of(
+            plainer("\\bpersons\\b", "people"),
+            plainer(
+                    "^(?:for|about|of|from) (?:all |all the |the |our )?((?:\\p{L}+ )?(?:\\p{L}+s|people|children|men|women)),? "
+                            + WE + " " + KEEP + " (?=\\S)",
+                    "All $1 have "),
+            plainer("\\b(several|many|some|two|three|number of|more) (?:different|various|distinct) (?=\\p{L})", "$1 "),
+            plainer("\\b(?:different|various|distinct) (?=\\p{L}+s\\.?$)", "several "),
+            plainer("\\b(an?|one|the) (?:certain|given|particular|specific) (?!date|day|time|moment|year)", "$1 "),
+            plainer("\\b(?:no|zero) (\\p{L}+) or (?:just |only |exactly )?one \\1\\b", "at most one $1"),
+            plainer(
+                    " (?:is|are|stays|remains) (?:unknown|empty|missing|not known)(?:,? (?:until|while|before|as long as|unless|if|when) .+?)?(?=\\.?$)",
+                    " may be unknown"),
+            plainer(
+                    "(?<!is )(?<!are )\\ban? (?:collection|set|list|group|series|range|variety|lot|handful|couple|bunch) of (?=(?:\\p{L}+ )?\\p{L}+s\\.?$)",
+                    "any number of "),
+            plainer(
+                    "^" + WE + " " + KEEP
+                            + " (?:the |an? )?(.+?) (?:of|for|about) (?:each|every|an?|any) (.+?)(?=\\.?$)",
+                    "Each $2 has $1"),
+            plainer(
+                    "^" + WE + " " + KEEP
+                            + " (?:the |an? )?(.+?) (?:of|for|about) (?:all|all the|the|our) (.+?)(?=\\.?$)",
+                    "All $2 have $1"),
+            plainer(
+                    "^(?:for|about|of|from) (?:each|every|an?|any) (.+?),? " + WE + " " + KEEP + " (?=\\S)",
+                    "Each $1 has "),
+            plainer(
+                    " (?:and )?(?:an? |the )?(\\p{L}+(?: \\p{L}+)?),? if (?:there is one|it has one|any|known|given|available)(?=\\.?$)",
+                    " optional $1"),
+            plainer(
+                    "^two (?:different |distinct )?(.+?) (?:can |may |must )?(?:never|not|cannot) (?:have|share) the same (?=\\S)",
+                    "No two $1 have the same "),
+            plainer("\\((?:text|string) (?:of )?(?:up to|at most|max\\.?) (?=\\d)", "(up to "),
+            plainer("\\b(be|is|are) an? (\\p{L}+ (?:of|in|at|for|on|to)) " + COUNTED, "$1 $2 "),
             plainer("^(?:and|also|so|then|note that|of course),? (?=\\S)", ""),
             plainer(",? (?:too|as well)(?=\\.?$)", ""),
             plainer(", (?=(?:which|that) (?:is|are|must be|has to be) (?:unique|optional)\\b)", " "),
@@ -49,7 +89,7 @@ final class PlainWording {
                     "^there (?:is|are|must be|will be) (?!about |around |some \\d)(.+?) (?:per|(?:for|in|on|at) (?:each|every|any)) (.+?)(?=\\.?$)",
                     "Each $2 has $1"),
             plainer(
-                    "^there (?:can|may) be (.+?) (?:per|(?:for|in|on|at) (?:each|every|any)) (.+?)(?=\\.?$)",
+                    "^there (?:can|may|must|should) be (.+?) (?:per|(?:for|in|on|at) (?:each|every|any|an?)) (.+?)(?=\\.?$)",
                     "Each $2 can have $1"));
 
     private PlainWording() {}

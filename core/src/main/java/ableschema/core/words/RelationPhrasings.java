@@ -16,9 +16,10 @@ final class RelationPhrasings {
 
     private static final int CASE = Pattern.CASE_INSENSITIVE;
     private static final Pattern TAIL = Pattern.compile(
-            ",? (?:at (?:a|any|one|the same) time|at once|on the same day|in total|over time|in its life)$", CASE);
+            ",? (?:at (?:a|any|one|the same) time|at once|on the same day|in total|over time|in its life|regularly|frequently|usually|normally|sometimes|from time to time|again and again)$",
+            CASE);
     private static final Pattern SECOND = Pattern.compile(
-            "\\s*;\\s*|,? (?:and|but|while|whereas) (?=(?:an?|each|every|the) )"
+            "\\s*;\\s*|,? (?:and|but|while|whereas|though|although) (?=(?:an?|each|every|the) )"
                     + "|, (?=(?:an?|each|every) \\p{L}[\\p{L} -]* (?:is|has|can|may|must) )",
             CASE);
     private static final Pattern MODAL = Pattern.compile(
@@ -38,6 +39,66 @@ final class RelationPhrasings {
             Set.of("consists of", "contains", "includes", "holds", "has", "comprises");
 
     private static final Pattern DENIED = Pattern.compile("\\b(?:not|never|no longer|cannot)\\b|n't\\b", CASE);
+
+    private static final Set<String> PARTICLES = Set.of(
+            "of",
+            "in",
+            "on",
+            "at",
+            "by",
+            "for",
+            "to",
+            "from",
+            "with",
+            "into",
+            "onto",
+            "about",
+            "through",
+            "up",
+            "out",
+            "off",
+            "over",
+            "under",
+            "as",
+            "after",
+            "before",
+            "between",
+            "against",
+            "behind",
+            "beside",
+            "near",
+            "along",
+            "around",
+            "across",
+            "within",
+            "together",
+            "only",
+            "also",
+            "back",
+            "down",
+            "away",
+            "part",
+            "member",
+            "place",
+            "care",
+            "responsible",
+            "available",
+            "able",
+            "other",
+            "be",
+            "been",
+            "not",
+            "mostly");
+
+    /** One word, without what goes with it. */
+    private static final Pattern VERB_ALONE = Pattern.compile("(?!(?:is|are|has|was|gets|does)$)\\p{L}+", CASE);
+
+    private static final Pattern NAME = Pattern.compile(
+            "(?!(?:of|in|on|at|by|for|to|from|with|into|onto|about|through|up|out|off|over|under|as|after|before|between|against|only|also|other)\\b)\\p{L}+ \\p{L}+",
+            CASE);
+
+    private static final Pattern KIND = Pattern.compile(
+            "([^,;]+), (?:who|which) (?:is|must be|has to be) (?:also )?an? (\\p{L}+(?: \\p{L}+)?)\\.?", CASE);
 
     private static final int MOST_WORDS = 3;
 
@@ -64,6 +125,9 @@ final class RelationPhrasings {
         Optional<SaidClause> forth = clause(two ? clauses.substring(0, second.start()) : clauses);
         Optional<SaidClause> back = two ? clause(clauses.substring(second.end())) : Optional.empty();
         if (forth.isEmpty() || two && back.isEmpty()) {
+            return Optional.empty();
+        }
+        if (two && isOfSameSubject(forth.get(), back.get())) {
             return Optional.empty();
         }
         Optional<Phrasing> slip = Stream.of(forth, back)
@@ -126,6 +190,28 @@ final class RelationPhrasings {
         });
     }
 
+    /** "Each section is led by a leader, who is a musician": a rule, and what kind of thing it leads to. */
+    Optional<Phrasing> withKind(String sentence) {
+        Matcher kind = KIND.matcher(sentence);
+        if (!kind.matches()) {
+            return Optional.empty();
+        }
+        return clause(kind.group(1))
+                .filter(clause -> !said.isEntity(clause.object())
+                        && check.slip(clause).isEmpty()
+                        && said.endsIn(clause.object()).isEmpty())
+                .map(clause -> ReadAs.of(
+                        "E" + clause.said() + ".",
+                        "Each " + said.one(clause.object()) + " is a kind of " + said.one(kind.group(2)) + "."));
+    }
+
+    /** Whether the second says something else of what the first is about, and is no reading from the other side. */
+    private boolean isOfSameSubject(SaidClause first, SaidClause second) {
+        return second.subject().equals(first.subject())
+                && !said.one(first.object()).equals(first.subject())
+                && !said.one(second.object()).equals(first.subject());
+    }
+
     /** Whether the second says of the object of the first what it has to do with a third, and so is a rule of its own. */
     private boolean isAboutObject(SaidClause first, SaidClause second) {
         String object = said.one(first.object());
@@ -172,7 +258,16 @@ final class RelationPhrasings {
         if (!article && !said.isPlural(noun)) {
             return Optional.empty();
         }
-        return predicate(said.one(noun), rest.substring(verb).strip(), !article);
+        return predicate(said.one(noun), rest.substring(verb).strip(), !article).map(this::ofItsSubject);
+    }
+
+    /** "An aircraft is of a type" where there are aircraft types. */
+    private SaidClause ofItsSubject(SaidClause clause) {
+        String longer = clause.subject() + " " + said.one(clause.object());
+        if (said.isEntity(clause.object()) || !said.isEntity(longer)) {
+            return clause;
+        }
+        return clause.with(clause.cardinality(), inNumber(longer, clause.cardinality()));
     }
 
     private Optional<SaidClause> predicate(String subject, String words, boolean plural) {
@@ -233,13 +328,21 @@ final class RelationPhrasings {
                         "^(.*?\\p{L}) (?:an?|the|its|their) (?!.* (?:an?|the) )(\\p{L}[\\p{L}\\d -]*)$", CASE)
                 .matcher(verbal);
         if (article.matches()) {
+            if (said.isPlural(article.group(2))) {
+                return Optional.of(new SaidClause(
+                        subject, article.group(1), Cardinality.ANY_NUMBER, plural(article.group(2)), false));
+            }
             Cardinality one = free ? Cardinality.AT_MOST_ONE : Cardinality.EXACTLY_ONE;
             return Optional.of(new SaidClause(subject, article.group(1), one, said.one(article.group(2)), false));
         }
         for (int space = verbal.indexOf(' '); space > 0; space = verbal.indexOf(' ', space + 1)) {
             String verb = verbal.substring(0, space);
             String object = verbal.substring(space + 1);
-            boolean last = object.indexOf(' ') < 0
+            boolean last = object.indexOf(' ') < 0 && isVerb(verb)
+                    || isVerb(verb)
+                            && VERB_ALONE.matcher(verb).matches()
+                            && object.split(" ").length <= 2
+                            && NAME.matcher(object).matches()
                     || WHOLES.contains(verb.toLowerCase(Locale.ROOT))
                             && object.split(" ").length <= MOST_WORDS; // "has camp sites"
             if (said.entity(object).isPresent() || last && said.isPlural(object)) {
@@ -254,6 +357,19 @@ final class RelationPhrasings {
             }
         }
         return Optional.empty();
+    }
+
+    /** Whether behind its first word there is nothing but what goes with a verb: "is needed for", "comes from", and not "needs spare". */
+    private static boolean isVerb(String verb) {
+        String[] words = Quoted.masked(verb).toLowerCase(Locale.ROOT).split(" ");
+        for (int i = 1; i < words.length; i++) {
+            boolean participle =
+                    words[i].matches("\\p{L}+(?:ed|en|ing|t|wn|ught|ne|de|ld|nd)") || words[i].endsWith("ly");
+            if (!participle && !PARTICLES.contains(words[i])) {
+                return false;
+            }
+        }
+        return true;
     }
 
     /** Where the verb begins: behind a known entity, or at the first word that looks like one; 0 where none does. */

@@ -114,7 +114,24 @@ public final class RuleLine {
         throw new Misunderstanding(
                 start,
                 end < 0 ? text.length() : end,
-                "a rule begins with 'Each', as in: Each hive stands in exactly one apiary.");
+                "a rule begins with 'Each', as in: Each hive stands in exactly one apiary."
+                        + ofKnown(text)
+                                .map(noun -> " Of what is known here: Each " + noun + " has …, or: Each " + noun
+                                        + " belongs to exactly one …")
+                                .orElse(""));
+    }
+
+    /** The first noun of a sentence that names an entity. */
+    private Optional<String> ofKnown(String text) {
+        Nouns nouns = Nouns.of(design);
+        for (int at = 0; at >= 0 && at < text.length(); at = text.indexOf(' ', at + 1)) {
+            String rest = text.substring(at).strip();
+            int length = nouns.leadingLength(rest);
+            if (length > 0) {
+                return nouns.entity(rest.substring(0, length)).map(nouns::one);
+            }
+        }
+        return Optional.empty();
     }
 
     private Understanding attributes(String text, Matcher has, Optional<Id> about) {

@@ -99,7 +99,32 @@ final class RulePhrasings extends SentenceForms {
         form(
                 "(.+?) (?:can't|can ?not|must not|may not|mustn't|should not|must never|is never) (?:be )?negative",
                 m -> attributes.fact(m.group(1), "at least 0"));
-        form("(.+?) (?:must be|is always|has to be) positive", m -> attributes.fact(m.group(1), "greater than 0"));
+        form(
+                "(.+?) " + BE
+                        + " (?:always )?(?:an? )?(whole numbers?|integers?|numbers?|decimals?|amounts?|values?) (?:between|from) "
+                        + NUMBER + " (?:and|to) " + NUMBER,
+                m -> typed(m.group(1), m.group(2), m.group(3), m.group(4)));
+        String number = "(?: (?:whole |decimal )?(?:number|integer|amount|value|sum))?";
+        form(
+                "(.+?) (?:must be|is always|are always|has to be|should be) (?:an? )?(?:positive" + number
+                        + "|(?:greater|larger|more) than (?:0|zero))",
+                m -> attributes.fact(m.group(1), "greater than 0"));
+        form(
+                "(.+?) (?:must be|is|are|has to be|have to be) (?:mandatory|required|compulsory|obligatory|always (?:given|known|present))(?: for (?:an? |each |every |all )?(\\p{L}[\\p{L} ]*))?",
+                m -> m.matcher().group(2) == null ? attributes.needed(m.group(1)) : neededFor(m.group(2), m.group(1)));
+    }
+
+    /** "Ratings are whole numbers between 100 and 3000." */
+    private Optional<Phrasing> typed(String phrase, String kind, String low, String high) {
+        String type = kind.matches("(?i)whole numbers?|integers?") ? ": whole" : "";
+        return attributes
+                .meant(phrase)
+                .flatMap(meant -> readAs("Each " + meant.owner() + " has " + meant.attribute() + type + " (between "
+                        + number(low) + " and " + number(high) + ")."));
+    }
+
+    private Optional<Phrasing> neededFor(String noun, String attribute) {
+        return readAs("Each " + said.one(noun) + " has " + Nouns.listed(SaidNouns.bare(attribute)) + ".");
     }
 
     /** A comma before three digits parts thousands, any other a fraction. */
@@ -128,12 +153,24 @@ final class RulePhrasings extends SentenceForms {
     /** "The barcode of a copy has 13 digits": a text of this length. */
     private void lengths() {
         form(
+                "(.+?) (?:is|are) (?:always )?(?:an? )?(\\d+|" + Counts.WORDS
+                        + ")[- ](?:letter|digit|character|sign)s?(?: \\p{L}+)?",
+                m -> sized(m.group(1), m.group(2)));
+        form(
                 "(.+?) (?:is|are|has|have|must have|must be|can have|may have)(?: always| exactly| at most| up to| no more than)* (\\w+ (?:digits?"
                         + "|characters?|letters?|signs?)(?: long)?)",
                 m -> SaidItem.signs(m.group(2)).flatMap(length -> attributes
                         .meant(m.group(1))
                         .flatMap(meant -> readAs(
                                 "Each " + meant.owner() + " has " + meant.attribute() + ": text " + length + "."))));
+    }
+
+    /** "The country is a two-letter code." */
+    private Optional<Phrasing> sized(String phrase, String length) {
+        return attributes
+                .meant(phrase)
+                .flatMap(meant -> readAs("Each " + meant.owner() + " has " + meant.attribute() + ": text "
+                        + Counts.number(length) + "."));
     }
 
     /** "The status of an order can be open, paid or written off." */
@@ -154,14 +191,18 @@ final class RulePhrasings extends SentenceForms {
         if (values.size() < 2 || told) {
             return Optional.empty();
         }
-        return attributes
-                .meant(phrase)
-                .flatMap(meant -> readAs("Each " + meant.owner() + " has " + meant.attribute() + " (one of "
-                        + values.stream()
-                                .map(RulePhrasings::value)
-                                .map(value -> Quoted.is(value) ? value : Nouns.listed(value))
-                                .collect(Collectors.joining(", "))
-                        + ")."));
+        Optional<Meant> of = attributes.meant(phrase);
+        if (of.isEmpty()
+                && phrase.toLowerCase(Locale.ROOT).startsWith("the ")
+                && said.entity(phrase).isEmpty()) {
+            return attributes.fact(phrase, "unique"); // asks whose it is
+        }
+        return of.flatMap(meant -> readAs("Each " + meant.owner() + " has " + meant.attribute() + " (one of "
+                + values.stream()
+                        .map(RulePhrasings::value)
+                        .map(value -> Quoted.is(value) ? value : Nouns.listed(value))
+                        .collect(Collectors.joining(", "))
+                + ")."));
     }
 
     /** "The end time must be after the start time", of the one entity that has both. */
@@ -172,7 +213,11 @@ final class RulePhrasings extends SentenceForms {
                 of.map(Meant::owner).or(() -> said.ownerOf(List.of(left, other)).map(said.nouns()::one));
         if (owner.isEmpty()) {
             String bare = Nouns.inSentence(SaidNouns.bare(left));
-            return modal.equalsIgnoreCase("is") || left.toLowerCase(Locale.ROOT).startsWith("each ")
+            boolean pointed = left.toLowerCase(Locale.ROOT).startsWith("the ")
+                    && said.entity(left).isEmpty()
+                    && said.entity(other).isEmpty();
+            return !pointed && modal.equalsIgnoreCase("is")
+                            || left.toLowerCase(Locale.ROOT).startsWith("each ")
                     ? Optional.empty() // "a stop is before another stop" is a relationship
                     : refused("whose " + bare + "? Say: Of each …: " + bare + " must be " + order + " " + other);
         }

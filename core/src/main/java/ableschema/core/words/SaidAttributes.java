@@ -53,7 +53,16 @@ final class SaidAttributes {
         }
         return said.ownerOf(List.of(phrase))
                 .map(owner -> new Meant(said.nouns().one(owner), SaidNouns.attribute(owner, phrase)))
-                .or(() -> behindItsEntity(phrase));
+                .or(() -> behindItsEntity(phrase))
+                .or(() -> ofTheOnlyOne(phrase));
+    }
+
+    /** "Email addresses" are the email address of whatever has one, and "the length" what is measured in metres, where nothing else has it. */
+    private Optional<Meant> ofTheOnlyOne(String phrase) {
+        List<Meant> meant = said.having(owner -> known(owner, SaidNouns.bare(phrase))).entrySet().stream()
+                .map(each -> new Meant(said.nouns().one(each.getKey()), Nouns.listed(each.getValue())))
+                .toList();
+        return meant.size() == 1 ? Optional.of(meant.get(0)) : Optional.empty();
     }
 
     private Optional<Meant> named(String noun, String attribute) {
@@ -74,7 +83,15 @@ final class SaidAttributes {
         }
         return said.entity(bare.substring(0, known))
                 .flatMap(owner -> known(owner, bare.substring(known).strip())
+                        .or(() -> severalOf(bare.substring(known).strip()))
                         .map(name -> new Meant(said.nouns().one(owner), Nouns.listed(name))));
+    }
+
+    /** "Room names" are the name of each room, be it known or not. */
+    private Optional<String> severalOf(String plural) {
+        return plural.indexOf(' ') < 0 && said.isPlural(plural) && !said.isEntity(plural)
+                ? Optional.of(said.one(plural))
+                : Optional.empty();
     }
 
     /** The attribute as its owner has it, be it said in the singular or the plural. */
@@ -85,7 +102,17 @@ final class SaidAttributes {
                 .or(() -> said.nouns().singulars(name).stream()
                         .flatMap(one -> owner.body().attribute(one).stream())
                         .findFirst())
+                .or(() -> said.nouns().singulars(name).stream()
+                        .flatMap(one -> inItsUnit(owner, one).stream())
+                        .findFirst())
                 .map(Attribute::name);
+    }
+
+    /** That an attribute is never left out, of the entity that is named or of the only one that has it. */
+    Optional<Phrasing> needed(String phrase) {
+        return meant(phrase)
+                .<Phrasing>map(meant -> ReadAs.of("Each " + meant.owner() + " has " + meant.attribute() + "."))
+                .or(() -> fact(phrase, "unique")); // asks whose it is
     }
 
     /** "The length" of what has a length in metres. */

@@ -26,14 +26,14 @@ final class SaidItem {
 
     /** "A barcode which must be unique". */
     private static final Pattern TOLD_OF = Pattern.compile(
-            "(.+?),? (?:which|that) (?:must be|is|are|has to be|should be|may be|can be) (unique|optional|empty|unknown|missing)",
+            "(.+?),? (?:which|that) (?:must be|is|are|has to be|should be|may be|can be) (unique|optional|empty|unknown|missing|positive|(?:at least|at most|greater than|less than|more than) -?\\d+)",
             CASE);
 
     private static final String SIGNS = "(?:digits?|characters?|letters?|signs?)";
 
     private static final Pattern SIZED = Pattern.compile(
-            "(\\p{L}[\\p{L} -]*?)(?: (?:of|with)(?: up to| at most| exactly| always)?|,?) \\(?(\\d{1,4}|" + Counts.WORDS
-                    + ") " + SIGNS + "\\)?",
+            "(\\p{L}[\\p{L} -]*?)(?: (?:of|with)(?: up to| at most| exactly| always)?|,?) \\(?(?:up to |at most |maximum |max\\.? )?(\\d{1,4}|"
+                    + Counts.WORDS + ") " + SIGNS + "\\)?",
             CASE);
 
     private static final Pattern SIGNS_BEFORE =
@@ -84,6 +84,13 @@ final class SaidItem {
         Matcher told = TOLD_OF.matcher(name);
         if (told.matches() && told.group(2).equalsIgnoreCase("unique")) {
             return item(told.group(1)) + " (unique)";
+        }
+        if (told.matches() && told.group(2).equalsIgnoreCase("positive")) {
+            return item(told.group(1)) + " (greater than 0)";
+        }
+        if (told.matches()
+                && Character.isDigit(told.group(2).charAt(told.group(2).length() - 1))) {
+            return item(told.group(1) + " " + told.group(2));
         }
         if (told.matches()) {
             optional = true;

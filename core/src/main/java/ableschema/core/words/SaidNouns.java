@@ -4,10 +4,13 @@ import ableschema.core.design.Attribute;
 import ableschema.core.design.Design;
 import ableschema.core.design.Entity;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Function;
 import java.util.regex.Pattern;
 
 /** Nouns as they are said: with articles, in the plural, in lists. */
@@ -173,6 +176,13 @@ final class SaidNouns {
                         .allMatch(name -> entity.body().attribute(bare(name)).isPresent()))
                 .toList();
         return owners.size() == 1 ? Optional.of(owners.get(0)) : Optional.empty();
+    }
+
+    /** What each entity has, where it has it. */
+    Map<Entity, String> having(Function<Entity, Optional<String>> attribute) {
+        var having = new LinkedHashMap<Entity, String>();
+        design.entities().forEach(entity -> attribute.apply(entity).ifPresent(name -> having.put(entity, name)));
+        return having;
     }
 
     /** The name of an attribute as its entity has it, so that its letters are the same. */
