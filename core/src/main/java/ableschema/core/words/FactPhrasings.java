@@ -81,7 +81,9 @@ final class FactPhrasings extends SentenceForms {
                 m -> refused("of which entity? Say: No two … share their " + parts(m.group(1)) + "."));
         form(
                 "(.+?) (?:has|have|must have) (?:an? |its |their )?(?:own )?unique (.+)",
-                m -> readAs("Each " + said.one(m.group(1)) + " has " + SaidItem.unique(m.group(2)) + "."));
+                m -> SaidNouns.members(m.group(2)).size() > 1
+                        ? Optional.empty() // a list, of which one is unique
+                        : readAs("Each " + said.one(m.group(1)) + " has " + SaidItem.unique(m.group(2)) + "."));
         form(
                 "(.+?) (?:must be|is|are|has to be|have to be|should be) unique",
                 m -> attributes.fact(m.group(1), "unique"));
@@ -219,6 +221,10 @@ final class FactPhrasings extends SentenceForms {
                         : readAs(defined(m.group(1)) + " is an entity: A"
                                 + m.group(2).substring(1).replaceFirst("[.]+$", "") + "."));
         form(
+                "(?:an? |the |each |every )?(\\p{L}[\\p{L} -]*?) is an? (\\p{L}[\\p{L} -]*?) (?:with|without|having) (.*)",
+                m -> refused("say first what it is, then what it has: Each " + said.one(m.group(1)) + " is a kind of "
+                        + said.one(m.group(2)) + ". And: Each " + said.one(m.group(1)) + " has …"));
+        form(
                 "(.+?) (?:can|may) be (\\p{L}+(?:, \\p{L}+)+,? or \\p{L}+)",
                 m -> said.entity(m.group(1)).isEmpty()
                         ? Optional.empty()
@@ -301,8 +307,8 @@ final class FactPhrasings extends SentenceForms {
                 " (?:on|from|since|until|till|to|at|by|in) (?:exactly one|an?|one|another|a certain|a given|a specific) "
                         + "(?:start |end |begin |first |last )?(?:date|day|time|moment|year)";
         form(
-                "(.+?) (is |are |was |were |must be |can be |may be |gets |get )?" + verb + "((?:(?: and)?" + moment
-                        + ")+)",
+                "(.+?) (is |are |was |were |must be |can be |may be |gets |get |may |can )?" + verb + "((?:(?: and)?"
+                        + moment + ")+)",
                 m -> said.entity("date").isPresent() || said.entity("day").isPresent() ? Optional.empty() : dated(m));
     }
 
@@ -310,7 +316,7 @@ final class FactPhrasings extends SentenceForms {
         boolean verb = !found.group(2).isEmpty()
                 || said.isPlural(found.group(1))
                 || found.group(3).toLowerCase(Locale.ROOT).matches(".*s|takes? place");
-        boolean optional = found.group(2).toLowerCase(Locale.ROOT).matches("(?:can|may) be ");
+        boolean optional = found.group(2).toLowerCase(Locale.ROOT).matches("(?:can|may) (?:be )?");
         List<String> items = MOMENT.matcher(found.group(4))
                 .results()
                 .map(each -> moment(found.group(3), each))

@@ -100,6 +100,11 @@ final class RelationPhrasings {
     private static final Pattern KIND = Pattern.compile(
             "([^,;]+), (?:who|which) (?:is|must be|has to be) (?:also )?an? (\\p{L}+(?: \\p{L}+)?)\\.?", CASE);
 
+    /** "Patients under 18 need …": what stands here goes with the noun. */
+    private static final Pattern NO_BEGINNING = Pattern.compile(
+            "(?:of|in|on|at|by|for|to|from|with|without|into|about|over|under|above|below|after|before|between|against|until|since|aged|older|younger|like|than)\\b",
+            CASE);
+
     private static final int MOST_WORDS = 3;
 
     private final SaidNouns said;
@@ -272,6 +277,9 @@ final class RelationPhrasings {
 
     private Optional<SaidClause> predicate(String subject, String words, boolean plural) {
         String masked = Quoted.masked(words);
+        if (NO_BEGINNING.matcher(masked).lookingAt()) {
+            return Optional.empty();
+        }
         Matcher modal = MODAL.matcher(masked);
         boolean free =
                 modal.lookingAt() && modal.group(1).toLowerCase(Locale.ROOT).matches("can|may|might");

@@ -55,6 +55,11 @@ final class RulePhrasings extends SentenceForms {
                                 meant -> readAs("Each " + meant.owner() + " has [" + meant.attribute() + "] (unique)."))
                         .or(() -> attributes.fact(m.group(1), "unique")));
         form("by default,? (.+?) is " + VALUE, m -> byDefault(m.group(1), m.group(2)));
+        form(
+                "(.+?) (?:is|are) (?:kept )?(secret|personal|private)",
+                m -> attributes.fact(
+                        m.group(1), m.group(2).replace("private", "personal").toLowerCase(Locale.ROOT)));
+        form("(.+?) (?:is|are) " + NUMBER + UNIT + " by default", m -> byDefault(m.group(1), number(m.group(2))));
         form("(.+?) (?:is|are) " + VALUE + " by default", m -> byDefault(m.group(1), m.group(2)));
         form("(.+?) defaults to " + VALUE, m -> byDefault(m.group(1), m.group(2)));
         form(

@@ -81,6 +81,9 @@ final class SaidItem {
         if (optional) {
             name = SaidNouns.bare(name.replaceFirst("(?i)^\\w+ ", ""));
         }
+        if (name.toLowerCase(Locale.ROOT).startsWith("unique ")) {
+            return unique(name.substring("unique ".length()));
+        }
         Matcher told = TOLD_OF.matcher(name);
         if (told.matches() && told.group(2).equalsIgnoreCase("unique")) {
             return item(told.group(1)) + " (unique)";
