@@ -114,11 +114,10 @@ public final class RuleLine {
         throw new Misunderstanding(
                 start,
                 end < 0 ? text.length() : end,
-                "a rule begins with 'Each', as in: Each hive stands in exactly one apiary."
+                "a rule begins with 'Each', as in: "
                         + ofKnown(text)
-                                .map(noun -> " Of what is known here: Each " + noun + " has …, or: Each " + noun
-                                        + " belongs to exactly one …")
-                                .orElse(""));
+                                .map(noun -> "Each " + noun + " has …, or: Each " + noun + " belongs to exactly one …")
+                                .orElse("Each hive stands in exactly one apiary."));
     }
 
     /** The first noun of a sentence that names an entity. */

@@ -4,6 +4,7 @@ import static ableschema.core.DesignFixture.design;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import ableschema.core.DesignFixture;
+import ableschema.core.design.Design;
 import ableschema.core.design.Entity;
 import ableschema.core.design.IdSource;
 import ableschema.core.design.Relationship;
@@ -30,6 +31,20 @@ class RuleLineTest {
                 + text.substring(not.end());
         assertThat(pointed).isEqualTo(marked);
         assertThat(not.problem()).contains(problem);
+    }
+
+    @Test
+    void what_is_no_rule_is_answered_with_an_example_of_its_own_nouns() {
+        Design known = design(SHELTERS).design();
+        String said = "Nobody opens the hives at night.";
+
+        assertThat(problem(known, said)).endsWith("as in: Each hive has …, or: Each hive belongs to exactly one …");
+        assertThat(problem(Design.EMPTY, said)).endsWith("as in: Each hive stands in exactly one apiary.");
+    }
+
+    private static String problem(Design design, String said) {
+        Understanding not = new RuleLine(design, Optional.empty(), IdSource.seeded(1)).read(said);
+        return ((Understanding.NotUnderstood) not).problem();
     }
 
     @Test
