@@ -19,8 +19,10 @@ import ableschema.core.mapping.Keys;
 import ableschema.core.types.DataType;
 import ableschema.core.types.ReadableCode;
 import ableschema.core.types.TypedValue;
+import java.math.BigDecimal;
 import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
+import java.time.format.DateTimeParseException;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
@@ -85,9 +87,16 @@ public final class StandIns {
         Row changed = row;
         for (Attribute attribute : body.attributes()) {
             if (hidden.containsKey(attribute.id()) && row.value(attribute.id()).isPresent()) {
+                Row sofar = changed;
+                List<Id> open = body.attributes().stream()
+                        .map(Attribute::id)
+                        .filter(id -> hidden.containsKey(id)
+                                && sofar.value(id).equals(row.value(id))
+                                && !id.equals(attribute.id()))
+                        .toList();
                 changed = changed.with(
                         attribute.id(),
-                        standIn(attribute, row.value(attribute.id()).get()));
+                        standIn(attribute, row.value(attribute.id()).get(), new Beside(Optional.of(sofar), open)));
             }
         }
         return changed;
@@ -104,7 +113,7 @@ public final class StandIns {
                     Attribute attribute =
                             columns.get(i).attribute().map(hidden::get).orElse(null);
                     if (attribute != null && !values.get(i).isEmpty()) {
-                        values.set(i, standIn(attribute, values.get(i)));
+                        values.set(i, standIn(attribute, values.get(i), Beside.NOTHING));
                     }
                 }
                 changed = changed.with(end, Optional.of(new Row.RawKey(values)));
@@ -113,38 +122,94 @@ public final class StandIns {
         return changed;
     }
 
-    private String standIn(Attribute attribute, String value) {
+    /**
+     * What stands beside a value in its row.
+     *
+     * @param open the attributes of which the real values still stand there
+     */
+    private record Beside(Optional<Row> row, List<Id> open) {
+        static final Beside NOTHING = new Beside(Optional.empty(), List.of());
+
+        Optional<String> value(ColumnRef column) {
+            return column.attribute()
+                    .filter(id -> !open.contains(id))
+                    .flatMap(id -> row.flatMap(each -> each.value(id)));
+        }
+    }
+
+    private String standIn(Attribute attribute, String value, Beside beside) {
         Map<String, String> known = given.computeIfAbsent(attribute.id(), id -> new HashMap<>());
-        return known.computeIfAbsent(value, each -> made(attribute, known));
+        return known.computeIfAbsent(value, each -> made(attribute, known, beside));
     }
 
     /** The next value that no other was given and that fits the type and its rules; the last tried where none does. */
-    private String made(Attribute attribute, Map<String, String> known) {
+    private String made(Attribute attribute, Map<String, String> known, Beside beside) {
         DataType type = design.resolved(attribute.type());
         List<Expression<ColumnRef>> rules = rules(attribute);
         String value = "";
-        for (int number :
-                IntStream.range(known.size() + 1, known.size() + MOST_TRIES).toArray()) {
-            value = value(attribute, type, number);
-            TypedValue typed = TypedValue.of(type, value);
-            var operand = new Evaluation.Operand(Optional.of(typed.canonical()), type);
+        for (String candidate : (Iterable<String>) candidates(attribute, type, known.size(), rules, beside)::iterator) {
+            value = candidate;
+            TypedValue typed = TypedValue.of(type, candidate);
+            var own = new Evaluation.Operand(Optional.of(typed.canonical()), type);
             boolean good = typed.fits()
-                    && !known.containsValue(value)
-                    && rules.stream().noneMatch(rule -> Evaluation.of(rule, any -> operand)
+                    && !known.containsValue(candidate)
+                    && rules.stream().noneMatch(rule -> Evaluation.of(
+                                    rule, column -> column.equals(attribute.ref()) ? own : operand(column, beside))
                             .equals(Optional.of(Truth.FALSE)));
             if (good) {
-                return value;
+                return candidate;
             }
         }
         return value;
     }
 
-    /** The rules that speak of this attribute alone, and that of its named type. */
+    /** Made-up values, and where a rule compares with another column also those around what stands there. */
+    private Stream<String> candidates(
+            Attribute attribute, DataType type, int known, List<Expression<ColumnRef>> rules, Beside beside) {
+        Stream<String> around = rules.stream()
+                .flatMap(Expression::columns)
+                .distinct()
+                .filter(column -> !column.equals(attribute.ref()))
+                .flatMap(column -> beside.value(column).stream())
+                .flatMap(other -> IntStream.range(known + 1, known + MOST_TRIES)
+                        .boxed()
+                        .flatMap(by -> Stream.of(by, -by))
+                        .flatMap(by -> shifted(type, other, by).stream()));
+        return Stream.concat(
+                IntStream.range(known + 1, known + MOST_TRIES).mapToObj(number -> value(attribute, type, number)),
+                around);
+    }
+
+    private static Optional<String> shifted(DataType type, String other, int by) {
+        try {
+            return type == DataType.Simple.DATE
+                    ? Optional.of(LocalDate.parse(other).plusDays(by).toString())
+                    : Optional.of(
+                            new BigDecimal(other).add(BigDecimal.valueOf(by)).toPlainString());
+        } catch (DateTimeParseException | NumberFormatException e) {
+            return Optional.empty(); // nothing that can be counted on from
+        }
+    }
+
+    private Evaluation.Operand operand(ColumnRef column, Beside beside) {
+        DataType type = column.attribute()
+                .flatMap(design::attribute)
+                .map(each -> design.resolved(each.type()))
+                .orElse(DataType.Simple.JSON);
+        return new Evaluation.Operand(
+                beside.value(column)
+                        .map(text -> TypedValue.of(type, text))
+                        .filter(TypedValue::fits)
+                        .map(TypedValue::canonical),
+                type);
+    }
+
+    /** The rules that speak of this attribute, and that of its named type. */
     private List<Expression<ColumnRef>> rules(Attribute attribute) {
         Stream<Expression<ColumnRef>> own = design.ownerOf(attribute.id()).flatMap(design::body).stream()
                 .flatMap(body -> body.checks().stream())
                 .map(Check::expression)
-                .filter(rule -> rule.columns().allMatch(attribute.ref()::equals));
+                .filter(rule -> rule.columns().anyMatch(attribute.ref()::equals));
         Stream<Expression<ColumnRef>> named = design.domain(attribute.type()).map(Domain::check).stream()
                 .map(check -> check.<ColumnRef>map(any -> attribute.ref()));
         return Stream.concat(own, named).filter(Expression::isPresent).toList();

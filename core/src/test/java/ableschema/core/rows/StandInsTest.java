@@ -3,6 +3,7 @@ package ableschema.core.rows;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import ableschema.core.DesignFixture;
+import ableschema.core.design.Design;
 import ableschema.core.design.IdSource;
 import ableschema.core.design.Row;
 import ableschema.core.document.Document;
@@ -67,6 +68,30 @@ class StandInsTest {
         assertThat(column(filled(), "born on")).doesNotContain("1999-04-03", "1998-04-03");
         Document other = filled();
         assertThat(RowJudge.judge(StandIns.in(other.design()))).hasSameSizeAs(RowJudge.judge(other.design()));
+    }
+
+    @Test
+    void rules_over_several_columns_are_kept_where_that_is_possible() {
+        DesignFixture stays = DesignFixture.design(
+                "Each guest has no: whole (key), born on: date (personal), came on: date, left on: date (personal), nights: whole 90,"
+                        + " age: whole 120 (personal).",
+                "Of each guest: left on must be after came on.",
+                "Of each guest: born on must be before left on.",
+                "Of each guest: age must be greater than nights.");
+        Document document = filled(
+                stays.document(),
+                "Guest",
+                "no,born on,came on,left on,nights,age\n"
+                        + "1,1950-01-02,2024-05-01,2024-05-09,8,74\n"
+                        + "2,1961-03-04,2025-07-01,2025-07-30,29,63\n");
+        assertThat(RowJudge.judge(document.design())).isEmpty();
+        Design given = StandIns.in(document.design());
+
+        assertThat(RowJudge.judge(given)).isEmpty();
+        assertThat(given.entity("Guest").orElseThrow().body().rows())
+                .flatExtracting(row -> row.values().values())
+                .contains("2024-05-01", "29")
+                .doesNotContain("1950-01-02", "1961-03-04", "2024-05-09", "2025-07-30", "74", "63");
     }
 
     @Test
