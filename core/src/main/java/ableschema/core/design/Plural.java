@@ -1,5 +1,7 @@
 package ableschema.core.design;
 
+import java.util.HashMap;
+import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
@@ -15,13 +17,29 @@ public record Plural(Map<String, String> taught) {
     public static final Plural ENGLISH = new Plural(Map.of());
 
     /** What the inflector forms as a rule would, and people do not. */
-    private static final Map<String, String> UNRULY = Map.of(
-            "person", "people",
-            "people", "people",
-            "staff", "staff",
-            "goods", "goods",
-            "medium", "media",
-            "equipment", "equipment");
+    private static final Map<String, String> UNRULY = unruly();
+
+    private static Map<String, String> unruly() {
+        var unruly = new HashMap<>(Map.of("person", "people", "people", "people", "medium", "media"));
+        List.of(
+                        "staff",
+                        "goods",
+                        "equipment",
+                        "aircraft",
+                        "spacecraft",
+                        "watercraft",
+                        "data",
+                        "information",
+                        "software",
+                        "hardware",
+                        "feedback",
+                        "luggage",
+                        "baggage",
+                        "furniture",
+                        "clothing")
+                .forEach(same -> unruly.put(same, same));
+        return Map.copyOf(unruly);
+    }
 
     /** The inflector tries hundreds of patterns on each word. */
     private static final Map<String, String> KNOWN = new ConcurrentHashMap<>();

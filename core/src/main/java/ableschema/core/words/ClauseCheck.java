@@ -111,7 +111,9 @@ final class ClauseCheck {
         if (isMeasure(clause)) {
             return Optional.of(new Phrasing.Refused(
                     "a measure is no entity. Say what is measured and how far it may go, as in: Each "
-                            + clause.subject() + " has size in " + clause.object() + ": whole (at most 30)",
+                            + clause.subject() + " has size in "
+                            + clause.object().replaceFirst("(?i)^(kg|km|cm|mm|ml|[gmlt])s$", "$1")
+                            + ": whole (at most 30)",
                     clause.object()));
         }
         for (String word : Quoted.masked(clause.verb()).toLowerCase(Locale.ROOT).split(" ")) {

@@ -2,6 +2,7 @@ package ableschema.desktop.forms;
 
 import static ableschema.desktop.controls.Controls.text;
 
+import ableschema.core.design.Attribute;
 import ableschema.core.design.ColumnRef;
 import ableschema.core.design.Dependency;
 import ableschema.core.design.Entity;
@@ -99,10 +100,13 @@ public final class FormsBench extends ScrollPane {
             content.getChildren().add(open);
         }
         if (entity.body().dependencies().isEmpty()) {
+            List<Attribute> own = entity.body().attributes();
+            String first = own.size() < 2 ? "postcode" : own.get(0).name();
+            String second = own.size() < 2 ? "city" : own.get(1).name();
             content.getChildren()
                     .add(text(
-                            "No dependency is stated. Type one below, such as: hive code -> apiary"
-                                    + "   (alike in hive code, alike in apiary)",
+                            "No dependency is stated. Type one below, such as: " + first + " -> " + second
+                                    + "   (alike in " + first + ", alike in " + second + ")",
                             "hint"));
         }
         var redundancy = new Redundancy(theory);

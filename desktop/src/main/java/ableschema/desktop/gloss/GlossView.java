@@ -339,7 +339,7 @@ public final class GlossView extends VBox {
         section("COLUMNS", "table " + table.name());
         if (table.columns().isEmpty()) {
             hint("No attributes yet: press Enter on the card, or type: Each "
-                    + workspace.trace().label(table) + " has name: text 40.");
+                    + Nouns.inSentence(workspace.trace().label(table)) + " has name: text 40.");
         } else {
             columns.show(table);
             parts.add("columns", "", () -> columns);

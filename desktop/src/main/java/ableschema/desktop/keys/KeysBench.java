@@ -153,7 +153,11 @@ public final class KeysBench extends ScrollPane {
     private Node another(Entity entity) {
         var field = new TextField();
         field.setId("another-key");
-        field.setPromptText("another: hive + done at");
+        List<String> own = entity.body().attributes().stream()
+                .map(Attribute::name)
+                .limit(2)
+                .toList();
+        field.setPromptText("another: " + (own.size() < 2 ? "name + day" : String.join(" + ", own)));
         field.setPrefColumnCount(14);
         field.setOnAction(event -> {
             try {
