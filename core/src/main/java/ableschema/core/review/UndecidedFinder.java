@@ -34,7 +34,7 @@ final class UndecidedFinder implements Finder.OfEach {
                     "No attributes yet",
                     "{table} has no attributes yet.",
                     "A table needs at least one column.")
-            .counted("without attributes");
+            .counted("still bare");
 
     @Override
     public List<Rule> rules() {

@@ -274,7 +274,13 @@ public final class GlossView extends VBox {
         }
         ownSentences(entity.id());
         if (relationships.isEmpty()) {
-            hint("Type below, for example: Each " + Nouns.inSentence(entity.name()) + " stands in exactly one apiary.");
+            String other = workspace.design().entities().stream()
+                    .filter(each -> !each.id().equals(entity.id()))
+                    .findFirst()
+                    .map(Entity::name)
+                    .orElse("place");
+            hint("Type below, for example: Each " + Nouns.inSentence(entity.name()) + " belongs to exactly one "
+                    + Nouns.inSentence(other) + ".");
         }
     }
 

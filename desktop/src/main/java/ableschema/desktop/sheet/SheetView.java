@@ -102,7 +102,10 @@ public final class SheetView extends Pane {
         workspace.viewProperty().addListener((o, before, now) -> draw());
         workspace.onReviewed(this::sign);
         workspace.onApplied(this::makeRoom);
-        workspace.selection().chosenProperty().addListener((o, before, now) -> light());
+        workspace.selection().chosenProperty().addListener((o, before, now) -> {
+            light();
+            bringIn();
+        });
         workspace.selection().groupProperty().addListener((o, before, now) -> light());
         workspace.selection().focusProperty().addListener((o, before, now) -> {
             draw();
@@ -129,17 +132,12 @@ public final class SheetView extends Pane {
                 .chosenOwner()
                 .flatMap(id -> Optional.ofNullable(picture.cards().get(id)))
                 .map(PlacedCard::area)
-                .ifPresent(area -> {
-                    double x = area.x() * zoom() + content.getTranslateX();
-                    double y = area.y() * zoom() + content.getTranslateY();
-                    double right = x + area.width() * zoom();
-                    double bottom = y + area.height() * zoom();
-                    if (x >= 0 && y >= 0 && right <= widthBefore && bottom <= heightBefore) {
-                        pan(
-                                Math.min(0, Math.max(-x, getWidth() - ROOM - right)),
-                                Math.min(0, Math.max(-y, getHeight() - ROOM - bottom)));
-                    }
-                });
+                .map(this::onSheet)
+                .filter(area ->
+                        area.x() >= 0 && area.y() >= 0 && area.right() <= widthBefore && area.bottom() <= heightBefore)
+                .ifPresent(area -> pan(
+                        Math.min(0, Math.max(-area.x(), getWidth() - ROOM - area.right())),
+                        Math.min(0, Math.max(-area.y(), getHeight() - ROOM - area.bottom()))));
     }
 
     private void fitOnce() {
@@ -185,6 +183,33 @@ public final class SheetView extends Pane {
         }
         show();
         sign();
+        bringIn();
+    }
+
+    /** What was made and chosen by a sentence is seen, wherever there was room for it. */
+    private void bringIn() {
+        workspace
+                .selection()
+                .chosenOwner()
+                .filter(id -> !earlier.cards().isEmpty() && !earlier.cards().containsKey(id))
+                .flatMap(id -> Optional.ofNullable(picture.cards().get(id)))
+                .map(card -> onSheet(card.area()))
+                .filter(area -> getWidth() > 200 && getHeight() > 200)
+                .ifPresent(area ->
+                        pan(aside(area.x(), area.right(), getWidth()), aside(area.y(), area.bottom(), getHeight())));
+    }
+
+    /** How far what lies between these has to be moved to be seen. */
+    private static double aside(double from, double to, double size) {
+        return from < ROOM ? ROOM - from : Math.min(0, size - ROOM - to);
+    }
+
+    private Area onSheet(Area area) {
+        return new Area(
+                area.x() * zoom() + content.getTranslateX(),
+                area.y() * zoom() + content.getTranslateY(),
+                area.width() * zoom(),
+                area.height() * zoom());
     }
 
     /** Shows the picture in the detail that can be read at this zoom. */

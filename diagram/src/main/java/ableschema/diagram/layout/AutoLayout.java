@@ -35,6 +35,10 @@ public final class AutoLayout {
 
     private static final double BETWEEN_CARDS = 48;
     private static final double BETWEEN_LAYERS = 112;
+
+    /** Round a new card several lines have room with their signs. */
+    private static final double AROUND_NEW = 72;
+
     private static final double MARGIN = 32;
     private static final double STEP = 40;
     private static final double GRID = 4;
@@ -255,7 +259,7 @@ public final class AutoLayout {
 
         private boolean tryAt(Id card, Position place) {
             Area area = sizes.at(card, place);
-            boolean free = taken.values().stream().noneMatch(area.grown(BETWEEN_CARDS / 2)::meets);
+            boolean free = taken.values().stream().noneMatch(area.grown(AROUND_NEW)::meets);
             if (free) {
                 taken.put(card, area);
                 unplaced.put(card, place);

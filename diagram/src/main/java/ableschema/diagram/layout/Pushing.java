@@ -10,7 +10,10 @@ import java.util.Set;
 /** Makes room for a card that grew, or is new: what it would cover moves out of its way, by no more than it has to. */
 public final class Pushing {
 
-    private static final double ROOM = 12;
+    /** Between what was pushed and what pushed it lines have room; what only comes this close is left where it is. */
+    private static final double ROOM = 64;
+
+    private static final double CLOSE = 12;
     private static final double GRID = 4;
     private static final int MOST_STEPS = 20_000;
 
@@ -48,7 +51,7 @@ public final class Pushing {
         for (int steps = 0; !pending.isEmpty() && steps < MOST_STEPS; steps++) {
             Id by = pending.poll();
             // what grew must cover something to push it, as somebody may have put the two side by side
-            Area taken = grown.contains(by) ? now(by) : now(by).grown(ROOM - 1);
+            Area taken = grown.contains(by) ? now(by) : now(by).grown(CLOSE - 1);
             for (Id each : cards.keySet()) {
                 boolean stays = each.equals(by) || fixed.contains(each) || grown.contains(each);
                 if (!stays && now(each).meets(taken)) {

@@ -19,6 +19,9 @@ final class Spots {
     /** The ends of a line need this much of it for their own marks. */
     private static final double ENDS = 26;
 
+    /** So far from a line that goes down the signs of its ends are passed. */
+    private static final double SIGN = 10;
+
     private static final double[] COARSE = {0.5, 0.4, 0.6, 0.3, 0.7};
     private static final double STEP = 7;
 
@@ -92,7 +95,7 @@ final class Spots {
         Stream<Spot> beside = flat
                 ? Stream.of(y - height - 3, y + 5, y - height - 18, y + 20)
                         .map(top -> new Spot(new Area(x - width / 2, top, width, height), false))
-                : Stream.of(x + 4, x - width - 4)
+                : Stream.of(x + 4, x - width - 4, x + SIGN, x - width - SIGN)
                         .map(left -> new Spot(new Area(left, y - height / 2, width, height), false));
         boolean roomOnLine = length(segment) >= (flat ? width : height) + 2 * ENDS;
         return roomOnLine ? Stream.concat(Stream.of(on), beside) : beside;

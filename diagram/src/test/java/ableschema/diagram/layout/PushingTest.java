@@ -53,8 +53,8 @@ class PushingTest {
 
         assertThat(covered(after(cards, moved))).isZero();
         assertThat(moved.keySet()).containsExactlyInAnyOrder(all.get(4), all.get(5));
-        assertThat(moved.get(all.get(4))).isEqualTo(new Area(204, 120, 140, 100));
-        assertThat(moved.get(all.get(5)).x()).isLessThan(204 + 140 + 24);
+        assertThat(moved.get(all.get(4))).isEqualTo(new Area(256, 120, 140, 100));
+        assertThat(moved.get(all.get(5)).x()).isLessThan(256 + 140 + 68);
     }
 
     @Test
