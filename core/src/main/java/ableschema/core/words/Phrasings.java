@@ -122,6 +122,12 @@ public final class Phrasings {
         boolean stands = isCanonical(masked)
                 && !POSSESSIVE.matcher(masked).matches()
                 && !SIZED.matcher(masked).matches();
+        Optional<Phrasing> otherSide = sentence.length() > LONGEST_SAID || masked.indexOf(':') >= 0
+                ? Optional.empty()
+                : relations.otherSide(sentence);
+        if (otherSide.isPresent()) {
+            return otherSide.get();
+        }
         if (sentence.isEmpty() || stands && !isOfSeveral(sentence, masked)) {
             return new Phrasing.AsItStands();
         }

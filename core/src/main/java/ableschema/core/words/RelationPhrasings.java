@@ -1,6 +1,8 @@
 package ableschema.core.words;
 
 import ableschema.core.design.Cardinality;
+import ableschema.core.design.Entity;
+import ableschema.core.design.Relationship;
 import ableschema.core.words.Counts.Found;
 import ableschema.core.words.Phrasing.ReadAs;
 import java.util.List;
@@ -193,6 +195,57 @@ final class RelationPhrasings {
                             + Nouns.listed(said.one(clause.object())) + ")."),
                     ReadAs.of("E" + clause.said() + ".")));
         });
+    }
+
+    /**
+     * What says the other side of a rule of which only one was said: "A journalist writes many articles." and then "Each article is
+     * written by at least one journalist." are one rule. Empty where there is none such.
+     */
+    Optional<Phrasing> otherSide(String sentence) {
+        Optional<SaidClause> clause = options(sentence) < sentence.length()
+                        || SECOND.matcher(Quoted.masked(sentence)).find()
+                ? Optional.empty()
+                : clause(sentence.strip().replaceFirst("\\.+$", ""));
+        Optional<SaidClause> forth =
+                clause.filter(back -> check.slip(back).isEmpty()).flatMap(this::saidBefore);
+        if (forth.isEmpty()) {
+            return Optional.empty();
+        }
+        String start = "E" + forth.get().said() + "; e";
+        SaidClause back = clause.get();
+        return Optional.of(
+                back.open()
+                        ? new Phrasing.Either(List.of(
+                                ReadAs.of(start + back.said() + "."),
+                                ReadAs.of(start
+                                        + back.with(Cardinality.EXACTLY_ONE, said.one(back.object()))
+                                                .said()
+                                        + ".")))
+                        : ReadAs.of(start + back.said() + "."));
+    }
+
+    /** The clause of the one rule of which this says the other side. */
+    private Optional<SaidClause> saidBefore(SaidClause back) {
+        Optional<Entity> one = said.entity(back.subject());
+        Optional<Entity> other = said.entity(back.object());
+        if (one.isEmpty()
+                || other.isEmpty()
+                || one.get().id().equals(other.get().id())) {
+            return Optional.empty();
+        }
+        List<Relationship> before = said.between(other.get(), one.get())
+                .filter(each -> each.second().verb().isEmpty()
+                        && !each.isSubtype()
+                        && Verbs.areInverse(each.first().verb(), back.verb()))
+                .toList();
+        return before.size() == 1
+                ? Optional.of(new SaidClause(
+                        said.nouns().one(other.get()),
+                        before.get(0).first().verb(),
+                        before.get(0).second().cardinality(),
+                        inNumber(one.get().name(), before.get(0).second().cardinality()),
+                        false))
+                : Optional.empty();
     }
 
     /** "Each section is led by a leader, who is a musician": a rule, and what kind of thing it leads to. */

@@ -3,6 +3,7 @@ package ableschema.core.words;
 import ableschema.core.design.Attribute;
 import ableschema.core.design.Design;
 import ableschema.core.design.Entity;
+import ableschema.core.design.Relationship;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -12,6 +13,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
 import java.util.regex.Pattern;
+import java.util.stream.Stream;
 
 /** Nouns as they are said: with articles, in the plural, in lists. */
 final class SaidNouns {
@@ -176,6 +178,13 @@ final class SaidNouns {
                         .allMatch(name -> entity.body().attribute(bare(name)).isPresent()))
                 .toList();
         return owners.size() == 1 ? Optional.of(owners.get(0)) : Optional.empty();
+    }
+
+    /** The relationships that read from the one to the other. */
+    Stream<Relationship> between(Entity first, Entity second) {
+        return design.relationshipsOf(first.id())
+                .filter(each -> each.first().entity().equals(first.id())
+                        && each.second().entity().equals(second.id()));
     }
 
     /** What each entity has, where it has it. */

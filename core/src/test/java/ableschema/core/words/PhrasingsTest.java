@@ -135,7 +135,7 @@ class PhrasingsTest {
         assertThat(heard.readAs())
                 .containsExactly(
                         "Each ward has any number of beds.",
-                        "Each bed is in one ward.",
+                        "Each ward has any number of beds; each bed is in exactly one ward.",
                         "Each nurse looks after any number of nurses.");
         assertThat(heard.others()).singleElement().asString().endsWith("Each nurse looks after exactly one nurse.");
 
