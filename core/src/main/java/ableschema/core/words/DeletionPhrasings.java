@@ -18,6 +18,7 @@ final class DeletionPhrasings extends SentenceForms {
     private final SaidNouns said;
 
     DeletionPhrasings(Design design, SaidNouns said) {
+        super("delet\\w+|remov\\w+|eras\\w+|dropp\\w+|drop|gone");
         this.design = design;
         this.said = said;
         String when = "(?:if|when|whenever|once|as soon as) (?:an?|the|one) (.+?) is " + GONE + ",? (?:then )?";

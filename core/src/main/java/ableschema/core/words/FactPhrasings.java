@@ -28,6 +28,9 @@ final class FactPhrasings extends SentenceForms {
     private final SaidAttributes attributes;
 
     FactPhrasings(SaidNouns said, SaidAttributes attributes) {
+        super(
+                "is|are|has|have|can|may|must|share|identif\\w+|determines?|depends?|goes|runs|leads|moves|travels|sails|flies"
+                        + "|date|day|time|moment|year");
         this.said = said;
         this.attributes = attributes;
         keys();

@@ -206,9 +206,8 @@ final class RelationPhrasings {
                         || SECOND.matcher(Quoted.masked(sentence)).find()
                 ? Optional.empty()
                 : clause(sentence.strip().replaceFirst("\\.+$", ""));
-        Optional<SaidClause> forth =
-                clause.filter(back -> check.slip(back).isEmpty()).flatMap(this::saidBefore);
-        if (forth.isEmpty()) {
+        Optional<SaidClause> forth = clause.flatMap(this::saidBefore);
+        if (forth.isEmpty() || check.slip(clause.get()).isPresent()) {
             return Optional.empty();
         }
         String start = "E" + forth.get().said() + "; e";

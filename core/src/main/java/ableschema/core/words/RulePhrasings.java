@@ -29,6 +29,7 @@ final class RulePhrasings extends SentenceForms {
     private final SaidAttributes attributes;
 
     RulePhrasings(SaidNouns said, SaidAttributes attributes) {
+        super("is|are|be|can|cannot|may|must|mustn|should|shouldn|will|has|have|defaults?|lies?|ranges|comes?");
         this.said = said;
         this.attributes = attributes;
         left();

@@ -25,9 +25,20 @@ abstract class SentenceForms {
 
     private final List<Form> forms = new ArrayList<>();
 
+    private final Pattern words;
+
+    /** @param words alternatives of which each form has one, so that most sentences need not be held against any */
+    SentenceForms(String words) {
+        this.words = COMPILED.computeIfAbsent(
+                words, each -> Pattern.compile("\\b(?:" + each + ")\\b", Pattern.CASE_INSENSITIVE));
+    }
+
     private record Form(Pattern pattern, Function<Cut, Optional<Phrasing>> reading) {}
 
     final Optional<Phrasing> of(String sentence) {
+        if (!words.matcher(sentence).find()) {
+            return Optional.empty();
+        }
         for (Form form : forms) {
             Optional<Phrasing> found = Cut.of(form.pattern(), sentence)
                     .filter(SentenceForms::isOfPlainParts)
