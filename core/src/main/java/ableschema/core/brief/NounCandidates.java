@@ -69,17 +69,19 @@ public final class NounCandidates {
     public record Candidate(String noun, EntityKind kind, boolean known) {}
 
     /**
-     * The candidates of a text without what its sentences say is an attribute: where a boat has a hull number, neither that nor a
-     * number is asked for.
+     * The candidates of a text without what its sentences say is an attribute, or what somebody does: where a boat has a hull number,
+     * neither that nor a number is asked for.
      */
     public static List<Candidate> of(String text, Design design, List<ToldSentences.Offer> said) {
         Set<String> entities = new HashSet<>();
         Set<String> attributes = new HashSet<>();
+        Set<String> verbs = new HashSet<>();
         said.forEach(offer -> {
+            verbs.addAll(offer.made().verbs());
             entities.addAll(offer.made().entities());
             attributes.addAll(offer.made().attributes());
         });
-        return of(text, design).stream()
+        return of(text, design, verbs).stream()
                 .filter(each -> each.known() || entities.contains(each.noun()) || !isAttribute(each.noun(), attributes))
                 .toList();
     }
@@ -95,6 +97,11 @@ public final class NounCandidates {
 
     /** The candidates of a text, each once; {@code known} says that the design has such an entity already. */
     public static List<Candidate> of(String text, Design design) {
+        return of(text, design, Set.of());
+    }
+
+    /** @param verbs words that are known to say what somebody does */
+    private static List<Candidate> of(String text, Design design, Set<String> verbs) {
         var nouns = Nouns.of(design);
         List<String> words = words(text);
         Map<String, Candidate> found = new LinkedHashMap<>();
@@ -105,7 +112,7 @@ public final class NounCandidates {
         for (int i = 0; i < words.size(); i++) {
             String small = words.get(i).toLowerCase(Locale.ROOT);
             saysHow = isHow(words, i, saysHow);
-            boolean may = mayBeNoun(small) && !saysHow && !isVerb(words, i);
+            boolean may = mayBeNoun(small) && !saysHow && !isVerb(words, i) && !verbs.contains(small);
             if (may) {
                 String noun = nouns.singulars(small).get(0);
                 found.putIfAbsent(noun, new Candidate(noun, kind(noun), nouns.knows(noun)));
@@ -117,6 +124,7 @@ public final class NounCandidates {
                 boolean leads = i + 1 < words.size()
                         && isPairOfNouns(small, words.get(i + 1).toLowerCase(Locale.ROOT))
                         && mayBeNoun(words.get(i + 1).toLowerCase(Locale.ROOT))
+                        && !verbs.contains(words.get(i + 1).toLowerCase(Locale.ROOT))
                         && !isVerb(words, i + 1);
                 if (!leads) {
                     alone.add(noun);

@@ -38,7 +38,7 @@ public final class ToldSentences {
      * @param told     as it was told
      * @param readings the likeliest first; never empty
      * @param reverse  for a sentence that gives somebody only one of something: whether it may be several
-     * @param made     the entities, and the attributes of any, that are there when the likeliest has been taken up, by their names
+     * @param made     what is there when the likeliest has been taken up, by its names
      */
     public record Offer(String told, List<Reading> readings, Optional<Reverse> reverse, Made made) {
         public Offer {
@@ -46,8 +46,12 @@ public final class ToldSentences {
         }
     }
 
-    /** Names in small letters. */
-    public record Made(Set<String> entities, Set<String> attributes) {
+    /**
+     * Names in small letters.
+     *
+     * @param verbs the words of all that one entity has to do with another
+     */
+    public record Made(Set<String> entities, Set<String> attributes, Set<String> verbs) {
         static Made of(Design design) {
             return new Made(
                     design.entities().stream()
@@ -58,6 +62,10 @@ public final class ToldSentences {
                             .flatMap(entity -> entity.body().attributes().stream())
                             .map(Attribute::name)
                             .map(ToldSentences::small)
+                            .collect(Collectors.toSet()),
+                    design.relationships().stream()
+                            .flatMap(each -> Stream.of(each.first(), each.second()))
+                            .flatMap(end -> Stream.of(small(end.verb()).split(" ")))
                             .collect(Collectors.toSet()));
         }
     }

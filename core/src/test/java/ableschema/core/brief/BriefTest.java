@@ -142,6 +142,18 @@ class BriefTest {
 
     /** What a sentence says is an attribute, how something is, or what somebody does, is not asked for as an entity. */
     @Test
+    void what_somebody_does_is_not_asked_for() {
+        String text = "A newspaper publishes articles. Each clerk files many letters. A file has a date.";
+        assertThat(NounCandidates.of(text, design().design(), ToldSentences.of(text, design().design())))
+                .extracting(NounCandidates.Candidate::noun)
+                .contains("newspaper", "article", "clerk", "letter", "file")
+                .doesNotContain("publish", "newspaper publish", "date");
+        assertThat(NounCandidates.of("A newspaper publishes articles.", design().design()))
+                .extracting(NounCandidates.Candidate::noun)
+                .contains("publish");
+    }
+
+    @Test
     void what_the_sentences_say_is_no_entity_is_not_offered_as_one() {
         String text =
                 "A boat has a name, a length in metres and a hull number, which must be unique. Contracts run from a start date to"
