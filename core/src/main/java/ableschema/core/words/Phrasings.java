@@ -21,7 +21,7 @@ public final class Phrasings {
 
     /** Words that a sentence of the grammar does not have outside of quotes. */
     private static final Pattern SPOKEN = Pattern.compile(
-            "(?i)\\b(?:can|may|must|should|might|will|has to|have to|needs to|an?|the|its|their|several|many|multiple|some"
+            "(?i)\\b(?:every|and each|can|may|must|should|might|will|has to|have to|needs to|an?|the|its|their|several|many|multiple|some"
                     + "|fewer|less|more|only one|one single|one and only|up to|or several|or many|optional(?:ly)?|either|another"
                     + "|about|around|roughly|nearly|n?varchar2?|string|int|integer|bigint|numeric|bool|boolean|timestamp|datetime|(?!exactly\\b)exc?\\w{2,6}ly)\\b"
                     + "|\\d ?\\.\\.| has .*\\band\\b| has unique | has:");

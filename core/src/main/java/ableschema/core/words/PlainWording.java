@@ -22,6 +22,13 @@ final class PlainWording {
     private static final List<Plainer> PLAINER = List.of(
             plainer("\\bpersons\\b", "people"),
             plainer(
+                    "(?<!not )(?<!n't )(?<! )(?<=\\p{L}) (?:always|usually|normally|typically|generally|obviously) (?=\\p{L})",
+                    " "),
+            plainer(
+                    "^" + WE + " " + KEEP
+                            + " (?:for|of|about) (?:each|every|an?|any) (\\p{L}+(?: \\p{L}+)?) ((?:an?|the|its|their|his|her) .+)",
+                    "Each $1 has $2"),
+            plainer(
                     "^(?:for|about|of|from) (?:all |all the |the |our )?((?:\\p{L}+ )?(?:\\p{L}+s|people|children|men|women)),? "
                             + WE + " " + KEEP + " (?=\\S)",
                     "All $1 have "),

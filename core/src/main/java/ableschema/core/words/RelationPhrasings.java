@@ -104,7 +104,7 @@ final class RelationPhrasings {
 
     /** "Patients under 18 need …": what stands here goes with the noun. */
     private static final Pattern NO_BEGINNING = Pattern.compile(
-            "(?:of|in|on|at|by|for|to|from|with|without|into|about|over|under|above|below|after|before|between|against|until|since|aged|older|younger|like|than)\\b",
+            "(?:who|which|that|whose|where|when|if|of|in|on|at|by|for|to|from|with|without|into|about|over|under|above|below|after|before|between|against|until|since|aged|older|younger|like|than)\\b",
             CASE);
 
     private static final int MOST_WORDS = 3;
