@@ -201,7 +201,7 @@ final class RulePhrasings extends SentenceForms {
         if (of.isEmpty()
                 && phrase.toLowerCase(Locale.ROOT).startsWith("the ")
                 && said.entity(phrase).isEmpty()) {
-            return attributes.fact(phrase, "unique"); // asks whose it is
+            return attributes.whose(phrase);
         }
         return of.flatMap(meant -> readAs("Each " + meant.owner() + " has " + meant.attribute() + " (one of "
                 + values.stream()

@@ -112,7 +112,7 @@ final class SaidAttributes {
     Optional<Phrasing> needed(String phrase) {
         return meant(phrase)
                 .<Phrasing>map(meant -> ReadAs.of("Each " + meant.owner() + " has " + meant.attribute() + "."))
-                .or(() -> fact(phrase, "unique")); // asks whose it is
+                .or(() -> whose(phrase));
     }
 
     /** "The length" of what has a length in metres. */
@@ -135,6 +135,11 @@ final class SaidAttributes {
             return Optional.of(ReadAs.of("Each " + meant.get().owner() + " has "
                     + (flag.isEmpty() ? "[" + attribute + "]" : attribute + " (" + flag + ")") + "."));
         }
+        return whose(phrase);
+    }
+
+    /** Asks whose attribute is meant; empty for a phrase that speaks of something else. */
+    Optional<Phrasing> whose(String phrase) {
         if (phrase.toLowerCase(Locale.ROOT).startsWith("each ") || phrase.split(" ").length > MOST_WORDS) {
             return Optional.empty();
         }
