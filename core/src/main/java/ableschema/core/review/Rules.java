@@ -23,6 +23,7 @@ public final class Rules {
             new SentenceFinder(),
             new UndecidedFinder(),
             new RelationshipFinder(),
+            new SaidTwiceFinder(),
             new RelatednessFinder(),
             new ShortcutFinder(),
             new ContentFinder(),

@@ -7,7 +7,7 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
 /** Tells whether two verbs say the same thing from its two sides: "writes" and "is written by", "has" and "belongs to". */
-final class Verbs {
+public final class Verbs {
 
     private static final Pattern PASSIVE = Pattern.compile("(?:is|are) (\\p{L}+)((?: \\p{L}+)?) by");
     private static final Pattern ACTIVE = Pattern.compile("(\\p{L}+)((?: \\p{L}+)?)");
@@ -58,7 +58,8 @@ final class Verbs {
 
     private Verbs() {}
 
-    static boolean areInverse(String one, String other) {
+    /** Whether one verb says from one side what the other says from the other; letter case does not count. */
+    public static boolean areInverse(String one, String other) {
         String first = one.toLowerCase(Locale.ROOT);
         String second = other.toLowerCase(Locale.ROOT);
         return isInverse(first, second) || isInverse(second, first);

@@ -35,6 +35,7 @@ class RulesTest {
             event-without-participant | Test is an event. Each test has no: whole (key). | Test is an event, but nothing says who or what took part in it.
             unrelated | Each valve has no: whole (key). Each pump has no: whole (key). Each pump feeds any number of valves; each valve is fed by exactly one pump. Each seal has no: whole (key). | Seal is related to nothing.
             reverse-unsaid | Each valve has no: whole (key). Each pump has no: whole (key). Each valve is fed by exactly one pump. | How many valves may one pump have?
+            said-twice | Each valve has no: whole (key). Each pump has no: whole (key). Each pump feeds any number of valves; each valve is related to any number of pumps. Each valve is fed by exactly one pump; each pump is related to any number of valves. | “Each pump feeds any number of valves” and “Each valve is fed by exactly one pump” are two relationships.
             shortcut | Each site has no: whole (key). Each pump has no: whole (key). Each valve has no: whole (key). Each pump stands on exactly one site; each site carries any number of pumps. Each valve is fed by exactly one pump; each pump feeds any number of valves. Each valve lies on exactly one site; each site holds any number of valves. | Valve refers to Site directly, and by way of Pump too.
             same-name-unlike-types | Each valve has no: whole (key), size: whole. Each pump has code: text 4 (key), size: text 9. | size is text 9 in Pump, and whole in Valve.
             pair-unlike-types | Each stay has no: whole (key), start date: date, end date: moment. | Stay: start date is date, and end date is moment.
@@ -99,6 +100,8 @@ class RulesTest {
             undeclared-reference | Each pump has no: whole (key). Each valve has code: text 4 (key), pump no: whole. Each valve belongs to exactly one pump; each pump has any number of valves.
             unrelated | Each valve has no: whole (key).
             reverse-unsaid | Each valve has no: whole (key). Each pump has no: whole (key). Each valve is fed by exactly one pump; each pump feeds any number of valves.
+            said-twice | Each valve has no: whole (key). Each pump has no: whole (key). Each pump feeds any number of valves; each valve is related to any number of pumps. Each valve is emptied by exactly one pump; each pump is related to any number of valves.
+            said-twice | Each pump has no: whole (key). Each pump drives any number of pumps; each pump is related to any number of pumps. Each pump is driven by at most one pump; each pump is related to any number of pumps.
             shortcut | Each pump has no: whole (key). Each pump drives at most one pump; each pump is driven by at most one pump.
             shortcut | Each site has no: whole (key). Each valve has no: whole (key). Each valve lies on exactly one site; each site holds any number of valves. Each valve is kept on exactly one site; each site keeps any number of valves.
             pair-unlike-types | Each stay has no: whole (key), start date: date, end date: date, start note: text 9, end of line: text 30, first, last: text 9.
