@@ -291,8 +291,11 @@ final class FactPhrasings extends SentenceForms {
                 .flatMap(meant -> refused("the unit belongs to the name. Say: Each " + meant.owner() + " has "
                         + meant.attribute() + " in " + m.group(2))));
         form(
-                ".+ depends? on .+",
-                m -> refused("which columns decide which? Say for example: Artist: name -> nationality"));
+                "(.+) depends? on (.+)",
+                m -> said.entity(m.group(2).replaceFirst("(?i)^(?:other|another|many|several|one) ", ""))
+                                .isPresent()
+                        ? Optional.empty() // one thing on another
+                        : refused("which columns decide which? Say for example: Artist: name -> nationality"));
         form(
                 "(?:an? |each |every )?(.+?) (?:goes|runs|leads|moves|travels|sails|flies) from (?:one|an?) (.+?) to (?:another|one|an?) .+",
                 m -> {

@@ -63,7 +63,9 @@ final class PlainWording {
             plainer("\\b(be|is|are) an? (\\p{L}+ (?:of|in|at|for|on|to)) " + COUNTED, "$1 $2 "),
             plainer("^(?:and|also|so|then|note that|of course),? (?=\\S)", ""),
             plainer(",? (?:too|as well)(?=\\.?$)", ""),
-            plainer(", (?=(?:which|that) (?:is|are|must be|has to be) (?:unique|optional)\\b)", " "),
+            plainer(
+                    ", (?=(?:which|that) (?:is|are|must be|has to be|should be|cannot be|can't be|must not be|may not be) (?:unique|optional|positive|(?:never )?negative)\\b)",
+                    " "),
             plainer(",? and,? (?:optionally|possibly|maybe|perhaps|sometimes|in some cases),? (?=\\S)", ", optional "),
             plainer(
                     "^(?:for|in|on|at) (?:each|every|an?|any) (.+?),? there (?:is|are|must be|will be) (.+?)(?=\\.?$)",

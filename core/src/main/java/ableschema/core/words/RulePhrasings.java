@@ -185,6 +185,7 @@ final class RulePhrasings extends SentenceForms {
         form("(.+?) " + be + "(?:one of|any of|either):? (.+)", m -> list(m.group(1), m.group(2)));
         form("(.+?) " + be + "(\\S[^,]*, .*\\S(?:,| )+or .+)", m -> list(m.group(1), m.group(2)));
         form("(.+?) (?:is|can be|may be|must be) (\\S+ or \\S+)", m -> list(m.group(1), m.group(2)));
+        form("(?:the )?(?:possible |allowed )?(.+?) values are:? (.+)", m -> list(m.group(1), m.group(2)));
         form(
                 "(?:the )?(?:possible|allowed|permitted|valid) (?:values? (?:of|for) )?(.+?) are:? (.+)",
                 m -> list(m.group(1), m.group(2)));

@@ -24,6 +24,11 @@ final class SaidItem {
             new String[] {"(?:float|double(?: precision)?)\\b", "real"},
             new String[] {"(?:blob|binary)\\b", "bytes"});
 
+    /** "A budget, which cannot be negative". */
+    private static final Pattern NEVER_NEGATIVE = Pattern.compile(
+            "(.+?),? (?:which|that) (?:cannot|can't|can not|must not|may not|must never) be negative|(.+?),? (?:which|that) (?:is|are) never negative",
+            CASE);
+
     /** "A barcode which must be unique". */
     private static final Pattern TOLD_OF = Pattern.compile(
             "(.+?),? (?:which|that) (?:must be|is|are|has to be|should be|may be|can be) (unique|optional|empty|unknown|missing|positive|(?:at least|at most|greater than|less than|more than) -?\\d+)",
@@ -83,6 +88,10 @@ final class SaidItem {
         }
         if (name.toLowerCase(Locale.ROOT).startsWith("unique ")) {
             return unique(name.substring("unique ".length()));
+        }
+        Matcher never = NEVER_NEGATIVE.matcher(name);
+        if (never.matches()) {
+            return item(never.group(1) == null ? never.group(2) : never.group(1)) + " (at least 0)";
         }
         Matcher told = TOLD_OF.matcher(name);
         if (told.matches() && told.group(2).equalsIgnoreCase("unique")) {
