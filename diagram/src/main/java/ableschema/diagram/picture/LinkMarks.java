@@ -227,28 +227,33 @@ final class LinkMarks {
         }
     }
 
-    /** The verbs of both directions, so wide at most; the second one only where it is wanted. */
-    private Written written(double most, boolean both) {
+    /**
+     * The verbs of both directions, so wide at most; the second one only where it is wanted. One that is alone, and reads against the
+     * line, has a sign that says so.
+     */
+    private Written written(double most, boolean both, boolean diamond) {
         Point start = points.get(0);
         Point end = points.get(points.size() - 1);
         boolean forward = start.x() < end.x() || (start.x() == end.x() && start.y() <= end.y());
         boolean upright = Math.abs(start.x() - end.x()) < Math.abs(start.y() - end.y()) / 2;
-        boolean one = forward || link.inverse().isEmpty();
-        String back = one ? link.inverse() : link.verb();
+        String sign = upright ? "↑ " : "‹ ";
+        boolean alone = !forward && link.inverse().isEmpty() && !link.verb().isEmpty();
+        String along = forward ? link.verb() : alone ? (diamond ? "" : sign) + link.verb() : link.inverse();
+        String back = forward ? link.inverse() : alone ? "" : link.verb();
         return new Written(
-                Face.ITALIC.fitting(one ? link.verb() : link.inverse(), VERB_SIZE, most),
-                both && !back.isEmpty() ? Face.ITALIC.fitting((upright ? "↑ " : "‹ ") + back, VERB_SIZE, most) : "",
+                Face.ITALIC.fitting(along, VERB_SIZE, most),
+                both && !back.isEmpty() ? Face.ITALIC.fitting(sign + back, VERB_SIZE, most) : "",
                 Face.REGULAR.fitting(link.detail(), Card.NOTE_SIZE, most + 20));
     }
 
     /** Both verbs where there is room, else one, shortened if need be; one that finds no place at all is left out. */
     private void verb(boolean diamond) {
         var spots = new Spots(points, link.isLoop(), room.near(route));
-        if (!diamond && place(written(VERB_WIDTHS[0], true), spots, false)) {
+        if (!diamond && place(written(VERB_WIDTHS[0], true, false), spots, false)) {
             return;
         }
         for (double most : VERB_WIDTHS) {
-            Written one = written(most, false);
+            Written one = written(most, false, diamond);
             if ((one.isEmpty() && !diamond) || place(one, spots, diamond)) {
                 return;
             }

@@ -96,6 +96,32 @@ class PictureTest {
     }
 
     @Test
+    void a_verb_that_is_alone_says_which_way_it_reads() {
+        IdSource ids = IdSource.seeded(1);
+        Entity journalist = Entity.named(ids.next(IdKind.ENTITY), "Journalist");
+        Entity article = Entity.named(ids.next(IdKind.ENTITY), "Article");
+        var writes = Relationship.between(
+                ids.next(IdKind.RELATIONSHIP),
+                new End(journalist.id(), "writes", Cardinality.ANY_NUMBER, ""),
+                new End(article.id(), "", Cardinality.ANY_NUMBER, ""));
+        Design design = Design.of(List.of(journalist, article), List.of(writes));
+        Document above = Document.EMPTY
+                .with(design)
+                .moved(Map.of(journalist.id(), new Position(0, 0), article.id(), new Position(0, 300)));
+        Document below = above.moved(Map.of(journalist.id(), new Position(0, 600)));
+        Document right = above.moved(Map.of(journalist.id(), new Position(600, 300)));
+
+        assertThat(written(above)).isEqualTo("writes");
+        assertThat(written(below)).isEqualTo("↑ writes");
+        assertThat(written(right)).isEqualTo("‹ writes");
+    }
+
+    private static String written(Document document) {
+        Picture picture = PictureMaker.of(document, View.CONCEPT, Notation.CROWSFOOT);
+        return String.join(" ", labels(picture.lines().get(0).marks().stream()));
+    }
+
+    @Test
     void each_notation_draws_the_ends_in_its_own_way() throws Exception {
         DrawnLink crow = line(concept(Notation.CROWSFOOT), "shelters");
         DrawnLink numbers = line(concept(Notation.MINMAX), "shelters");
