@@ -22,7 +22,7 @@ final class PlainWording {
     private static final List<Plainer> PLAINER = List.of(
             plainer("\\bpersons\\b", "people"),
             plainer(
-                    "(?<!not )(?<!n't )(?<! )(?<=\\p{L}) (?:always|usually|normally|typically|generally|obviously) (?=\\p{L})",
+                    "(?<!\\bnot)(?<!n't)(?<=\\p{L}) (?:always|usually|normally|typically|generally|obviously) (?=\\p{L})",
                     " "),
             plainer(
                     "^" + WE + " " + KEEP

@@ -92,7 +92,7 @@ final class SheetPaper extends Group {
     void show(Painting next) {
         Painting before = painting;
         painting = next;
-        if (!painted.equals(stand) || before.palette() != next.palette()) {
+        if (isScaled() || before.palette() != next.palette()) {
             repaint();
             return;
         }
@@ -152,8 +152,7 @@ final class SheetPaper extends Group {
 
     /** Whether all is painted for where the window stands, and nothing scaled. */
     boolean isSharp() {
-        return painted.equals(stand)
-                && raster.filter(roll -> down < roll.height()).isEmpty();
+        return !isScaled() && raster.filter(roll -> down < roll.height()).isEmpty();
     }
 
     /** Paints everything anew where the window stands now; band after band where that takes a while. */
@@ -166,6 +165,16 @@ final class SheetPaper extends Group {
             frame(roll);
             paintFromAbove(roll);
         });
+    }
+
+    /** Whether what is painted is only scaled, or shifted, to where the window stands now. */
+    boolean isScaled() {
+        return !painted.equals(stand);
+    }
+
+    /** Paints at once what is left to be painted, however long it takes. */
+    void finish() {
+        raster.ifPresent(roll -> paintOn(roll, Long.MAX_VALUE));
     }
 
     private void paintFromAbove(Raster roll) {
@@ -228,7 +237,7 @@ final class SheetPaper extends Group {
         if (sameZoom) {
             if (dx != 0 || dy != 0) {
                 raster.ifPresent(pixels -> {
-                    paintOn(pixels, Long.MAX_VALUE);
+                    finish();
                     update(pixels.move(painting, next, dx, dy));
                     frame(pixels);
                 });

@@ -501,13 +501,14 @@ public final class SheetView extends Pane {
     public void paintAfresh() {
         rest();
         paper.repaint();
+        paper.finish();
     }
 
     private void rest() {
         if (detail() != drawnDetail) {
             show();
         }
-        if (!paper.isSharp()) {
+        if (paper.isScaled()) {
             paper.repaint();
         }
     }
