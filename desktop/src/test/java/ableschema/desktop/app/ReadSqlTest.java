@@ -51,8 +51,7 @@ class ReadSqlTest extends WindowFixture {
     }
 
     private void idle() throws Exception {
-        WaitForAsyncUtils.waitFor(
-                20, TimeUnit.SECONDS, () -> workspace.jobs().running().isEmpty());
+        WaitForAsyncUtils.waitFor(20, TimeUnit.SECONDS, () -> workspace.jobs().isIdle());
         WaitForAsyncUtils.waitForFxEvents();
     }
 
@@ -246,6 +245,7 @@ class ReadSqlTest extends WindowFixture {
         WaitForAsyncUtils.waitFor(20, TimeUnit.SECONDS, () -> robot.lookup("#make-parts")
                 .tryQuery()
                 .isPresent());
+        idle(); // the review of so many tables ends after they are shown, and may move what is below it
         assertThat(robot.lookup("#make-parts").queryButton().getText()).isEqualTo("Make 3 part-pictures by schema");
         click(robot, "#make-parts");
         WaitForAsyncUtils.waitFor(
