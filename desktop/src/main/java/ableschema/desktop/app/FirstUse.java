@@ -4,16 +4,18 @@ import ableschema.core.document.Document;
 import ableschema.core.review.Review;
 import ableschema.core.review.Subject;
 import ableschema.core.words.DesignReader;
+import ableschema.desktop.sheet.Rehearsal;
 import ableschema.diagram.layout.AutoLayout;
-import ableschema.diagram.picture.PictureMaker;
-import ableschema.diagram.picture.View;
 import java.util.concurrent.atomic.AtomicBoolean;
 
 /**
- * Loads what the first rule needs to be read, laid out and drawn while nothing is asked for yet: without it that rule holds the
- * window's thread for half a second.
+ * Uses what the first rule and the first design need to be read, laid out and painted while nothing is asked for yet: without it
+ * that rule holds the window's thread for half a second.
  */
 final class FirstUse {
+
+    /** In entities: a small one is soon done and enough for the first rule; one in districts is what opening a large one needs. */
+    private static final int[] SIZES = {2, 90};
 
     private static final AtomicBoolean PREPARED = new AtomicBoolean();
 
@@ -30,10 +32,22 @@ final class FirstUse {
     }
 
     private static void use() {
-        Document read = DesignReader.read("Each a has name: text 9 (key). A b belongs to exactly one a and has a size.")
-                .document();
-        Document placed = AutoLayout.completed(read);
-        Review.of(Subject.of(placed, placed.mapping()));
-        PictureMaker.of(placed, View.CONCEPT, placed.diagram().notation());
+        for (int entities : SIZES) {
+            Document placed = AutoLayout.completed(madeUp(entities));
+            Review.of(Subject.of(placed, placed.mapping()));
+            Rehearsal.of(placed);
+        }
+    }
+
+    static Document madeUp(int entities) {
+        var words = new StringBuilder("Each a0 has code: text 9 (key).");
+        for (int i = 1; i < entities; i++) {
+            words.append(
+                    """
+                     An a%1$d belongs to exactly one a%2$d; each a%2$d has any number of a%1$d. \
+                    Each a%1$d has code: text 9 (key), size: whole."""
+                            .formatted(i, i / 3));
+        }
+        return DesignReader.read(words.toString()).document();
     }
 }

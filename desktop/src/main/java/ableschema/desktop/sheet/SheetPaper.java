@@ -37,7 +37,7 @@ final class SheetPaper extends Group {
     private static final int MOST_APART = 120;
 
     /** In nanoseconds: what takes longer to be painted goes on when the window has answered in between. */
-    private static final long AT_ONCE = 40_000_000;
+    private static final long AT_ONCE = 20_000_000;
 
     private static final int BAND = 50;
     private static final int FAR = 1_000_000;
