@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.regex.Pattern;
 import org.atteo.evo.inflector.English;
 
 /**
@@ -36,10 +37,22 @@ public record Plural(Map<String, String> taught) {
                         "luggage",
                         "baggage",
                         "furniture",
-                        "clothing")
+                        "clothing",
+                        "offspring",
+                        "moose",
+                        "trousers",
+                        "crossroads",
+                        "barracks",
+                        "premises",
+                        "means")
                 .forEach(same -> unruly.put(same, same));
         return Map.copyOf(unruly);
     }
+
+    /** Nearly all words that end in o add an s: euros, logos, kilos; the inflector knows the fewer as the rule. */
+    private static final Pattern IN_O = Pattern.compile(
+            "(?!.*(?:tomato|potato|hero|echo|veto|torpedo|embargo|cargo|mosquito|buffalo|domino|volcano|tornado)$).*o",
+            Pattern.CASE_INSENSITIVE);
 
     /** The inflector tries hundreds of patterns on each word. */
     private static final Map<String, String> KNOWN = new ConcurrentHashMap<>();
@@ -65,7 +78,10 @@ public record Plural(Map<String, String> taught) {
             KNOWN.clear();
         }
         String unruly = UNRULY.get(word.toLowerCase(Locale.ROOT));
-        return unruly == null ? KNOWN.computeIfAbsent(word, English::plural) : inCaseOf(word, unruly);
+        if (unruly != null) {
+            return inCaseOf(word, unruly);
+        }
+        return KNOWN.computeIfAbsent(word, each -> IN_O.matcher(each).matches() ? each + "s" : English.plural(each));
     }
 
     private static String inCaseOf(String model, String word) {

@@ -3,6 +3,7 @@ package ableschema.core.types;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -48,6 +49,23 @@ public final class DataTypes {
     private static final Pattern DOMAIN = Pattern.compile("domain (\\S+)");
     private static final Pattern DECIMAL = Pattern.compile("decimal (\\d{1,4}) ?, ?(\\d{1,4})");
 
+    private static final String NUMBERS =
+            "whole for what is counted, decimal 9,2 for sums and measures, real where it may be rounded";
+    private static final String FILES = "bytes for what is in the file, text 200 for where it lies";
+
+    /** What people write for several types, with those that it may be. */
+    private static final Map<String, String> SEVERAL = Map.of(
+            "number", NUMBERS,
+            "numeric", NUMBERS,
+            "decimal", "decimal 9,2 for nine digits of which two are behind the point",
+            "file", FILES,
+            "image", FILES,
+            "picture", FILES,
+            "document", FILES,
+            "email", "text 80",
+            "phone", "text 20",
+            "enum", "list (white, sage)");
+
     private DataTypes() {}
 
     /** Reads a type, whatever its letter case; an {@link IllegalArgumentException} says what was expected. */
@@ -59,8 +77,10 @@ public final class DataTypes {
         String given = text.strip().toLowerCase(Locale.ROOT).replaceAll("\\s+", " ");
         return simple(given)
                 .or(() -> sized(given))
-                .orElseThrow(() -> new IllegalArgumentException(
-                        "'" + text.strip() + "' is no type; types are written as in: " + String.join("; ", NOTATIONS)));
+                .orElseThrow(() -> new IllegalArgumentException("'" + text.strip() + "' is no type; "
+                        + Optional.ofNullable(SEVERAL.get(given))
+                                .map(types -> "write " + types)
+                                .orElse("types are written as in: " + String.join("; ", NOTATIONS))));
     }
 
     private static Optional<DataType> simple(String given) {

@@ -47,6 +47,20 @@ final class AttributePhrasings {
             " (?:has|have|is|are|that|which|who|whose|can|may|must|each|every|if|when|once|unless|while|because) ",
             CASE);
 
+    /** "An address consists of street, house number and town". */
+    private static final Pattern CONSISTS = Pattern.compile(
+            "(?:an? |each |every |the )?(.+?) (?:consists? of|is composed of|are composed of|is made up of|are made up of|comprises?) (.+)",
+            CASE);
+
+    /** What has types, and may be spoken of by its values: "waste types: paper, glass". */
+    private static final Pattern SORTED = Pattern.compile(
+            "(?:.* )?(?:types|kinds|sorts|categories|classes|statuses|states|colours|colors|sizes|levels|grades)",
+            CASE);
+
+    private static final Pattern FEATURE = Pattern.compile(
+            "(?:.*[ :(\\[].*|name|code|title|label|description|remark|note|number|no|id|rank|order|price|rate|value|abbreviation|meaning)",
+            CASE);
+
     private final SaidNouns said;
 
     AttributePhrasings(SaidNouns said) {
@@ -62,13 +76,41 @@ final class AttributePhrasings {
             Optional<Cut> found = Cut.of(headed, sentence)
                     .filter(cut -> cut.group(1).split(" ").length <= 3 && !isVerbal(cut.group(1)));
             if (found.isPresent()) {
-                return attributes(found.get().group(1), found.get().group(2));
+                String heading = found.get().group(1);
+                String list = found.get().group(2);
+                return isValues(heading, list)
+                        ? Optional.of(new Phrasing.Refused("are these its values? Say of what it is told: Each … has "
+                                + Nouns.inSentence(said.one(heading)) + " (one of " + list.replaceFirst("\\.+$", "")
+                                + ")"))
+                        : attributes(heading, list);
             }
+        }
+        Optional<Phrasing> parts = Cut.of(CONSISTS, sentence).flatMap(this::consists);
+        if (parts.isPresent()) {
+            return parts;
         }
         return Cut.of(HAS, sentence)
                 .or(() -> Cut.of(STORES, sentence)
                         .filter(cut -> !SaidNouns.bare(cut.group(1) + " x").equals("x")))
                 .flatMap(this::has);
+    }
+
+    private static boolean isValues(String heading, String list) {
+        return SORTED.matcher(heading).matches()
+                && SaidNouns.members(list).stream()
+                        .noneMatch(each -> FEATURE.matcher(each).matches());
+    }
+
+    /** Several things of which none is an entity, or many, are what is known of it. */
+    private Optional<Phrasing> consists(Cut found) {
+        List<String> members = SaidNouns.members(found.group(2));
+        boolean plain = members.size() > 1
+                && members.stream()
+                        .noneMatch(each -> said.isEntity(each)
+                                || said.isPlural(each)
+                                || said.endsIn(each).isPresent()
+                                || Counts.begin(Quoted.masked(each)) && !SaidNouns.hasArticle(each));
+        return plain ? attributes(found.group(1), found.group(2)) : Optional.empty();
     }
 
     private static boolean isVerbal(String words) {

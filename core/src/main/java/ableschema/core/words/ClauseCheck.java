@@ -38,7 +38,7 @@ final class ClauseCheck {
 
     private static final Set<String> UNITS = Set.of(
             ("kg kgs g t tonne tonnes ton tons km m cm mm metre metres digit digits character characters letter letters meter meters litre litres l ml hour hours minute minutes "
-                            + "second seconds percent euro euros dollar dollars degrees kilogram kilograms gram grams kilometre kilometres mile miles")
+                            + "second seconds percent euro euros dollar dollars cent cents pound pounds degrees kilogram kilograms gram grams kilometre kilometres mile miles")
                     .split(" "));
 
     /** These may be things of their own: a plant is in bloom in several months. */
@@ -139,6 +139,12 @@ final class ClauseCheck {
                                         + " is an entity.",
                                 noun)))
                 .findFirst();
+    }
+
+    /** Whether a word is what something is measured in, such as metres, hours or euros. */
+    static boolean isUnit(String word) {
+        String small = word.toLowerCase(Locale.ROOT);
+        return UNITS.contains(small) || PERIODS.contains(small);
     }
 
     private boolean isMeasure(SaidClause clause) {

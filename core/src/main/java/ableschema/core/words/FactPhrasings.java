@@ -9,6 +9,7 @@ import java.util.Optional;
 import java.util.regex.MatchResult;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /** Phrasings of what tells one from another, of kinds, of single attributes and of dependencies. */
 final class FactPhrasings extends SentenceForms {
@@ -29,7 +30,7 @@ final class FactPhrasings extends SentenceForms {
 
     FactPhrasings(SaidNouns said, SaidAttributes attributes) {
         super(
-                "is|are|has|have|can|may|must|share|identif\\w+|determines?|depends?|goes|runs|leads|moves|travels|sails|flies"
+                "is|are|has|have|can|may|must|only|at most|no more|exactly|share|identif\\w+|determines?|depends?|goes|runs|leads|moves|travels|sails|flies"
                         + "|date|day|time|moment|year");
         this.said = said;
         this.attributes = attributes;
@@ -49,11 +50,9 @@ final class FactPhrasings extends SentenceForms {
     }
 
     private void keys() {
-        form(
-                "(.+?) (?:is|are) (?:uniquely )?(?:identified|told apart|known|recognised|recognized) by (an? )?(?:(?:its|their|the) )?(.+)",
-                m -> m.group(2).isEmpty()
-                        ? identified(m.group(1), m.group(3))
-                        : newlyIdentified(m.group(1), m.group(3)));
+        String known = "(.+?) (?:is|are) (?:uniquely )?(?:identified|told apart|known|recognised|recognized) by ";
+        form(known + "(.+?) (?:within|inside|in) (?:the|its|their|an?|each|every) (.+)", this::identifiedWithin);
+        form(known + "((?:an?|its|their|the) )?(.+)", m -> newlyIdentified(m.group(1), m.group(2), m.group(3)));
         form("the (?:primary )?key of (.+?) is (.+)", m -> identified(m.group(1), m.group(2)));
         form(
                 "(.+?) (?:has|have) (?:an? |its |their |exactly one |one )?(?:own )?(?:unique )?(.+?),? (?:that|which) (?:uniquely )?identif(?:y|ies) (?:it|them|him|her|one)",
@@ -80,6 +79,10 @@ final class FactPhrasings extends SentenceForms {
                 "no two (.+?) (?:have|has|share|can have|may have|may share) (?:the|a) same (.+)",
                 m -> notShared(m.group(1), m.group(2)));
         form(
+                "(?:there (?:is|can be|may be|must be) )?(?:at most|only|no more than|exactly) one (\\p{L}+(?: \\p{L}+)?)(?: (?:is|can be|may be) \\p{L}+)?"
+                        + " (?:per|for (?:each|every|any)) (\\p{L}+(?: \\p{L}+)? and \\p{L}+(?: \\p{L}+)?)",
+                m -> readAs("No two " + said.many(m.group(1)) + " share their " + parts(m.group(2)) + "."));
+        form(
                 "the combination of (.+?) (?:is|must be) unique",
                 m -> refused("of which entity? Say: No two … share their " + parts(m.group(1)) + "."));
         form(
@@ -98,24 +101,52 @@ final class FactPhrasings extends SentenceForms {
                 m -> said.entity(m.group(1)).isPresent() ? Optional.empty() : attributes.fact(m.group(1), "unique"));
     }
 
-    /** "Gates are identified by a letter and a number", of which nobody has spoken yet. */
-    private Optional<Phrasing> newlyIdentified(String noun, String list) {
+    /**
+     * "Gates are identified by a letter and a number", of which nobody has spoken yet.
+     *
+     * @param article of the first part; "the" and "its" point at what is there
+     */
+    private Optional<Phrasing> newlyIdentified(String noun, String article, String list) {
+        Optional<Entity> owner = said.entity(noun);
+        boolean bare =
+                owner.filter(known -> !known.body().attributes().isEmpty()).isEmpty();
+        boolean keyed = owner.filter(known -> !known.body().key().isEmpty()).isPresent();
         List<String> parts = SaidNouns.members(list);
-        boolean keyed =
-                said.entity(noun).filter(owner -> !owner.body().key().isEmpty()).isPresent();
-        if (keyed || !parts.stream().allMatch(part -> isNewAttribute(noun, part))) {
+        boolean made = article.toLowerCase(Locale.ROOT).startsWith("a") || bare && parts.size() > 1;
+        List<String> owners = parts.stream().filter(said::isEntity).toList();
+        List<String> own = parts.stream().filter(part -> !said.isEntity(part)).toList();
+        if (!made || keyed || own.isEmpty() || !own.stream().allMatch(part -> isNewAttribute(noun, part))) {
             return identified(noun, list);
         }
         String one = said.one(noun);
-        return parts.size() == 1
-                ? readAs("Each " + one + " has " + part(SaidNouns.bare(list)) + " (key).")
-                : readAs(
-                        "Each " + one + " has "
-                                + parts.stream()
-                                        .map(each -> part(SaidNouns.bare(each)))
-                                        .collect(Collectors.joining(", "))
-                                + ".",
-                        "Each " + one + " is identified by its " + parts(list) + ".");
+        String each = "Each " + one;
+        String has =
+                " has " + own.stream().map(part -> part(SaidNouns.bare(part))).collect(Collectors.joining(", "));
+        if (parts.size() == 1) {
+            return readAs(each + has + " (key).");
+        }
+        var sentences = new ArrayList<String>();
+        owners.stream()
+                .filter(other -> !isRelated(noun, other))
+                .forEach(other -> sentences.add(each + " belongs to exactly one " + said.one(other) + "."));
+        sentences.add(each + has + ".");
+        sentences.add(each + " is identified by its " + parts(list) + ".");
+        return Optional.of(new ReadAs(sentences));
+    }
+
+    private boolean isRelated(String noun, String other) {
+        Optional<Entity> one = said.entity(noun);
+        return one.isPresent()
+                && said.entity(other)
+                        .filter(known -> Stream.concat(said.between(one.get(), known), said.between(known, one.get()))
+                                .findAny()
+                                .isPresent())
+                        .isPresent();
+    }
+
+    /** "A seat is known by its row and number within the hall": what it stands in comes first. */
+    private Optional<Phrasing> identifiedWithin(Cut found) {
+        return newlyIdentified(found.group(1), "", SaidNouns.bare(found.group(3)) + ", " + found.group(2));
     }
 
     private Optional<Phrasing> notShared(String nouns, String shared) {
@@ -135,7 +166,8 @@ final class FactPhrasings extends SentenceForms {
     }
 
     private Optional<Phrasing> identified(String noun, String list) {
-        String parts = said.entity(noun).map(owner -> ofItsOwn(owner, list)).orElse(list);
+        String parts =
+                said.entity(noun).map(owner -> SaidNouns.ofItsOwn(owner, list)).orElse(list);
         return readAs("Each " + said.one(noun) + " is identified by its " + parts(parts) + ".");
     }
 
@@ -150,18 +182,6 @@ final class FactPhrasings extends SentenceForms {
                 && said.entity(noun)
                         .filter(owner -> owner.body().attribute(bare).isPresent())
                         .isEmpty();
-    }
-
-    /** "The wagon number" of a wagon is its number, where it has one. */
-    private static String ofItsOwn(Entity owner, String list) {
-        String bare = SaidNouns.bare(list);
-        int name = owner.name().length();
-        boolean prefixed = bare.regionMatches(true, 0, owner.name() + " ", 0, name + 1);
-        return prefixed
-                        && owner.body().attribute(bare).isEmpty()
-                        && owner.body().attribute(bare.substring(name + 1)).isPresent()
-                ? bare.substring(name + 1)
-                : list;
     }
 
     private static String parts(String list) {
@@ -285,6 +305,9 @@ final class FactPhrasings extends SentenceForms {
     }
 
     private void others() {
+        form(
+                "(?:an? |each |every |the |all )?(.+?) (?:can|may) be (out of \\p{L}+|\\p{L}+(?:ed|wn|en|ught))",
+                m -> said.isEntity(m.group(1)) ? happens(said.one(m.group(1)), m.group(2)) : Optional.empty());
         form("(.+?) (?:functionally )?determines? (.+)", this::determines);
         form("(.+?) (?:is|are) (?:measured |given |kept |recorded |expressed )?in (\\p{L}+)", m -> attributes
                 .meant(m.group(1))
@@ -304,6 +327,15 @@ final class FactPhrasings extends SentenceForms {
                     return refused("two rules stand here. Say: Each " + one + " starts at exactly one " + place
                             + ". And: Each " + one + " ends at exactly one " + place + ".");
                 });
+    }
+
+    /** "An appointment can be cancelled": whether it has been, or when. */
+    private static Optional<Phrasing> happens(String noun, String what) {
+        String has = "Each " + noun + " has ";
+        return what.contains(" ")
+                ? readAs(has + what + ": yes/no.")
+                : Optional.of(new Phrasing.Either(
+                        List.of(ReadAs.of(has + what + ": yes/no."), ReadAs.of(has + "[" + what + " at]: moment."))));
     }
 
     /** "A tariff is valid from a date until a date": a day or a moment is a value, and no entity. */

@@ -23,7 +23,7 @@ public final class Phrasings {
     private static final Pattern SPOKEN = Pattern.compile(
             "(?i)\\b(?:every|and each|can|may|must|should|might|will|has to|have to|needs to|an?|the|its|their|several|many|multiple|some"
                     + "|fewer|less|more|only one|one single|one and only|up to|or several|or many|optional(?:ly)?|either|another"
-                    + "|about|around|roughly|nearly|n?varchar2?|string|int|integer|bigint|numeric|bool|boolean|timestamp|datetime|(?!exactly\\b)exc?\\w{2,6}ly)\\b"
+                    + "|about|around|roughly|nearly|n?varchar2?|string|int|integer|bigint|numeric|bool|boolean|timestamp|datetime|date and time|(?!exactly\\b)exc?\\w{2,6}ly)\\b"
                     + "|\\d ?\\.\\.| has .*\\band\\b| has unique | has:");
 
     /** An option of a relationship between its two clauses. */
@@ -62,10 +62,14 @@ public final class Phrasings {
     /** A longer sentence is a list of attributes, or none that people say. */
     private static final int LONGEST_SAID = 1_500;
 
+    private static final Pattern KIND = Pattern.compile(
+            "(?i)(?:an?|the) \\p{L}+(?: \\p{L}+)? is an? (?!(?:kind|type|sort) )\\p{L}+(?: \\p{L}+)?\\.?");
+
     private int readingsLeft;
 
     private final SaidNouns said;
     private final VolumePhrasings volumes;
+    private final MeasurePhrasings measures;
     private final FactPhrasings facts;
     private final RulePhrasings rules;
     private final DeletionPhrasings deletions;
@@ -83,6 +87,7 @@ public final class Phrasings {
         this.relations = new RelationPhrasings(said);
         this.volumes = new VolumePhrasings(design, said);
         var spoken = new SaidAttributes(said);
+        this.measures = new MeasurePhrasings(said, spoken);
         this.facts = new FactPhrasings(said, spoken);
         this.rules = new RulePhrasings(said, spoken);
         this.deletions = new DeletionPhrasings(design, said);
@@ -141,6 +146,7 @@ public final class Phrasings {
         return JoinedSentences.isIn(masked)
                 || TWO_OBJECTS.matcher(masked).matches()
                 || TWO_PLACES.matcher(masked).matches()
+                || masked.indexOf(':') < 0 && relations.isOfMeasure(sentence)
                 || !LISTS.matcher(masked).find() && relations.isOfLongerName(sentence);
     }
 
@@ -149,6 +155,9 @@ public final class Phrasings {
             return Optional.empty();
         }
         String sentence = PlainWording.of(said);
+        if (!sentence.equals(said) && KIND.matcher(Quoted.masked(sentence)).matches()) {
+            return Optional.of(Phrasing.ReadAs.of(sentence)); // "a conductor is a musician too"
+        }
         boolean several = JoinedSentences.isIn(Quoted.masked(sentence));
         Optional<Phrasing> parts = several
                 ? JoinedSentences.ofOneSubject(sentence, relations::subjectEnd, this::readingOfPart)
@@ -157,6 +166,7 @@ public final class Phrasings {
                 .or(() -> JoinedSentences.joined(sentence, relations::isInverse, this::readingOfPart))
                 .or(() -> rule(sentence))
                 .or(() -> volumes.of(sentence))
+                .or(() -> measures.of(sentence))
                 .or(() -> deletions.of(sentence))
                 .or(() -> rules.of(sentence))
                 .or(() -> facts.of(sentence))
@@ -235,7 +245,12 @@ public final class Phrasings {
         boolean together = masked.matches("(?is).* (?:is|are) identified by .* together with .*");
         boolean partOf = masked.matches("(?is)the [^:]* of (?:the|an?|each|every) [^:]* is an? .*");
         boolean twoKinds = masked.matches("(?is)there are (?!about [0-9]).*");
-        return !together && !partOf && !twoKinds && CANONICAL.matcher(masked).matches();
+        boolean alike = masked.matches("(?is).* (?:is|are) (?:also an? .*|an? .* (?:too|also|as well)\\.?)");
+        return !together
+                && !partOf
+                && !twoKinds
+                && !alike
+                && CANONICAL.matcher(masked).matches();
     }
 
     private static boolean isTheSame(Phrasing found, String sentence) {

@@ -63,6 +63,14 @@ final class PlainWording {
             plainer("\\b(be|is|are) an? (\\p{L}+ (?:of|in|at|for|on|to)) " + COUNTED, "$1 $2 "),
             plainer("^(?:and|also|so|then|note that|of course),? (?=\\S)", ""),
             plainer(",? (?:too|as well)(?=\\.?$)", ""),
+            plainer("(?<=\\b(?:is|are|can|may|must)) also (?=\\S)", " "),
+            plainer(
+                    "\\b((?:at|in|from|to|on|with|by) )(exactly one|one|an?) (\\p{L}+(?: \\p{L}+)?)(,? and \\p{L}+ (?:at|in|from|to|on|with|by) )another(?: one)?(?=\\.?$)",
+                    "$1$2 $3$4one $3"),
+            plainer(
+                    "\\b(?:one|an?) (\\p{L}+(?: \\p{L}+)?),? (?:but |and |or )?(?:sometimes|occasionally|possibly|in some cases)(?: also)?(?: (?:by|of|in|on|at|to|with|for))?"
+                            + " (?:several|more|many|two or more|more than one)(?: of them)?(?=\\.?$)",
+                    "one or more $1"),
             plainer(
                     ", (?=(?:which|that) (?:is|are|must be|has to be|should be|cannot be|can't be|must not be|may not be) (?:unique|optional|positive|(?:never )?negative)\\b)",
                     " "),
@@ -95,10 +103,10 @@ final class PlainWording {
             plainer("\\b(?:does not|doesn't|do not|don't) (?:have|need) to have (?=\\S)", "may have "),
             plainer("\\b(?:give|provide|tell|leave|supply)s? us (?:with )?(?:their|its|an?|the) (?=\\S)", "have a "),
             plainer(
-                    "^there (?:is|are|must be|will be) (?!about |around |some \\d)(.+?) (?:per|(?:for|in|on|at) (?:each|every|any)) (.+?)(?=\\.?$)",
+                    "^there (?:is|are|must be|will be) (?!about |around |some \\d|(?:at most|only|exactly|no more than) one .* (?:per|for) .* and )(.+?) (?:per|(?:for|in|on|at) (?:each|every|any)) (.+?)(?=\\.?$)",
                     "Each $2 has $1"),
             plainer(
-                    "^there (?:can|may|must|should) be (.+?) (?:per|(?:for|in|on|at) (?:each|every|any|an?)) (.+?)(?=\\.?$)",
+                    "^there (?:can|may|must|should) be (?!(?:at most|only|exactly|no more than) one .* (?:per|for) .* and )(.+?) (?:per|(?:for|in|on|at) (?:each|every|any|an?)) (.+?)(?=\\.?$)",
                     "Each $2 can have $1"));
 
     private PlainWording() {}

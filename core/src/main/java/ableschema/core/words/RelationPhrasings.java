@@ -178,6 +178,17 @@ final class RelationPhrasings {
         return options.find() ? options.start() : sentence.length();
     }
 
+    /** Whether a sentence counts what something is measured in: "lasts 30 minutes". */
+    boolean isOfMeasure(String sentence) {
+        Optional<Found> quantity = Counts.find(Quoted.masked(sentence), 0);
+        return quantity.isPresent()
+                && ClauseCheck.isUnit(
+                        sentence.substring(quantity.get().end()).strip().replaceFirst("\\.+$", ""))
+                && clause(sentence.strip().replaceFirst("\\.+$", ""))
+                        .flatMap(check::slip)
+                        .isPresent();
+    }
+
     /** Whether a sentence leads to something whose name ends in that of a known entity, and is none itself. */
     boolean isOfLongerName(String sentence) {
         Optional<Found> quantity = Counts.find(Quoted.masked(sentence), 0);

@@ -16,7 +16,7 @@ final class RulePhrasings extends SentenceForms {
     private static final Map<String, Integer> POWERS = Map.of("thousand", 3, "million", 6, "billion", 9);
     private static final String UNIT = "(?: [\\p{L}%°/³²]+)?";
     private static final String BE =
-            "(?:must be|has to be|have to be|should be|must lie|is|lies|are|ranges|can be|may be)";
+            "(?:must be|has to be|have to be|should be|must lie|is|lies?|are|ranges?|can be|may be)";
     private static final String COMPARED =
             "(at most|no more than|not more than|not above|at least|no less than|not less than|not below|greater than"
                     + "|more than|above|over|less than|fewer than|below|under)";
@@ -29,7 +29,7 @@ final class RulePhrasings extends SentenceForms {
     private final SaidAttributes attributes;
 
     RulePhrasings(SaidNouns said, SaidAttributes attributes) {
-        super("is|are|be|can|cannot|may|must|mustn|should|shouldn|will|has|have|defaults?|lies?|ranges|comes?");
+        super("is|are|be|can|cannot|may|must|mustn|should|shouldn|will|has|have|defaults?|lies?|ranges?|go|run|comes?");
         this.said = said;
         this.attributes = attributes;
         left();
@@ -83,6 +83,9 @@ final class RulePhrasings extends SentenceForms {
     private void bounds() {
         form(
                 "(.+?) " + BE + " (?:always )?(?:between|from) " + NUMBER + UNIT + " (?:and|to) " + NUMBER + UNIT,
+                m -> attributes.fact(m.group(1), "between " + number(m.group(2)) + " and " + number(m.group(3))));
+        form(
+                "(.+?s) (?:go|run) from " + NUMBER + UNIT + " (?:up )?to " + NUMBER + UNIT,
                 m -> attributes.fact(m.group(1), "between " + number(m.group(2)) + " and " + number(m.group(3))));
         form(
                 "(.+?) " + BE + " (?:always )?" + COMPARED + " " + NUMBER + UNIT,
@@ -215,7 +218,10 @@ final class RulePhrasings extends SentenceForms {
     /** "The end time must be after the start time", of the one entity that has both. */
     private Optional<Phrasing> compared(String left, String modal, String order, String right) {
         Optional<Meant> of = attributes.meant(left);
-        String other = SaidNouns.bare(right);
+        String bareRight = SaidNouns.bare(right);
+        String other = of.flatMap(meant -> said.entity(meant.owner()))
+                .map(entity -> SaidNouns.ofItsOwn(entity, bareRight))
+                .orElse(bareRight);
         Optional<String> owner =
                 of.map(Meant::owner).or(() -> said.ownerOf(List.of(left, other)).map(said.nouns()::one));
         if (owner.isEmpty()) {

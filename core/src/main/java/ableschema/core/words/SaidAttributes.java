@@ -53,8 +53,9 @@ final class SaidAttributes {
         }
         return said.ownerOf(List.of(phrase))
                 .map(owner -> new Meant(said.nouns().one(owner), SaidNouns.attribute(owner, phrase)))
-                .or(() -> behindItsEntity(phrase))
-                .or(() -> ofTheOnlyOne(phrase));
+                .or(() -> behindItsEntity(phrase, false))
+                .or(() -> ofTheOnlyOne(phrase))
+                .or(() -> behindItsEntity(phrase, true));
     }
 
     /** "Email addresses" are the email address of whatever has one, and "the length" what is measured in metres, where nothing else has it. */
@@ -63,6 +64,11 @@ final class SaidAttributes {
                 .map(each -> new Meant(said.nouns().one(each.getKey()), Nouns.listed(each.getValue())))
                 .toList();
         return meant.size() == 1 ? Optional.of(meant.get(0)) : Optional.empty();
+    }
+
+    /** The attribute of an entity that a name, or a name without its unit, means; empty where there is none. */
+    Optional<String> of(String noun, String attribute) {
+        return said.entity(noun).flatMap(owner -> known(owner, attribute)).map(Nouns::listed);
     }
 
     private Optional<Meant> named(String noun, String attribute) {
@@ -74,8 +80,12 @@ final class SaidAttributes {
         return Optional.of(new Meant(said.one(noun), name));
     }
 
-    /** "Station names" are the name of each station, which has one. */
-    private Optional<Meant> behindItsEntity(String phrase) {
+    /**
+     * "Station names" are the name of each station.
+     *
+     * @param making whether it may be one that is not known yet
+     */
+    private Optional<Meant> behindItsEntity(String phrase, boolean making) {
         String bare = SaidNouns.bare(phrase);
         int known = said.nouns().leadingLength(bare);
         if (known <= 0 || known >= bare.length()) {
@@ -83,7 +93,7 @@ final class SaidAttributes {
         }
         return said.entity(bare.substring(0, known))
                 .flatMap(owner -> known(owner, bare.substring(known).strip())
-                        .or(() -> severalOf(bare.substring(known).strip()))
+                        .or(() -> making ? severalOf(bare.substring(known).strip()) : Optional.empty())
                         .map(name -> new Meant(said.nouns().one(owner), Nouns.listed(name))));
     }
 

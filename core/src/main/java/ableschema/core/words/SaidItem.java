@@ -20,13 +20,18 @@ final class SaidItem {
             new String[] {"(?:string|varchar|clob)\\b", "text"},
             new String[] {"(?:big|small|tiny)?int(?:eger)?\\b", "whole"},
             new String[] {"bool(?:ean)?\\b", "yes/no"},
-            new String[] {"(?:timestamp|datetime)\\b", "moment"},
+            new String[] {"(?:timestamp|datetime|date ?(?:and|/|-) ?time)\\b", "moment"},
             new String[] {"(?:float|double(?: precision)?)\\b", "real"},
             new String[] {"(?:blob|binary)\\b", "bytes"});
 
     /** "A budget, which cannot be negative". */
     private static final Pattern NEVER_NEGATIVE = Pattern.compile(
             "(.+?),? (?:which|that) (?:cannot|can't|can not|must not|may not|must never) be negative|(.+?),? (?:which|that) (?:is|are) never negative",
+            CASE);
+
+    /** "A state which is either open or closed". */
+    private static final Pattern STATES = Pattern.compile(
+            "(\\p{L}[\\p{L} ]*?),? (?:(?:which|that) (?:is|can be|may be|must be)(?: one of| either)?|either) (\\p{L}[\\p{L}-]*) or (\\p{L}[\\p{L}-]*)",
             CASE);
 
     /** "A barcode which must be unique". */
@@ -92,6 +97,10 @@ final class SaidItem {
         Matcher never = NEVER_NEGATIVE.matcher(name);
         if (never.matches()) {
             return item(never.group(1) == null ? never.group(2) : never.group(1)) + " (at least 0)";
+        }
+        Matcher states = STATES.matcher(name);
+        if (states.matches()) {
+            return states.group(1) + " (one of " + states.group(2) + ", " + states.group(3) + ")";
         }
         Matcher told = TOLD_OF.matcher(name);
         if (told.matches() && told.group(2).equalsIgnoreCase("unique")) {

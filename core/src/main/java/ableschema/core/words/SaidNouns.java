@@ -22,7 +22,7 @@ final class SaidNouns {
             "(?:(?:its|their) own |an? |the |each |every |all |any |its |their |his |her |our |my |your |this |one )+(?=\\S)",
             Pattern.CASE_INSENSITIVE);
     private static final Pattern BETWEEN = Pattern.compile(
-            "\\s*,\\s*(?:and |or |as well as )?|\\s+(?:and|as well as|together with|plus)\\s+",
+            "\\s*,\\s*(?:and |or |as well as )?|(?<!: ?date)\\s+(?:and|as well as|together with|plus)\\s+",
             Pattern.CASE_INSENSITIVE);
 
     private static final Pattern DIGITS = Pattern.compile(": ?decimal \\d+ ?(,) ?\\d", Pattern.CASE_INSENSITIVE);
@@ -196,7 +196,19 @@ final class SaidNouns {
 
     /** The name of an attribute as its entity has it, so that its letters are the same. */
     static String attribute(Entity of, String phrase) {
-        String name = bare(phrase);
+        String name = ofItsOwn(of, bare(phrase));
         return Nouns.listed(of.body().attribute(name).map(Attribute::name).orElse(name));
+    }
+
+    /** "The wagon number" of a wagon is its number, where it has one and nothing that is called so in full. */
+    static String ofItsOwn(Entity owner, String attribute) {
+        String bare = bare(attribute);
+        int name = owner.name().length();
+        boolean prefixed = bare.regionMatches(true, 0, owner.name() + " ", 0, name + 1);
+        return prefixed
+                        && owner.body().attribute(bare).isEmpty()
+                        && owner.body().attribute(bare.substring(name + 1)).isPresent()
+                ? bare.substring(name + 1)
+                : attribute;
     }
 }

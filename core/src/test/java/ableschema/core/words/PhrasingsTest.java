@@ -183,7 +183,7 @@ class PhrasingsTest {
             delimiter = '|',
             textBlock =
                     """
-            A pallet weighs at most 900 kg.       | Each pallet has size in kg
+            A pallet holds at most 900 kg.        | Each pallet has size in kg
             A shift lasts four hours.             | Each shift has size in hours
             A seal code is 8 characters.          | Each seal code has size in characters
             A fee must be a positive number.      | whose fee?

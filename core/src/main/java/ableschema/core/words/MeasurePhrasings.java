@@ -1,0 +1,55 @@
+package ableschema.core.words;
+
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+
+/** Phrasings in which a verb, or an adjective, says what is measured: "lasts at most 90 minutes", "is at least 3 metres long". */
+final class MeasurePhrasings extends SentenceForms {
+
+    private static final String NUMBER = "-?\\d+(?:\\.\\d+)?";
+    private static final String BOUNDS = "((?:between|from) " + NUMBER + " (?:and|to) " + NUMBER
+            + "|(?:at most|at least|no more than|no less than|up to|more than|less than) " + NUMBER + ")";
+
+    /** What each measures, by the verb in its plain form and by the adjective. */
+    private static final Map<String, String> MEASURED = Map.of(
+            "last", "duration",
+            "take", "duration",
+            "weigh", "weight",
+            "cost", "price",
+            "long", "length",
+            "wide", "width",
+            "high", "height",
+            "tall", "height",
+            "deep", "depth",
+            "heavy", "weight");
+
+    private final SaidNouns said;
+    private final SaidAttributes attributes;
+
+    MeasurePhrasings(SaidNouns said, SaidAttributes attributes) {
+        super("lasts?|takes?|weighs?|costs?|long|wide|high|tall|deep|heavy");
+        this.said = said;
+        this.attributes = attributes;
+        String may = "(?:(?:can|may|must|should|has to|have to) )?";
+        form(
+                "(?:an? |each |every |all )?(.+?) " + may + "(last|take|weigh|cost)s? " + BOUNDS + " (\\p{L}+)",
+                m -> measured(m.group(1), m.group(2), m.group(3), m.group(4)));
+        form(
+                "(?:an? |each |every |all )?(.+?) " + may + "(?:is|are|be) " + BOUNDS
+                        + " (\\p{L}+) (long|wide|high|tall|deep|heavy)",
+                m -> measured(m.group(1), m.group(4), m.group(2), m.group(3)));
+    }
+
+    private Optional<Phrasing> measured(String noun, String by, String bounds, String unit) {
+        if (!ClauseCheck.isUnit(unit)
+                || SaidItem.signs("1 " + unit).isPresent()
+                || said.endsIn(noun).isPresent()) {
+            return Optional.empty();
+        }
+        String measure = MEASURED.get(by.toLowerCase(Locale.ROOT));
+        String one = said.one(noun);
+        String name = attributes.of(one, measure).orElse(measure + " in " + unit.toLowerCase(Locale.ROOT));
+        return readAs("Each " + one + " has " + SaidItem.item(name + " " + bounds) + ".");
+    }
+}
