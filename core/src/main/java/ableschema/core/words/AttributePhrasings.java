@@ -52,6 +52,10 @@ final class AttributePhrasings {
             "(?:an? |each |every |the )?(.+?) (?:consists? of|is composed of|are composed of|is made up of|are made up of|comprises?) (.+)",
             CASE);
 
+    private static final Pattern NOTED = Pattern.compile(
+            "(?:the |an? )?(\\p{L}+(?: \\p{L}+)?) (?:is|are) (?:noted|recorded|stored|kept|registered|written down) (?:(?:at|for|with|on|of) (?:each|every)|per) (\\p{L}+(?: \\p{L}+)?)\\.?",
+            CASE);
+
     /** What has types, and may be spoken of by its values: "waste types: paper, glass". */
     private static final Pattern SORTED = Pattern.compile(
             "(?:.* )?(?:types|kinds|sorts|categories|classes|statuses|states|colours|colors|sizes|levels|grades)",
@@ -89,6 +93,10 @@ final class AttributePhrasings {
         if (parts.isPresent()) {
             return parts;
         }
+        Optional<Phrasing> noted = Cut.of(NOTED, sentence).flatMap(this::noted);
+        if (noted.isPresent()) {
+            return noted;
+        }
         return Cut.of(HAS, sentence)
                 .or(() -> Cut.of(STORES, sentence)
                         .filter(cut -> !SaidNouns.bare(cut.group(1) + " x").equals("x")))
@@ -99,6 +107,18 @@ final class AttributePhrasings {
         return SORTED.matcher(heading).matches()
                 && SaidNouns.members(list).stream()
                         .noneMatch(each -> FEATURE.matcher(each).matches());
+    }
+
+    /** "The mileage is noted at every repair" is known of each; several are things of their own. */
+    private Optional<Phrasing> noted(Cut found) {
+        String noun = found.group(2);
+        if (!said.isEntity(noun) || SaidNouns.members(found.group(1)).size() > 1) {
+            return Optional.empty();
+        }
+        return said.isPlural(found.group(1)) || said.isEntity(found.group(1))
+                ? Optional.of(
+                        ReadAs.of("Each " + said.one(noun) + " has any number of " + said.many(found.group(1)) + "."))
+                : attributes(noun, found.group(1));
     }
 
     /** Several things of which none is an entity, or many, are what is known of it. */
@@ -119,6 +139,9 @@ final class AttributePhrasings {
 
     private Optional<Phrasing> has(Cut has) {
         String list = has.group(4);
+        if (OF_A_KIND.matcher(list).matches()) {
+            return Optional.empty(); // "has a mentor, who is a teacher" leads to one of another kind
+        }
         String masked = Quoted.masked(list);
         boolean counted = Counts.begin(masked) && !SIGNED.matcher(masked).lookingAt();
         List<String> members = SaidNouns.members(list);
@@ -204,12 +227,20 @@ final class AttributePhrasings {
             "(?:at most|at least|no more than|no less than|up to|greater than|more than|less than|between|from) -?[\\d.,]+(?: (?:and|to) -?[\\d.,]+)?",
             CASE);
 
+    private static final Pattern PRESET = Pattern.compile("(?:-?[\\d.]+|\\p{L}+) by default", CASE);
+
+    private static final Pattern OF_A_KIND = Pattern.compile(
+            "an? \\p{L}+(?: \\p{L}+)?, (?:who|which) (?:is|must be|has to be) (?:also )?an? \\p{L}+(?: \\p{L}+)?\\.?",
+            CASE);
+
     /** "A number of seats, at least 1" is one attribute. */
     private static List<String> withBounds(List<String> members) {
         var joined = new ArrayList<String>();
         for (String member : members) {
             int last = joined.size() - 1;
-            if (last >= 0 && BOUND.matcher(member).matches()) {
+            if (last >= 0
+                    && (BOUND.matcher(member).matches()
+                            || PRESET.matcher(member).matches())) {
                 joined.set(last, joined.get(last) + " " + member);
             } else {
                 joined.add(member);

@@ -117,10 +117,21 @@ final class AttributeWords {
     }
 
     private String said(Attribute attribute) {
-        String name = Nouns.listed(attribute.name());
         String rest = typeAndFlags(attribute);
         boolean typed = !attribute.type().equals(DataTypes.UNDECIDED);
+        boolean bare = !typed
+                && rest.isEmpty()
+                && !attribute.optional()
+                && attributes().count() == 1;
+        String name = bare && isPluralOfEntity(attribute.name())
+                ? Quoted.of(attribute.name())
+                : Nouns.listed(attribute.name());
         return (attribute.optional() ? "[" + name + "]" : name) + (typed ? ": " : "") + rest;
+    }
+
+    /** "Each row has seats" would be read as rows that have several seats. */
+    private boolean isPluralOfEntity(String name) {
+        return new SaidNouns(design, Set.of()).entity(name).isPresent();
     }
 
     /** What stands behind the colon: the type, and in brackets what else there is to say. */

@@ -34,6 +34,9 @@ public final class DesignReader {
 
     private Document document;
 
+    /** Whether what a sentence speaks of, and no other has made, is made by it. */
+    private boolean last;
+
     private DesignReader(Document start, boolean strict) {
         this.document = start;
         this.strict = strict;
@@ -92,6 +95,8 @@ public final class DesignReader {
             }
         }
         reader.readAgain();
+        reader.last = true;
+        reader.readAgain();
         reader.readings.sort(Comparator.comparingInt(ReadAs::line));
         return new Result(reader.document, List.copyOf(reader.problems.values()), reader.readings);
     }
@@ -121,7 +126,7 @@ public final class DesignReader {
         SpokenLine.Heard heard = strict
                 ? new SpokenLine.Heard(
                         new RuleLine(document.design(), Optional.empty(), ids).read(said.text()), List.of(), List.of())
-                : new SpokenLine(document.design(), Optional.empty(), ids, expected).read(said.text());
+                : new SpokenLine(document.design(), Optional.empty(), ids, expected, last).read(said.text());
         if (heard.understanding() instanceof Understanding.NotUnderstood not) {
             used.removeAll(made);
             problems.put(said, new Problem(said.line(), said.offset() + not.start() + 1, not.problem()));

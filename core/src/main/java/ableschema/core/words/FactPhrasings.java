@@ -6,10 +6,10 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.function.Function;
 import java.util.regex.MatchResult;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
-import java.util.stream.Stream;
 
 /** Phrasings of what tells one from another, of kinds, of single attributes and of dependencies. */
 final class FactPhrasings extends SentenceForms {
@@ -25,15 +25,28 @@ final class FactPhrasings extends SentenceForms {
     /** A kind is called by no more words than these. */
     private static final int MOST_WORDS = 3;
 
+    /** Of words of so few letters many are alike. */
+    private static final int SHORT = 4;
+
     private final SaidNouns said;
     private final SaidAttributes attributes;
 
-    FactPhrasings(SaidNouns said, SaidAttributes attributes) {
+    private final boolean last;
+    private final Function<String, Optional<Phrasing>> otherSide;
+
+    /**
+     * @param last      whether what identifies something is made where nobody has spoken of it
+     * @param otherSide finds the rule of which a sentence says the other side
+     */
+    FactPhrasings(
+            SaidNouns said, SaidAttributes attributes, boolean last, Function<String, Optional<Phrasing>> otherSide) {
         super(
                 "is|are|has|have|can|may|must|only|at most|no more|exactly|share|identif\\w+|determines?|depends?|goes|runs|leads|moves|travels|sails|flies"
                         + "|date|day|time|moment|year");
         this.said = said;
         this.attributes = attributes;
+        this.last = last;
+        this.otherSide = otherSide;
         keys();
         computations();
         kinds();
@@ -60,7 +73,16 @@ final class FactPhrasings extends SentenceForms {
         form("(.+?) (?:uniquely )?identif(?:ies|y) (.+)", m -> identified(m.group(2), m.group(1)));
         form(
                 "(.+?) (?:is|are) numbered(?: consecutively)? (?:inside|within|in|per) (.+)",
-                m -> identified(m.group(1), SaidNouns.bare(m.group(2)) + ", number"));
+                m -> newlyIdentified(m.group(1), "", SaidNouns.bare(m.group(2)) + ", number"));
+        String within =
+                " (?:must be |has to be |is |are )?unique (?:within|per|in|inside|on|at) (?:its |their |the |an? |each |every )?(.+)";
+        form(
+                "(?:the )?(.+?) of (?:an? |each |every |the )?(.+?)" + within,
+                m -> uniqueWithin(m.group(2), m.group(1), m.group(3)));
+        form("(?:an? |the )?(.+?)'s (.+?)" + within, m -> uniqueWithin(m.group(1), m.group(2), m.group(3)));
+        form(
+                "(.+?) (?:has|have) (?:an? |its |their )?(.+?)(?: (?:that|which))?" + within,
+                m -> uniqueWithin(m.group(1), m.group(2), m.group(3)));
         form("(.+?) (?:is|are) (?:only )?unique (?:only )?(?:within|per|in|inside) (.+)", this::withinAnother);
         form(
                 "no two (.+?) (?:have|has|share|can have|may have|may share) (?:the|a) same (.+?)" + ANY_CASE,
@@ -104,49 +126,83 @@ final class FactPhrasings extends SentenceForms {
     /**
      * "Gates are identified by a letter and a number", of which nobody has spoken yet.
      *
-     * @param article of the first part; "the" and "its" point at what is there
+     * @param article of the first part; "the" and "its" point at what is there, or will be when another sentence has been read
      */
     private Optional<Phrasing> newlyIdentified(String noun, String article, String list) {
         Optional<Entity> owner = said.entity(noun);
-        boolean bare =
-                owner.filter(known -> !known.body().attributes().isEmpty()).isEmpty();
+        List<String> parts = SaidNouns.members(
+                owner.map(known -> SaidNouns.ofItsOwn(known, list)).orElse(list));
+        List<String> owners = parts.stream()
+                .filter(said::isEntity)
+                .filter(other -> !leadsToOne(noun, other))
+                .toList();
+        List<String> own = parts.stream()
+                .filter(part -> !said.isEntity(part) && !isKnown(owner, part))
+                .toList();
         boolean keyed = owner.filter(known -> !known.body().key().isEmpty()).isPresent();
-        List<String> parts = SaidNouns.members(list);
-        boolean made = article.toLowerCase(Locale.ROOT).startsWith("a") || bare && parts.size() > 1;
-        List<String> owners = parts.stream().filter(said::isEntity).toList();
-        List<String> own = parts.stream().filter(part -> !said.isEntity(part)).toList();
-        if (!made || keyed || own.isEmpty() || !own.stream().allMatch(part -> isNewAttribute(noun, part))) {
+        boolean made = last
+                || article.toLowerCase(Locale.ROOT).startsWith("a") && owners.isEmpty() && own.size() == parts.size();
+        boolean plain = own.stream().allMatch(part -> isNewAttribute(noun, part));
+        if (!made || keyed || !plain || own.isEmpty() && owners.isEmpty()) {
             return identified(noun, list);
         }
-        String one = said.one(noun);
-        String each = "Each " + one;
-        String has =
-                " has " + own.stream().map(part -> part(SaidNouns.bare(part))).collect(Collectors.joining(", "));
-        if (parts.size() == 1) {
-            return readAs(each + has + " (key).");
+        String each = "Each " + said.one(noun);
+        String has = own.stream().map(part -> part(SaidNouns.bare(part))).collect(Collectors.joining(", "));
+        if (parts.size() == 1 && owners.isEmpty() && !last) {
+            return readAs(each + " has " + has + " (key).");
         }
         var sentences = new ArrayList<String>();
-        owners.stream()
-                .filter(other -> !isRelated(noun, other))
-                .forEach(other -> sentences.add(each + " belongs to exactly one " + said.one(other) + "."));
-        sentences.add(each + has + ".");
-        sentences.add(each + " is identified by its " + parts(list) + ".");
+        owners.forEach(other -> sentences.addAll(belonging(noun, other)));
+        if (!own.isEmpty()) {
+            sentences.add(each + " has " + has + ".");
+        }
+        sentences.add(each + " is identified by its " + parts(String.join(", ", parts)) + ".");
         return Optional.of(new ReadAs(sentences));
     }
 
-    private boolean isRelated(String noun, String other) {
+    private static boolean isKnown(Optional<Entity> owner, String part) {
+        return owner.flatMap(known -> known.body().attribute(SaidNouns.bare(part)))
+                .isPresent();
+    }
+
+    /** Whether each of these is known to belong to one of the others. */
+    private boolean leadsToOne(String noun, String other) {
         Optional<Entity> one = said.entity(noun);
+        Optional<Entity> owner = said.entity(other);
         return one.isPresent()
-                && said.entity(other)
-                        .filter(known -> Stream.concat(said.between(one.get(), known), said.between(known, one.get()))
-                                .findAny()
-                                .isPresent())
-                        .isPresent();
+                && owner.isPresent()
+                && (said.between(one.get(), owner.get())
+                                .anyMatch(each -> each.second().cardinality().max() == 1)
+                        || said.between(owner.get(), one.get())
+                                .anyMatch(each -> each.first().cardinality().max() == 1));
+    }
+
+    /** That each belongs to one of another, which may be the other side of what has been said. */
+    private List<String> belonging(String noun, String other) {
+        String sentence = "Each " + said.one(noun) + " belongs to exactly one " + said.one(other) + ".";
+        return otherSide
+                .apply(sentence)
+                .filter(ReadAs.class::isInstance)
+                .map(each -> ((ReadAs) each).sentences())
+                .orElse(List.of(sentence));
     }
 
     /** "A seat is known by its row and number within the hall": what it stands in comes first. */
     private Optional<Phrasing> identifiedWithin(Cut found) {
         return newlyIdentified(found.group(1), "", SaidNouns.bare(found.group(3)) + ", " + found.group(2));
+    }
+
+    /** "The number of a room is unique on its floor". */
+    private Optional<Phrasing> uniqueWithin(String noun, String attribute, String whole) {
+        var sentences = new ArrayList<String>();
+        if (last && said.isEntity(whole) && !leadsToOne(noun, whole)) {
+            sentences.addAll(belonging(noun, whole));
+        }
+        if (!isKnown(said.entity(noun), attribute)) {
+            sentences.add("Each " + said.one(noun) + " has " + part(SaidNouns.bare(attribute)) + ".");
+        }
+        sentences.add("No two " + said.many(noun) + " share their " + parts(whole + ", " + attribute) + ".");
+        return Optional.of(new ReadAs(sentences));
     }
 
     private Optional<Phrasing> notShared(String nouns, String shared) {
@@ -179,9 +235,15 @@ final class FactPhrasings extends SentenceForms {
                 && !said.isEntity(bare)
                 && said.endsIn(bare).isEmpty()
                 && bare.split(" ").length <= MOST_WORDS
-                && said.entity(noun)
-                        .filter(owner -> owner.body().attribute(bare).isPresent())
-                        .isEmpty();
+                && said.entity(noun).stream()
+                        .flatMap(owner -> owner.body().attributes().stream())
+                        .noneMatch(known -> isNearly(known.name(), bare));
+    }
+
+    /** Whether one is the other, or may be meant by it with a slip of the pen. */
+    private static boolean isNearly(String known, String typed) {
+        int slips = typed.length() > SHORT ? 2 : 0;
+        return Spelling.distance(known.toLowerCase(Locale.ROOT), typed.toLowerCase(Locale.ROOT)) <= slips;
     }
 
     private static String parts(String list) {
@@ -222,6 +284,9 @@ final class FactPhrasings extends SentenceForms {
                 m -> said.isPlural(m.group(1)) && said.isPlural(m.group(2))
                         ? readAs("Each " + said.one(m.group(1)) + " is a kind of " + said.one(m.group(2)) + ".")
                         : Optional.empty());
+        form(
+                "(?:an? )?(\\p{L}+(?: \\p{L}+)?) (?:is|are) (?:an? )?(\\p{L}+(?: \\p{L}+)?),? (?:and so|as) (?:is|are) (?:an? |the )?(\\p{L}+(?: \\p{L}+)?)",
+                m -> kindsOf(m.group(2), "a " + m.group(1) + ", a " + m.group(3)));
         form("there are (?:\\w+ )?(?:kinds|types|sorts) of (.+?): ?(.+)", m -> specialKinds(m.group(1), m.group(2)));
         form(
                 "(?:an? |the |each |every )?(.+?) (?:is|are) (?:an? )?(?:type|sort|kind|subtype|special kind)s? of (.+)",
@@ -233,8 +298,7 @@ final class FactPhrasings extends SentenceForms {
                         : Optional.empty());
         form(
                 "(?:all |every |each |an? |the )?(.+?) (?:is|are) (\\p{L}[\\p{L}, -]*,? or \\p{L}[\\p{L} -]*)",
-                m -> SaidNouns.members(m.group(2).replaceAll("(?i),? or ", ", ")).stream()
-                                .allMatch(said::isPlural)
+                m -> areKinds(m.group(1), SaidNouns.members(m.group(2).replaceAll("(?i),? or ", ", ")))
                         ? kindsOf(m.group(1), m.group(2))
                         : Optional.empty());
         form(
@@ -253,6 +317,16 @@ final class FactPhrasings extends SentenceForms {
                         ? Optional.empty()
                         : either(m.group(1), SaidNouns.members(m.group(2).replaceAll("(?i),? or ", ", "))));
         form("(.+?) (?:can|may) be (\\p{L}+) or (\\p{L}+)", m -> either(m.group(1), List.of(m.group(2), m.group(3))));
+    }
+
+    /** "Animals are cows or sheep": the plural of some nouns is no other word. */
+    private boolean areKinds(String general, List<String> kinds) {
+        return kinds.stream().allMatch(said::isPlural)
+                || said.isPlural(general)
+                        && kinds.stream().anyMatch(said::isPlural)
+                        && kinds.stream()
+                                .allMatch(kind ->
+                                        said.isPlural(kind) || said.many(kind).equalsIgnoreCase(kind));
     }
 
     private String defined(String noun) {

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.BiPredicate;
 import java.util.function.Function;
+import java.util.function.Predicate;
 import java.util.function.ToIntFunction;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -21,7 +22,8 @@ final class JoinedSentences {
             ",? (?:and|but) (?:(?:it|they|he|she) )?(?:also |then |always )?(?=(?:is|are|has|have|can|may|must|should|cannot|can't) \\S"
                     + "|\\p{L}+s (?:\\p{L}+ ){0,2}(?:" + COUNTED + ") "
                     + "|(?:stand|belong|live|work|play|hang|lie|start|end|come|lead|refer|own|use|need|contain|teach|attend|write|get|go|make|take|give|sell|buy|pay|receive|rent|borrow|handle|manage|run|hold|keep|send|order|book|visit|join|share|include) (?:\\p{L}+ ){0,2}(?:"
-                    + COUNTED + ") )",
+                    + COUNTED
+                    + ") |(?:write|teach|attend|manage|handle|own|sell|buy|repair|lead|visit|borrow|order|use|make|hold|run|send|clean|drive|check) (?:\\p{L}+ )?\\p{L}+[^s\\W]s\\.?$)",
             Pattern.CASE_INSENSITIVE);
 
     /** Sentences in which "and" joins something else. */
@@ -40,12 +42,12 @@ final class JoinedSentences {
 
     /** "Is sold", "takes place": what is said of each place, or person, behind it. */
     private static final Pattern PLACED = Pattern.compile(
-            "(.+?) ((?:is|are|was|were|has been|have been)(?: \\p{L}+)?|takes? place)(?= (?:of|by|for|on|in|at|with|to|from|about|against|under) )",
+            "(.+?) ((?:is|are|was|were|has been|have been)(?: (?!identified|known|told|recogni|numbered)\\p{L}+)?|takes? place)(?= (?:of|by|for|on|in|at|with|to|from|about|against|under) )",
             Pattern.CASE_INSENSITIVE);
 
     private static final Pattern PLACE = Pattern.compile(
             ",? (?:and )?(?:by|for|on|in|at|with|to|from|about|against|under) (?=(?:" + COUNTED
-                    + "|another|a given|a certain) )",
+                    + "|another|a given|a certain) |\\p{L}+[^s\\W]s(?= (?:by|for|on|in|at|with|to|from)\\b|$))",
             Pattern.CASE_INSENSITIVE);
 
     /** Another sentence is looked for at no more places than these. */
@@ -95,6 +97,31 @@ final class JoinedSentences {
     static Optional<Phrasing> joined(
             String sentence, BiPredicate<String, String> together, Function<String, Optional<Phrasing>> reading) {
         return joined(JOINED, sentence, together, reading);
+    }
+
+    /**
+     * Reads what is said of several things at once: "Dentists and assistants work in a practice." Empty where it is not.
+     *
+     * @param plural whether a noun is one in the plural
+     */
+    static Optional<Phrasing> ofTwoSubjects(
+            String sentence, Predicate<String> plural, Function<String, Optional<Phrasing>> reading) {
+        String text = sentence.replaceFirst("\\.+$", "");
+        String masked = Quoted.masked(text);
+        for (String nouns : List.of("\\p{L}+", "\\p{L}+ \\p{L}+")) {
+            Matcher two = Pattern.compile("(?i)(?:all )?(\\p{L}+(?: \\p{L}+)?) and (" + nouns + ") (.+)")
+                    .matcher(masked);
+            if (two.matches() && plural.test(two.group(1)) && plural.test(two.group(2))) {
+                String rest = " " + text.substring(two.start(3)) + ".";
+                Optional<Phrasing> first = reading.apply(two.group(1) + rest).filter(JoinedSentences::isRead);
+                Optional<Phrasing> second = first.flatMap(
+                        found -> reading.apply(two.group(2) + rest).filter(JoinedSentences::isRead));
+                if (second.isPresent()) {
+                    return Optional.of(both(first.get(), second.get()));
+                }
+            }
+        }
+        return Optional.empty();
     }
 
     /** Reads what stands before and behind a semicolon as a sentence each; empty where one of them is none. */

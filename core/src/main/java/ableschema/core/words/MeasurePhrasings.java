@@ -9,7 +9,8 @@ final class MeasurePhrasings extends SentenceForms {
 
     private static final String NUMBER = "-?\\d+(?:\\.\\d+)?";
     private static final String BOUNDS = "((?:between|from) " + NUMBER + " (?:and|to) " + NUMBER
-            + "|(?:at most|at least|no more than|no less than|up to|more than|less than) " + NUMBER + ")";
+            + "|(?:at most|at least|no more than|no less than|up to|more than|less than) " + NUMBER
+            + "|some|several|a (?:certain )?number of)";
 
     /** What each measures, by the verb in its plain form and by the adjective. */
     private static final Map<String, String> MEASURED = Map.of(
@@ -41,6 +42,10 @@ final class MeasurePhrasings extends SentenceForms {
                 m -> measured(m.group(1), m.group(4), m.group(2), m.group(3)));
     }
 
+    private static String bounded(String bounds) {
+        return bounds.matches("(?i)(?:some|several|a .*)") ? "" : " " + bounds;
+    }
+
     private Optional<Phrasing> measured(String noun, String by, String bounds, String unit) {
         if (!ClauseCheck.isUnit(unit)
                 || SaidItem.signs("1 " + unit).isPresent()
@@ -50,6 +55,6 @@ final class MeasurePhrasings extends SentenceForms {
         String measure = MEASURED.get(by.toLowerCase(Locale.ROOT));
         String one = said.one(noun);
         String name = attributes.of(one, measure).orElse(measure + " in " + unit.toLowerCase(Locale.ROOT));
-        return readAs("Each " + one + " has " + SaidItem.item(name + " " + bounds) + ".");
+        return readAs("Each " + one + " has " + SaidItem.item(name + bounded(bounds)) + ".");
     }
 }

@@ -16,7 +16,7 @@ final class NewNames {
                     + "|from|to|of|about|per|during|before|after|an?|the|as|be|been|is|are|has|have|can|may|must|it|they|there";
     private static final String WITHIN =
             "and|or|but|between|who|which|whose|that|each|every|if|when|because|so|than|is|are|has|have|can|may|must|once|twice|an?|the|our|like"
-                    + "|such|never|always|within|also|too|still|already|often|sometimes|usually|(?:at|of at) (?:least|most)|exactly|up to";
+                    + "|such|never|always|within|also|together|too|still|already|often|sometimes|usually|(?:at|of at) (?:least|most)|exactly|up to";
 
     /** In the name of an entity; an attribute may be called "address line 2". */
     private static final Pattern ENTITY = Pattern.compile(

@@ -62,6 +62,9 @@ public final class Phrasings {
     /** A longer sentence is a list of attributes, or none that people say. */
     private static final int LONGEST_SAID = 1_500;
 
+    /** "Each row has seats", which are no attribute where seats are known of. */
+    private static final Pattern HAS_ONLY = Pattern.compile("(?i)each [^;:,()]+? has (\\p{L}+(?: \\p{L}+)?)\\.?");
+
     private static final Pattern KIND = Pattern.compile(
             "(?i)(?:an?|the) \\p{L}+(?: \\p{L}+)? is an? (?!(?:kind|type|sort) )\\p{L}+(?: \\p{L}+)?\\.?");
 
@@ -73,28 +76,33 @@ public final class Phrasings {
     private final FactPhrasings facts;
     private final RulePhrasings rules;
     private final DeletionPhrasings deletions;
+    private final PairingPhrasings pairings;
     private final AttributePhrasings attributes;
     private final RelationPhrasings relations;
 
     public Phrasings(Design design) {
-        this(design, Set.of());
+        this(design, Set.of(), false);
     }
 
-    /** @param expected entities that are not there yet and that another sentence speaks of, in small letters */
-    Phrasings(Design design, Set<String> expected) {
+    /**
+     * @param expected entities that are not there yet and that another sentence speaks of, in small letters
+     * @param last     whether no other sentence will make what this one speaks of
+     */
+    Phrasings(Design design, Set<String> expected, boolean last) {
         this.said = new SaidNouns(design, expected);
         this.attributes = new AttributePhrasings(said);
         this.relations = new RelationPhrasings(said);
         this.volumes = new VolumePhrasings(design, said);
         var spoken = new SaidAttributes(said);
         this.measures = new MeasurePhrasings(said, spoken);
-        this.facts = new FactPhrasings(said, spoken);
+        this.facts = new FactPhrasings(said, spoken, last, relations::belonging);
         this.rules = new RulePhrasings(said, spoken);
+        this.pairings = new PairingPhrasings(design, said);
         this.deletions = new DeletionPhrasings(design, said);
     }
 
     private static final Pattern SPOKEN_OF = Pattern.compile(
-            "(?i)(?:(?:an?|each|every|all) )?(\\p{L}[\\p{L} -]{0,60}?) (?:also )?(?:has|have|belongs? to|(?:is|are) identified by|must have) .*");
+            "(?i)(?:(?:an?|each|every|all) )?(\\p{L}[\\p{L} -]{0,60}?) (?:also )?(?:has|have|belongs? to|(?:is|are) (?:identified by|numbered)|must have) .*");
 
     /** The entity that a sentence tells something of, in the singular and small letters; empty where none is made by it. */
     Optional<String> subject(String sentence) {
@@ -143,7 +151,9 @@ public final class Phrasings {
 
     /** Whether a sentence that the grammar might take says several things, or speaks of something else than it seems to. */
     private boolean isOfSeveral(String sentence, String masked) {
+        Matcher only = HAS_ONLY.matcher(masked);
         return JoinedSentences.isIn(masked)
+                || only.matches() && said.isEntity(only.group(1)) && said.isPlural(only.group(1))
                 || TWO_OBJECTS.matcher(masked).matches()
                 || TWO_PLACES.matcher(masked).matches()
                 || masked.indexOf(':') < 0 && relations.isOfMeasure(sentence)
@@ -153,6 +163,10 @@ public final class Phrasings {
     private Optional<Phrasing> reading(String said) {
         if (--readingsLeft < 0) {
             return Optional.empty();
+        }
+        Optional<Phrasing> together = pairings.of(said);
+        if (together.isPresent()) {
+            return together;
         }
         String sentence = PlainWording.of(said);
         if (!sentence.equals(said) && KIND.matcher(Quoted.masked(sentence)).matches()) {
@@ -173,6 +187,7 @@ public final class Phrasings {
                 .or(() -> attributes.of(sentence))
                 .or(() -> JoinedSentences.ofOneVerb(sentence, relations::clause, relations::of))
                 .or(() -> relations.withKind(sentence))
+                .or(() -> JoinedSentences.ofTwoSubjects(sentence, this.said::isPlural, this::readingOfPart))
                 .or(() -> relations.of(sentence))
                 .or(() -> JoinedSentences.apart(sentence, this::readingOfPart));
     }

@@ -63,6 +63,20 @@ final class PlainWording {
             plainer("\\b(be|is|are) an? (\\p{L}+ (?:of|in|at|for|on|to)) " + COUNTED, "$1 $2 "),
             plainer("^(?:and|also|so|then|note that|of course),? (?=\\S)", ""),
             plainer(",? (?:too|as well)(?=\\.?$)", ""),
+            plainer("\\bmember(s?) of (?:the )?staff\\b", "staff member$1"),
+            plainer(
+                    "^((?:an?|each|every) (\\p{L}+(?: \\p{L}+)?) [^,;]*? (?:one|an?|exactly one|at most one) (\\p{L}+(?: \\p{L}+)?)), (?:who|which|that) ((?:can|may|must|has|is|needs)\\b[^,;]* \\2(?:s|es)?)(?=\\.?$)",
+                    "$1, and a $3 $4"),
+            plainer(
+                    "(?<=\\b(?:many|several|multiple|more|any number of|\\d) )(\\p{L}+(?: \\p{L}+)?),? each (?:with|having) (?:(?:its|their|his|her|an?) (?:own )?)?(\\p{L}.*)",
+                    "$1; all $1 have a $2"),
+            plainer(",? and,? (?:if|once|when|after) \\p{L}+(?: \\p{L}+)?, (?:an? |the )?(?=\\S)", ", optional "),
+            plainer(
+                    ",? and (?:an? |the )?(\\p{L}+(?: \\p{L}+)?) (?:once|when|after|if|as soon as) (?:it|they|he|she) (?:is|are|has been|have been|was|were) \\p{L}+(?=\\.?$)",
+                    ", optional $1"),
+            plainer(
+                    "^two (.+? (?:in|of|on|at|within) the same .+?) (?:can |may |must )?(?:never|not|cannot|can't) (?:have|share) the same (?=\\S)",
+                    "No two $1 have the same "),
             plainer("(?<=\\b(?:is|are|can|may|must)) also (?=\\S)", " "),
             plainer(
                     "\\b((?:at|in|from|to|on|with|by) )(exactly one|one|an?) (\\p{L}+(?: \\p{L}+)?)(,? and \\p{L}+ (?:at|in|from|to|on|with|by) )another(?: one)?(?=\\.?$)",
@@ -84,6 +98,9 @@ final class PlainWording {
             plainer(
                     "^for (?:each|every|an?|any) (.+?),? ((?:at|exactly|one|two|three|\\d)\\b.+?) (?:is|are) (?:needed|required)(?=\\.?$)",
                     "Each $1 needs $2"),
+            plainer(",? and,? if (?:it|they|he|she) (?:has|have) (?:one|any|some),? (?=\\S)", ", optional "),
+            plainer("^some ((?:\\p{L}+ )?\\p{L}+s) (?!are |were |of |can |may |must )(?=\\p{L}+ \\S)", "$1 may "),
+            plainer("\\b(?:has|have) (?:room|space|place|places|capacity) for ", "holds "),
             plainer(
                     ",? and,? if (?:known|given|available|any|there is one|it has one|applicable),? (?=\\S)",
                     ", optional "),

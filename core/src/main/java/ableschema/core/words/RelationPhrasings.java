@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.BiPredicate;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
@@ -213,11 +214,20 @@ final class RelationPhrasings {
      * written by at least one journalist." are one rule. Empty where there is none such.
      */
     Optional<Phrasing> otherSide(String sentence) {
+        return otherSide(sentence, Verbs::areInverse);
+    }
+
+    /** What says to which one it belongs, be it the other side of a rule of whatever verb. */
+    Optional<Phrasing> belonging(String sentence) {
+        return otherSide(sentence, Verbs::areInverse).or(() -> otherSide(sentence, (verb, belongs) -> true));
+    }
+
+    private Optional<Phrasing> otherSide(String sentence, BiPredicate<String, String> inverse) {
         Optional<SaidClause> clause = options(sentence) < sentence.length()
                         || SECOND.matcher(Quoted.masked(sentence)).find()
                 ? Optional.empty()
                 : clause(sentence.strip().replaceFirst("\\.+$", ""));
-        Optional<SaidClause> forth = clause.flatMap(this::saidBefore);
+        Optional<SaidClause> forth = clause.flatMap(each -> saidBefore(each, inverse));
         if (forth.isEmpty() || check.slip(clause.get()).isPresent()) {
             return Optional.empty();
         }
@@ -235,7 +245,7 @@ final class RelationPhrasings {
     }
 
     /** The clause of the one rule of which this says the other side. */
-    private Optional<SaidClause> saidBefore(SaidClause back) {
+    private Optional<SaidClause> saidBefore(SaidClause back, BiPredicate<String, String> inverse) {
         Optional<Entity> one = said.entity(back.subject());
         Optional<Entity> other = said.entity(back.object());
         if (one.isEmpty()
@@ -246,7 +256,7 @@ final class RelationPhrasings {
         List<Relationship> before = said.between(other.get(), one.get())
                 .filter(each -> each.second().verb().isEmpty()
                         && !each.isSubtype()
-                        && Verbs.areInverse(each.first().verb(), back.verb()))
+                        && inverse.test(each.first().verb(), back.verb()))
                 .toList();
         return before.size() == 1
                 ? Optional.of(new SaidClause(

@@ -29,6 +29,10 @@ final class SaidItem {
             "(.+?),? (?:which|that) (?:cannot|can't|can not|must not|may not|must never) be negative|(.+?),? (?:which|that) (?:is|are) never negative",
             CASE);
 
+    /** "A quantity, 1 by default". */
+    private static final Pattern PRESET = Pattern.compile(
+            "(\\p{L}[\\p{L} ]*?),? (?:(?:which|that) is )?(-?\\d+(?:\\.\\d+)?|\\p{L}+) by default", CASE);
+
     /** "A state which is either open or closed". */
     private static final Pattern STATES = Pattern.compile(
             "(\\p{L}[\\p{L} ]*?),? (?:(?:which|that) (?:is|can be|may be|must be)(?: one of| either)?|either) (\\p{L}[\\p{L}-]*) or (\\p{L}[\\p{L}-]*)",
@@ -97,6 +101,10 @@ final class SaidItem {
         Matcher never = NEVER_NEGATIVE.matcher(name);
         if (never.matches()) {
             return item(never.group(1) == null ? never.group(2) : never.group(1)) + " (at least 0)";
+        }
+        Matcher preset = PRESET.matcher(name);
+        if (preset.matches()) {
+            return preset.group(1) + " (default " + preset.group(2) + ")";
         }
         Matcher states = STATES.matcher(name);
         if (states.matches()) {

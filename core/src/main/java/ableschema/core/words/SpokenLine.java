@@ -21,15 +21,16 @@ public final class SpokenLine {
     private final Optional<Id> chosen;
     private final IdSource ids;
     private final Set<String> expected;
+    private final boolean last;
 
     /** @param chosen the entity that a dependency is about, which does not name it */
     public SpokenLine(Design design, Optional<Id> chosen, IdSource ids) {
-        this(design, chosen, ids, Set.of());
+        this(design, chosen, ids, Set.of(), true);
     }
 
     /** A line of a text, whose other sentences make what they tell something of an entity in this one too. */
     public static SpokenLine of(Set<String> subjects, Design design, IdSource ids) {
-        return new SpokenLine(design, Optional.empty(), ids, subjects);
+        return new SpokenLine(design, Optional.empty(), ids, subjects, false);
     }
 
     /** What the sentences of a text tell something of, in the singular and in small letters. */
@@ -41,9 +42,13 @@ public final class SpokenLine {
                 .collect(Collectors.toSet());
     }
 
-    /** @param expected entities that are not there yet and that another sentence speaks of, in small letters */
-    SpokenLine(Design design, Optional<Id> chosen, IdSource ids, Set<String> expected) {
+    /**
+     * @param expected entities that are not there yet and that another sentence speaks of, in small letters
+     * @param last     whether no other sentence will make what this one speaks of
+     */
+    SpokenLine(Design design, Optional<Id> chosen, IdSource ids, Set<String> expected, boolean last) {
         this.expected = expected;
+        this.last = last;
         this.design = design;
         this.chosen = chosen;
         this.ids = ids;
@@ -75,7 +80,7 @@ public final class SpokenLine {
         var understood = new ArrayList<Understanding.Understood>();
         boolean asSaid = true;
         for (SentencesOfLine.Found each : sentences) {
-            Heard heard = new SpokenLine(document.design(), chosen, ids, expected).readSentence(each.text());
+            Heard heard = new SpokenLine(document.design(), chosen, ids, expected, last).readSentence(each.text());
             if (heard.understanding() instanceof Understanding.NotUnderstood not) {
                 return new Heard(
                         new Understanding.NotUnderstood(
@@ -119,7 +124,7 @@ public final class SpokenLine {
         if (text.isBlank()) {
             return new Heard(new RuleLine(design, chosen, ids).read(text), List.of(), List.of());
         }
-        Phrasing phrasing = new Phrasings(design, expected).of(text);
+        Phrasing phrasing = new Phrasings(design, expected, last).of(text);
         if (phrasing instanceof Phrasing.ReadAs as) {
             return new Heard(understood(text, as.sentences()), as.sentences(), List.of());
         }

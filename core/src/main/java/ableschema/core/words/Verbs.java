@@ -12,8 +12,17 @@ public final class Verbs {
     private static final Pattern PASSIVE = Pattern.compile("(?:is|are) (\\p{L}+)((?: \\p{L}+)?) by");
     private static final Pattern ACTIVE = Pattern.compile("(\\p{L}+)((?: \\p{L}+)?)");
 
-    private static final Set<String> WHOLE =
-            Set.of("has", "owns", "contains", "consists of", "includes", "comprises", "holds", "is made up of");
+    private static final Set<String> WHOLE = Set.of(
+            "has",
+            "owns",
+            "contains",
+            "consists of",
+            "includes",
+            "comprises",
+            "holds",
+            "is made up of",
+            "is split into",
+            "is divided into");
 
     private static final Set<String> PART = Set.of(
             "belongs to", "is part of", "is in", "is of", "lies in", "is member of", "is a member of", "is a part of");

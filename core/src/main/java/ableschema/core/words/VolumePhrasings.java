@@ -28,7 +28,7 @@ final class VolumePhrasings {
                     + "(?<noun>.+?) (?:are|is|comes?|joins?|arrives?|registers?|will be)(?: .+)?"));
 
     private static final Pattern STANDING =
-            pattern("(?:there (?:are|will be)|we have) " + ABOUT + NUMBER + "(?<noun>.+?)"
+            pattern("(?:there (?:are|will be)|we have|we expect) " + ABOUT + NUMBER + "(?<noun>.+?)"
                     + "(?:,? and (?:about )?(?<year>" + VolumeSentence.NUMBER
                     + ") (?:more|new ones)(?: are added| come)? (?:a|each|every|per) year)?");
 

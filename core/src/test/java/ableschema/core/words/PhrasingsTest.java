@@ -96,10 +96,7 @@ class PhrasingsTest {
         assertThat(missed) // each of these speaks of an attribute that its design does not have, or of a slip
                 .extracting(each -> each.substring(0, each.indexOf(" -> ")))
                 .containsExactly(
-                        "A berth number is only unique within its pier.",
-                        "An exhibtion contains one or more artworks",
-                        "Turbines are numbered consecutively inside each wind farm.",
-                        "A reading is identified by its sensor together with the timestamp.");
+                        "A berth number is only unique within its pier.", "An exhibtion contains one or more artworks");
     }
 
     @Test
