@@ -49,6 +49,8 @@ public record Plural(Map<String, String> taught) {
         return Map.copyOf(unruly);
     }
 
+    private static final String OF = " of ";
+
     /** Nearly all words that end in o add an s: euros, logos, kilos; the inflector knows the fewer as the rule. */
     private static final Pattern IN_O = Pattern.compile(
             "(?!.*(?:tomato|potato|hero|echo|veto|torpedo|embargo|cargo|mosquito|buffalo|domino|volcano|tornado)$).*o",
@@ -61,8 +63,12 @@ public record Plural(Map<String, String> taught) {
         taught = Map.copyOf(taught);
     }
 
-    /** Returns the phrase with its last word in the plural: "forage plants". */
+    /** Returns the phrase with its last word in the plural, or that before "of": "forage plants", "parcels of land". */
     public String of(String phrase) {
+        int of = phrase.indexOf(OF);
+        if (of > 0 && !taught.containsKey(phrase.toLowerCase(Locale.ROOT))) {
+            return of(phrase.substring(0, of)) + phrase.substring(of);
+        }
         int space = phrase.lastIndexOf(' ') + 1;
         String last = phrase.substring(space);
         String whole = taught.get(phrase.toLowerCase(Locale.ROOT));

@@ -17,8 +17,8 @@ final class AttributePhrasings {
     private static final Pattern RECORDED = Pattern.compile(
             "(?:for|of|about) (?:each|every|an?|all|any) (.+?),? (?:(?:we|you|they) (?:also )?|please )?(?:record|store|keep|note|know|need|register|save)s? (.+)",
             CASE);
-    private static final Pattern HEADED = Pattern.compile("(\\p{Lu}[\\p{L} -]*?) ?: ?(\\p{L}.*)");
-    private static final Pattern BRACKETED = Pattern.compile("(\\p{Lu}[\\p{L} -]*?) ?\\((\\p{L}.*)\\)\\.?");
+    private static final Pattern HEADED = Pattern.compile("(\\p{L}[\\p{L} -]*?) ?: ?(\\p{L}.*)");
+    private static final Pattern BRACKETED = Pattern.compile("(\\p{L}[\\p{L} -]*?) ?\\((\\p{L}.*)\\)\\.?");
     private static final Pattern HAS = Pattern.compile(
             "(.+?) (?:also )?(has|have|must have|should have|(?:is|are) (?:described|recorded|noted|registered|stored|listed) (?:by|with))(:?) (.+)",
             CASE);
@@ -39,7 +39,7 @@ final class AttributePhrasings {
 
     /** A number of something, or the rest of a list of numbers: no name of an attribute. */
     private static final Pattern NUMBERED = Pattern.compile(
-            "^\\[?(?:or|either|been|to|not|never|always|until|if|when|while|before|after|during|for|with|without|unless|because|since|per) |\\d \\p{L}"
+            "^\\[?(?:or|either|been|to (?!date|day|time|year|month|place|city|station|page)|not|never|always|until|if|when|while|before|after|during|for|with|without|unless|because|since|per) |\\d \\p{L}"
                     + "| unique ",
             CASE);
 
@@ -78,7 +78,10 @@ final class AttributePhrasings {
         }
         for (Pattern headed : List.of(HEADED, BRACKETED)) {
             Optional<Cut> found = Cut.of(headed, sentence)
-                    .filter(cut -> cut.group(1).split(" ").length <= 3 && !isVerbal(cut.group(1)));
+                    .filter(cut -> cut.group(1).split(" ").length <= 3
+                            && !isVerbal(cut.group(1))
+                            && (Character.isUpperCase(cut.group(1).charAt(0))
+                                    || SaidNouns.members(cut.group(2)).size() > 1));
             if (found.isPresent()) {
                 String heading = found.get().group(1);
                 String list = found.get().group(2);

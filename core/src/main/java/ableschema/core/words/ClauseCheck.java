@@ -26,6 +26,11 @@ final class ClauseCheck {
     private static final Pattern TYPED = Pattern.compile(
             "is an? (?:decimal|number|text|string|date|moment|time|year|whole|integer|boolean|uuid)\\b.*", CASE);
 
+    /** What points at something said elsewhere. */
+    private static final Pattern POINTING = Pattern.compile(
+            "(?:same|own|such|others?|another|each other|one another|it|them|him|her|themselves|itself|something|someone|somebody|anything|everything)(?: .*)?",
+            CASE);
+
     private static final Set<String> HOW_OFTEN = Set.of("time", "times", "once", "twice", "way", "ways");
     /** Words that stand between two nouns and are more than a verb: a list, another clause, a second noun. */
     private static final Pattern NO_VERB = Pattern.compile(
@@ -168,6 +173,9 @@ final class ClauseCheck {
             return Optional.of(new Phrasing.Refused(
                     "only one entity stands behind the verb; say the rest in a sentence of its own",
                     over.group().strip()));
+        }
+        if (POINTING.matcher(object).matches() && said.entity(clause.object()).isEmpty()) {
+            return Optional.of(new Phrasing.Refused("say which one is meant by \"" + object + "\"", clause.object()));
         }
         if (object.matches("(?i)(?:kind|type|sort)s? of .*")
                 && said.entity(clause.object()).isEmpty()) {

@@ -196,7 +196,8 @@ public final class DesignText {
 
     private void sayEntity(Entity entity) {
         String kind = entity.kind().name();
-        String saidKind = kind.isEmpty() ? "entity" : isPlainKind(kind) ? kind : Quoted.of(kind);
+        boolean plain = isPlainKind(kind) && !nouns.knows(kind); // else it would be a kind of that entity
+        String saidKind = kind.isEmpty() ? "entity" : plain ? kind : Quoted.of(kind);
         String name = nouns.declared(entity);
         String plural = design.notes().plurals().get(entity.name().toLowerCase(Locale.ROOT));
         if (plural != null) {

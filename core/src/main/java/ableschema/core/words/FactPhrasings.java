@@ -268,10 +268,11 @@ final class FactPhrasings extends SentenceForms {
         int space = known > 0 && known < whole.length() ? known : whole.lastIndexOf(' ');
         return space < 0
                 ? Optional.empty()
-                : identified(
+                : newlyIdentified(
                         whole.substring(0, space),
+                        "",
                         SaidNouns.bare(found.group(2)) + ", "
-                                + whole.substring(space).strip());
+                                + said.one(whole.substring(space).strip()));
     }
 
     private void kinds() {
@@ -305,8 +306,10 @@ final class FactPhrasings extends SentenceForms {
                 "(?:an? |the )?(\\p{L}[\\p{L} -]*?) is (an? \\p{L}.* (?:of|that|who|which|where|in which|for) .*)",
                 m -> m.group(2).matches("(?i)an? kind of .*")
                         ? Optional.empty()
-                        : readAs(defined(m.group(1)) + " is an entity: A"
-                                + m.group(2).substring(1).replaceFirst("[.]+$", "") + "."));
+                        : m.group(2).matches("(?i).*\\band (?:can|can't|cannot|must|may|is|has|have|should|never)\\b.*")
+                                ? refused("what it is and what holds for it are two sentences")
+                                : readAs(defined(m.group(1)) + " is an entity: A"
+                                        + m.group(2).substring(1).replaceFirst("[.]+$", "") + "."));
         form(
                 "(?:an? |the |each |every )?(\\p{L}[\\p{L} -]*?) is an? (\\p{L}[\\p{L} -]*?) (?:with|without|having) (.*)",
                 m -> refused("say first what it is, then what it has: Each " + said.one(m.group(1)) + " is a kind of "

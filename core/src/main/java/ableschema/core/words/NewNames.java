@@ -28,6 +28,10 @@ final class NewNames {
             "(?:" + BEGINNINGS + ") .*|.* (?:" + WITHIN + ") .*|.* (?:" + WITHIN + ")|\\d+ .*|.* \\d+ .*",
             Pattern.CASE_INSENSITIVE);
 
+    /** One end of a period or a way. */
+    private static final Pattern END = Pattern.compile(
+            "(?:from|to|until) (?:date|day|time|year|month|place|city|station|page)", Pattern.CASE_INSENSITIVE);
+
     private NewNames() {}
 
     /** @param said the sentence; a name that stands in it between quotes is meant */
@@ -50,7 +54,8 @@ final class NewNames {
         Stream<String> entity = before.entity(now.id()).isPresent() ? Stream.empty() : Stream.of(now.name());
         Stream<String> attributes = now.body().attributes().stream()
                 .filter(attribute -> before.attribute(attribute.id()).isEmpty())
-                .map(Attribute::name);
+                .map(Attribute::name)
+                .filter(name -> !END.matcher(name).matches());
         return Stream.concat(
                         entity.filter(name -> ENTITY.matcher(name).matches()),
                         attributes.filter(name -> ATTRIBUTE.matcher(name).matches()))

@@ -271,6 +271,10 @@ public final class Nouns {
                 singulars.add(one);
             }
         });
+        int of = lower.indexOf(" of ");
+        if (of > 0 && !Quoted.is(noun)) {
+            singulars(noun.substring(0, of)).forEach(head -> singulars.add(head + noun.substring(of)));
+        }
         UNRULY.forEach((many, one) -> {
             if (lower.endsWith(many)) {
                 singulars.add(noun.substring(0, noun.length() - many.length()) + one);
@@ -288,6 +292,7 @@ public final class Nouns {
         }
         singulars.removeIf(singular ->
                 singular.isBlank() || Quoted.is(noun) || !plural.of(singular).equalsIgnoreCase(noun));
+        singulars.remove(noun);
         singulars.add(noun);
         return singulars;
     }

@@ -1,6 +1,7 @@
 package ableschema.core.words;
 
 import ableschema.core.design.Design;
+import ableschema.core.design.EntityKind;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -21,10 +22,10 @@ public final class Phrasings {
 
     /** Words that a sentence of the grammar does not have outside of quotes. */
     private static final Pattern SPOKEN = Pattern.compile(
-            "(?i)\\b(?:every|and each|can|may|must|should|might|will|has to|have to|needs to|an?|the|its|their|several|many|multiple|some"
+            "(?i)\\b(?:other|every|and each|can|may|must|should|might|will|has to|have to|needs to|an?|the|its|their|several|many|multiple|some"
                     + "|fewer|less|more|only one|one single|one and only|up to|or several|or many|optional(?:ly)?|either|another"
                     + "|about|around|roughly|nearly|n?varchar2?|string|int|integer|bigint|numeric|bool|boolean|timestamp|datetime|date and time|(?!exactly\\b)exc?\\w{2,6}ly)\\b"
-                    + "|\\d ?\\.\\.| has .*\\band\\b| has unique | has:");
+                    + "|(?:unique|nullable|not null|mandatory|required)(?=\\s*(?:[,.]|$))|:[^,(]*(?:\\(\\d[^)]*\\))? key(?=\\s*(?:[,.]|$))|\\d ?\\.\\.| has .*\\band\\b| has unique | has:");
 
     /** An option of a relationship between its two clauses. */
     private static final Pattern OPTION_BETWEEN = Pattern.compile(
@@ -66,7 +67,9 @@ public final class Phrasings {
     private static final Pattern HAS_ONLY = Pattern.compile("(?i)each [^;:,()]+? has (\\p{L}+(?: \\p{L}+)?)\\.?");
 
     private static final Pattern KIND = Pattern.compile(
-            "(?i)(?:an?|the) \\p{L}+(?: \\p{L}+)? is an? (?!(?:kind|type|sort) )\\p{L}+(?: \\p{L}+)?\\.?");
+            "(?i)(an? |the |each |every )?(\\p{L}+(?: \\p{L}+){0,2}?(?: of (?:an?|the|each|every) \\p{L}+(?: \\p{L}+)?)?) is an? (?!(?:entity|kind|type|sort|subtype)\\b)(\\p{L}+(?: (?!of |too\\b|also\\b)\\p{L}+)?)\\.?");
+
+    private static final Pattern OF_ANOTHER = Pattern.compile("(?i)(.+) of (?:an?|the|each|every) (.+)");
 
     private int readingsLeft;
 
@@ -104,6 +107,9 @@ public final class Phrasings {
     private static final Pattern SPOKEN_OF = Pattern.compile(
             "(?i)(?:(?:an?|each|every|all) )?(\\p{L}[\\p{L} -]{0,60}?) (?:also )?(?:has|have|belongs? to|(?:is|are) (?:identified by|numbered)|must have) .*");
 
+    /** "A licence plate identifies a car" makes no entity of the plate. */
+    private static final Pattern TELLS = Pattern.compile("(?i)(?:uniquely )?(?:identif|determin)");
+
     /** The entity that a sentence tells something of, in the singular and small letters; empty where none is made by it. */
     Optional<String> subject(String sentence) {
         Matcher of = SPOKEN_OF.matcher(Quoted.masked(sentence.strip()));
@@ -112,6 +118,7 @@ public final class Phrasings {
             return one && sentence.length() <= LONGEST_SAID
                     ? relations
                             .clause(sentence.strip().replaceFirst("\\.+$", ""))
+                            .filter(clause -> !TELLS.matcher(clause.verb()).lookingAt())
                             .map(clause -> clause.subject().toLowerCase(Locale.ROOT))
                     : Optional.empty();
         }
@@ -132,6 +139,10 @@ public final class Phrasings {
                             + sentence.substring(between.start(2), between.end(2)) + ".");
         }
         String masked = Quoted.masked(sentence);
+        Optional<Phrasing> kind = kind(masked, sentence);
+        if (kind.isPresent()) {
+            return kind.get();
+        }
         boolean stands = isCanonical(masked)
                 && !POSSESSIVE.matcher(masked).matches()
                 && !SIZED.matcher(masked).matches();
@@ -160,6 +171,43 @@ public final class Phrasings {
                 || !LISTS.matcher(masked).find() && relations.isOfLongerName(sentence);
     }
 
+    /** "A manager is an employee" makes one a kind of the other, and no manager what sort of thing it is, as "a person" does. */
+    private Optional<Phrasing> kind(String masked, String sentence) {
+        Matcher kind = KIND.matcher(masked);
+        if (!kind.matches()) {
+            return Optional.empty();
+        }
+        String noun = kind.group(2);
+        String general = kind.group(3);
+        boolean known = said.isEntity(general);
+        boolean sort = EntityKind.USUAL.contains(new EntityKind(general.toLowerCase(Locale.ROOT)));
+        Matcher of = OF_ANOTHER.matcher(noun);
+        if (of.matches()) {
+            return known || !sort ? Optional.of(kindOfItsPart(of.group(1), of.group(2), general)) : Optional.empty();
+        }
+        if (!known && (sort || kind.group(1) == null) || said.one(noun).equals(said.one(general))) {
+            return Optional.empty();
+        }
+        String one = said.one(noun);
+        var special = Phrasing.ReadAs.of("Each " + one + " is a kind of " + said.one(general) + ".");
+        return Optional.of(
+                known
+                        ? special
+                        : new Phrasing.Either(List.of(
+                                special,
+                                Phrasing.ReadAs.of(Character.toUpperCase(one.charAt(0))
+                                        + one.substring(1)
+                                        + sentence.substring(kind.end(2)).replaceFirst("\\.*$", ".")))));
+    }
+
+    /** "The guide of a tour is an employee": an employee in this role, or another kind of them. */
+    private Phrasing kindOfItsPart(String part, String whole, String general) {
+        return said.isEntity(part)
+                ? Phrasing.ReadAs.of("Each " + said.one(part) + " is a kind of " + said.one(general) + ".")
+                : Phrasing.ReadAs.of("Each " + said.one(whole) + " has exactly one " + said.one(general)
+                        + " (second as " + said.one(part) + ").");
+    }
+
     private Optional<Phrasing> reading(String said) {
         if (--readingsLeft < 0) {
             return Optional.empty();
@@ -169,8 +217,9 @@ public final class Phrasings {
             return together;
         }
         String sentence = PlainWording.of(said);
-        if (!sentence.equals(said) && KIND.matcher(Quoted.masked(sentence)).matches()) {
-            return Optional.of(Phrasing.ReadAs.of(sentence)); // "a conductor is a musician too"
+        Optional<Phrasing> kind = sentence.equals(said) ? Optional.empty() : kind(Quoted.masked(sentence), sentence);
+        if (kind.isPresent()) {
+            return kind; // "a conductor is a musician too"
         }
         boolean several = JoinedSentences.isIn(Quoted.masked(sentence));
         Optional<Phrasing> parts = several

@@ -63,6 +63,13 @@ final class PlainWording {
             plainer("\\b(be|is|are) an? (\\p{L}+ (?:of|in|at|for|on|to)) " + COUNTED, "$1 $2 "),
             plainer("^(?:and|also|so|then|note that|of course),? (?=\\S)", ""),
             plainer(",? (?:too|as well)(?=\\.?$)", ""),
+            plainer("^(?:as a rule|in general|basically|usually|normally|typically|of course),? (?=\\S)", ""),
+            plainer("\\bmax(?:imum|\\.)? (?=\\d)", "at most "),
+            plainer("\\bmin(?:imum|\\.)? (?=\\d)", "at least "),
+            plainer(
+                    "\\b(?:is|are) never (?=(?:below|under|less than|above|over|more than|greater than) )",
+                    "must not be "),
+            plainer(",? (?:which|that) (?:is|are) (?:its|their|the) (?:primary )?key\\b(?=,| and|\\.?$)", " (key)"),
             plainer("\\bmember(s?) of (?:the )?staff\\b", "staff member$1"),
             plainer(
                     "^((?:an?|each|every) (\\p{L}+(?: \\p{L}+)?) [^,;]*? (?:one|an?|exactly one|at most one) (\\p{L}+(?: \\p{L}+)?)), (?:who|which|that) ((?:can|may|must|has|is|needs)\\b[^,;]* \\2(?:s|es)?)(?=\\.?$)",

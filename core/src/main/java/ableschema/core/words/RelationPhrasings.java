@@ -43,6 +43,8 @@ final class RelationPhrasings {
 
     private static final Pattern DENIED = Pattern.compile("\\b(?:not|never|no longer|cannot)\\b|n't\\b", CASE);
 
+    private static final Set<String> PREPOSITIONS = Set.of("of", "in", "on", "at", "by", "for", "to", "from", "with");
+
     private static final Set<String> PARTICLES = Set.of(
             "of",
             "in",
@@ -333,10 +335,12 @@ final class RelationPhrasings {
             return Optional.empty();
         }
         String noun = rest.substring(0, verb).strip();
-        if (!article && !said.isPlural(noun)) {
+        if (!article && !said.isPlural(noun) && !said.isEntity(noun)) {
             return Optional.empty();
         }
-        return predicate(said.one(noun), rest.substring(verb).strip(), !article).map(this::ofItsSubject);
+        boolean many =
+                !article && (said.isPlural(noun) || rest.substring(verb).strip().matches("(?i)(?:are|have|were) .*"));
+        return predicate(said.one(noun), rest.substring(verb).strip(), many).map(this::ofItsSubject);
     }
 
     /** "An aircraft is of a type" where there are aircraft types. */
@@ -421,7 +425,8 @@ final class RelationPhrasings {
             String object = verbal.substring(space + 1);
             boolean last = object.indexOf(' ') < 0 && isVerb(verb)
                     || isVerb(verb)
-                            && VERB_ALONE.matcher(verb).matches()
+                            && (VERB_ALONE.matcher(verb).matches()
+                                    || PREPOSITIONS.contains(verb.substring(verb.lastIndexOf(' ') + 1)))
                             && object.split(" ").length <= 2
                             && NAME.matcher(object).matches()
                     || WHOLES.contains(verb.toLowerCase(Locale.ROOT))
@@ -444,8 +449,9 @@ final class RelationPhrasings {
     private static boolean isVerb(String verb) {
         String[] words = Quoted.masked(verb).toLowerCase(Locale.ROOT).split(" ");
         for (int i = 1; i < words.length; i++) {
-            boolean participle =
-                    words[i].matches("\\p{L}+(?:ed|en|ing|t|wn|ught|ne|de|ld|nd)") || words[i].endsWith("ly");
+            boolean participle = !PREPOSITIONS.contains(words[i - 1]) // "for disabled drivers"
+                            && words[i].matches("\\p{L}+(?:ed|en|ing|t|wn|ught|ne|de|ld|nd)")
+                    || words[i].endsWith("ly");
             if (!participle && !PARTICLES.contains(words[i])) {
                 return false;
             }

@@ -113,14 +113,35 @@ final class RulePhrasings extends SentenceForms {
                         + " (?:always )?(?:an? )?(whole numbers?|integers?|numbers?|decimals?|amounts?|values?) (?:between|from) "
                         + NUMBER + " (?:and|to) " + NUMBER,
                 m -> typed(m.group(1), m.group(2), m.group(3), m.group(4)));
+        form(
+                "(.+?) (must|has to|should|must not|may not|cannot|can't) (exceed|precede|follow) (?:the |its )?(\\S.*)",
+                m -> m.group(4).matches(NUMBER + UNIT)
+                        ? exceeding(m)
+                        : compared(
+                                m.group(1),
+                                m.group(2),
+                                m.group(3).equalsIgnoreCase("exceed")
+                                        ? "greater than"
+                                        : m.group(3).equalsIgnoreCase("precede") ? "before" : "after",
+                                m.group(4)));
         String number = "(?: (?:whole |decimal )?(?:number|integer|amount|value|sum))?";
         form(
                 "(.+?) (?:must be|is always|are always|has to be|should be) (?:an? )?(?:positive" + number
                         + "|(?:greater|larger|more) than (?:0|zero))",
                 m -> attributes.fact(m.group(1), "greater than 0"));
         form(
-                "(.+?) (?:must be|is|are|has to be|have to be) (?:mandatory|required|compulsory|obligatory|always (?:given|known|present))(?: for (?:an? |each |every |all )?(\\p{L}[\\p{L} ]*))?",
+                "(.+?) (?:must be|is|are|has to be|have to be) (?:mandatory|required|compulsory|obligatory|needed|always (?:given|known|present))(?: for (?:an? |each |every |all )?(\\p{L}[\\p{L} ]*))?",
                 m -> m.matcher().group(2) == null ? attributes.needed(m.group(1)) : neededFor(m.group(2), m.group(1)));
+    }
+
+    private Optional<Phrasing> exceeding(Cut found) {
+        boolean not = found.group(2).matches("(?i).*(?:not|n't)");
+        return found.group(3).equalsIgnoreCase("exceed")
+                ? attributes.fact(
+                        found.group(1),
+                        (not ? "at most " : "greater than ")
+                                + number(found.group(4).replaceFirst(" .*", "")))
+                : Optional.empty();
     }
 
     /** "Ratings are whole numbers between 100 and 3000." */

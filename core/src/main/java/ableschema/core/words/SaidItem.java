@@ -29,6 +29,11 @@ final class SaidItem {
             "(.+?),? (?:which|that) (?:cannot|can't|can not|must not|may not|must never) be negative|(.+?),? (?:which|that) (?:is|are) never negative",
             CASE);
 
+    /** "Email unique", "code char(8) primary key", "price decimal(5,2) not null default 12.50". */
+    private static final Pattern MARKED = Pattern.compile(
+            "(\\p{L}[^()]*?(?:\\(\\d[^()]*\\)[^()]*?)?),?(?<! (?:is|are|be)) (unique|optional|nullable|null|not null|required|mandatory|(?:primary )?key|default (?:-?[\\d.]+|\\p{L}+))",
+            CASE);
+
     /** "A quantity, 1 by default". */
     private static final Pattern PRESET = Pattern.compile(
             "(\\p{L}[\\p{L} ]*?),? (?:(?:which|that) is )?(-?\\d+(?:\\.\\d+)?|\\p{L}+) by default", CASE);
@@ -102,6 +107,10 @@ final class SaidItem {
         if (never.matches()) {
             return item(never.group(1) == null ? never.group(2) : never.group(1)) + " (at least 0)";
         }
+        Matcher marked = MARKED.matcher(name);
+        if (marked.matches() && !marked.group(1).isBlank()) {
+            return marked(marked.group(1), marked.group(2).toLowerCase(Locale.ROOT));
+        }
         Matcher preset = PRESET.matcher(name);
         if (preset.matches()) {
             return preset.group(1) + " (default " + preset.group(2) + ")";
@@ -142,6 +151,21 @@ final class SaidItem {
         Matcher end = END_OF_NAME.matcher(Quoted.masked(name));
         int at = end.find() ? end.start() : name.length();
         return "[" + name.substring(0, at) + "]" + name.substring(at);
+    }
+
+    private static String marked(String item, String mark) {
+        return switch (mark) {
+            case "not null", "required", "mandatory" -> item(item);
+            case "optional", "nullable", "null" -> item("optional " + item);
+            default -> flagged(item(item), mark.replace("primary ", ""));
+        };
+    }
+
+    /** With one more word between the brackets. */
+    private static String flagged(String item, String flag) {
+        return item.endsWith(")") && !item.matches(".*: [a-z ]*\\(.*\\)")
+                ? item.substring(0, item.length() - 1) + "; " + flag + ")"
+                : item + " (" + flag + ")";
     }
 
     /** Where a number of signs is told of a known attribute. */
