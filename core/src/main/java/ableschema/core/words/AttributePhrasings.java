@@ -9,6 +9,7 @@ import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /** Phrasings of what is known of each: lists with articles and "and", headings with a list, types by the words of the trade. */
 final class AttributePhrasings {
@@ -203,9 +204,16 @@ final class AttributePhrasings {
         String owner = isPairing(noun) ? noun.strip().replaceFirst("(?i)^(?:each|every) ", "") : said.one(noun);
         var items = new ArrayList<String>();
         var sentences = new ArrayList<String>();
+        var roles = new ArrayList<String>();
+        var asAttributes = new ArrayList<String>();
         for (String member : withBounds(SaidNouns.members(list))) {
             boolean listed = EACH.matcher(noun).lookingAt() && !SaidNouns.hasArticle(member);
             Optional<String> related = listed ? Optional.empty() : related(owner, member, optional);
+            if (related.isEmpty() && !listed && isRole(member)) {
+                roles.add(role(owner, member));
+                asAttributes.add(SaidItem.item(member));
+                continue;
+            }
             related = related.or(() -> counted(owner, member));
             if (related.isPresent()) {
                 sentences.add(related.get());
@@ -220,10 +228,36 @@ final class AttributePhrasings {
             }
             items.add(item);
         }
-        if (!items.isEmpty()) {
-            sentences.add(0, "Each " + owner + " has " + String.join(", ", items) + ".");
+        if (!roles.isEmpty()) {
+            return Optional.of(new Phrasing.Either(List.of(
+                    said(owner, items, Stream.concat(sentences.stream(), roles.stream())),
+                    said(
+                            owner,
+                            Stream.concat(items.stream(), asAttributes.stream()).toList(),
+                            sentences.stream()))));
         }
-        return Optional.of(new ReadAs(sentences));
+        return Optional.of(said(owner, items, sentences.stream()));
+    }
+
+    private static ReadAs said(String owner, List<String> items, Stream<String> others) {
+        Stream<String> has = items.isEmpty()
+                ? Stream.empty()
+                : Stream.of("Each " + owner + " has " + String.join(", ", items) + ".");
+        return new ReadAs(Stream.concat(has, others).toList());
+    }
+
+    /** "A home team" where teams are known of. */
+    private boolean isRole(String member) {
+        String noun = SaidNouns.bare(member);
+        return noun.matches("\\p{L}+ \\p{L}+(?: \\p{L}+)?")
+                && !said.isPlural(noun)
+                && said.endsIn(noun).isPresent();
+    }
+
+    private String role(String owner, String member) {
+        return "Each " + owner + " has exactly one "
+                + said.nouns().one(said.endsIn(member).orElseThrow()) // as was asked
+                + " (second as " + Nouns.listed(Nouns.inSentence(SaidNouns.bare(member))) + ").";
     }
 
     private static final Pattern BOUND = Pattern.compile(

@@ -34,7 +34,7 @@ final class ClauseCheck {
     private static final Set<String> HOW_OFTEN = Set.of("time", "times", "once", "twice", "way", "ways");
     /** Words that stand between two nouns and are more than a verb: a list, another clause, a second noun. */
     private static final Pattern NO_VERB = Pattern.compile(
-            "[,;]| (?:and|but|or|nor|either|neither|if|when|while|unless|until|which|who|whose|each|every|both|not|once|twice|per|times|such as|can|may|must|should|will) | (?:an?|the|one) \\p{L}",
+            "[,;]| (?:and|but|or|nor|either|neither|if|when|while|unless|until|which|who|whose|each|every|both|not|unique|once|twice|per|times|such as|can|may|must|should|will) | (?:an?|the|one) \\p{L}",
             CASE);
 
     private static final Pattern HOW_OFTEN_AT_END = Pattern.compile(

@@ -8,6 +8,7 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.regex.MatchResult;
+import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 
@@ -21,6 +22,10 @@ final class FactPhrasings extends SentenceForms {
     private static final Pattern MOMENT = Pattern.compile(
             "(\\p{L}+) (?:exactly one|an?|one|another|a certain|a given|a specific) (start |end |begin |first |last )?(date|day|time|moment|year)",
             Pattern.CASE_INSENSITIVE);
+
+    /** "A place in a rack", of which the rack is a part of the key. */
+    private static final Pattern WITHIN =
+            Pattern.compile("(.+) (?:in|on|of|at|within) (?:an?|the|its) (.+)", Pattern.CASE_INSENSITIVE);
 
     /** A kind is called by no more words than these. */
     private static final int MOST_WORDS = 3;
@@ -115,6 +120,9 @@ final class FactPhrasings extends SentenceForms {
         form(
                 "(.+?) (?:must be|is|are|has to be|have to be|should be) unique",
                 m -> attributes.fact(m.group(1), "unique"));
+        form(
+                "(.+?) (?:must be|is|are|has to be) unique (?:among|across|over|for|of) (?:all|all the|the) (.+)",
+                m -> attributes.fact(m.group(1), "unique"));
         String again =
                 " (?:used|given|given out|assigned|issued|taken)(?: to anybody| to anyone)? (?:twice|more than once|again)";
         form("no (.+?) (?:is|are|may be|can be|must be)" + again, m -> attributes.fact(m.group(1), "unique"));
@@ -128,7 +136,11 @@ final class FactPhrasings extends SentenceForms {
      *
      * @param article of the first part; "the" and "its" point at what is there, or will be when another sentence has been read
      */
-    private Optional<Phrasing> newlyIdentified(String noun, String article, String list) {
+    private Optional<Phrasing> newlyIdentified(String whole, String article, String list) {
+        Matcher within = WITHIN.matcher(whole);
+        boolean told = within.matches()
+                && list.toLowerCase(Locale.ROOT).contains(within.group(2).toLowerCase(Locale.ROOT));
+        String noun = told ? within.group(1) : whole;
         Optional<Entity> owner = said.entity(noun);
         List<String> parts = SaidNouns.members(
                 owner.map(known -> SaidNouns.ofItsOwn(known, list)).orElse(list));
@@ -193,7 +205,8 @@ final class FactPhrasings extends SentenceForms {
     }
 
     /** "The number of a room is unique on its floor". */
-    private Optional<Phrasing> uniqueWithin(String noun, String attribute, String whole) {
+    private Optional<Phrasing> uniqueWithin(String noun, String named, String whole) {
+        String attribute = named.replaceFirst(",$", "");
         var sentences = new ArrayList<String>();
         if (last && said.isEntity(whole) && !leadsToOne(noun, whole)) {
             sentences.addAll(belonging(noun, whole));

@@ -50,6 +50,10 @@ final class FactSentence {
     private static final Pattern PARKED = pattern("(?:an? )?(?<noun>.+?) is set aside\\.?\\s*");
     private static final Pattern PLURAL = pattern("the plural of (?<noun>.+?) is (?<list>.+?)\\.?\\s*");
     private static final Pattern ABOUT = pattern("about (?<list>.+?):(?<text>.*)");
+    /** Another sentence within what should be a noun. */
+    private static final Pattern MORE = Pattern.compile(
+            " (?:is|are|has|have|can|may|must|that|which|who|whose|where|if|when) ", Pattern.CASE_INSENSITIVE);
+
     private static final Pattern KIND = pattern(
             "(?<article>an? |the )?(?<noun>.+?) is an? (?<kind>\uE000+|\\p{L}[\\p{L} -]*?)\\s*(?::(?<text>.*)|\\.)?\\s*");
 
@@ -302,6 +306,9 @@ final class FactSentence {
 
     private Understanding kind(Parts parts) {
         String noun = parts.part("noun");
+        if (!Quoted.is(noun) && MORE.matcher(" " + noun + " ").find()) {
+            throw parts.at("noun", "this is more than a noun; say the rest in a sentence of its own");
+        }
         String said = parts.part("kind");
         String kind = Quoted.is(said) ? Quoted.plain(said) : said.toLowerCase(Locale.ROOT);
         EntityKind named = kind.equals("entity") && !Quoted.is(said) ? EntityKind.UNSAID : new EntityKind(kind);

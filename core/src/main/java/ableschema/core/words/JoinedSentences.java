@@ -23,7 +23,7 @@ final class JoinedSentences {
                     + "|\\p{L}+s (?:\\p{L}+ ){0,2}(?:" + COUNTED + ") "
                     + "|(?:stand|belong|live|work|play|hang|lie|start|end|come|lead|refer|own|use|need|contain|teach|attend|write|get|go|make|take|give|sell|buy|pay|receive|rent|borrow|handle|manage|run|hold|keep|send|order|book|visit|join|share|include) (?:\\p{L}+ ){0,2}(?:"
                     + COUNTED
-                    + ") |(?:write|teach|attend|manage|handle|own|sell|buy|repair|lead|visit|borrow|order|use|make|hold|run|send|clean|drive|check) (?:\\p{L}+ )?\\p{L}+[^s\\W]s\\.?$)",
+                    + ") |(?:write|teach|attend|manage|handle|own|sell|buy|repair|lead|visit|borrow|order|use|make|hold|run|send|clean|drive|check|\\p{L}+[^s\\W]s) (?:\\p{L}+ )?\\p{L}+[^s\\W]s\\.?$)",
             Pattern.CASE_INSENSITIVE);
 
     /** Sentences in which "and" joins something else. */
@@ -47,7 +47,7 @@ final class JoinedSentences {
 
     private static final Pattern PLACE = Pattern.compile(
             ",? (?:and )?(?:by|for|on|in|at|with|to|from|about|against|under) (?=(?:" + COUNTED
-                    + "|another|a given|a certain) |\\p{L}+[^s\\W]s(?= (?:by|for|on|in|at|with|to|from)\\b|$))",
+                    + "|another|a given|a certain) |\\p{L}+(?= (?:by|for|on|in|at|with|to|from)\\b|$))",
             Pattern.CASE_INSENSITIVE);
 
     /** Another sentence is looked for at no more places than these. */

@@ -4,6 +4,7 @@ import ableschema.core.design.Design;
 import ableschema.core.design.EntityKind;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.regex.Matcher;
@@ -25,7 +26,7 @@ public final class Phrasings {
             "(?i)\\b(?:other|every|and each|can|may|must|should|might|will|has to|have to|needs to|an?|the|its|their|several|many|multiple|some"
                     + "|fewer|less|more|only one|one single|one and only|up to|or several|or many|optional(?:ly)?|either|another"
                     + "|about|around|roughly|nearly|n?varchar2?|string|int|integer|bigint|numeric|bool|boolean|timestamp|datetime|date and time|(?!exactly\\b)exc?\\w{2,6}ly)\\b"
-                    + "|(?:unique|nullable|not null|mandatory|required)(?=\\s*(?:[,.]|$))|:[^,(]*(?:\\(\\d[^)]*\\))? key(?=\\s*(?:[,.]|$))|\\d ?\\.\\.| has .*\\band\\b| has unique | has:");
+                    + "|(?:unique|nullable|not null|mandatory|required)(?=\\s*(?:[,.]|$))|:[^,(]*(?:\\(\\d[^)]*\\))? key(?=\\s*(?:[,.]|$))|\\d ?\\.\\.|\\(-?[\\d.]+ ?(?:to|-|–) ?-?[\\d.]+\\)| has .*\\band\\b| has unique | has:");
 
     /** An option of a relationship between its two clauses. */
     private static final Pattern OPTION_BETWEEN = Pattern.compile(
@@ -69,12 +70,23 @@ public final class Phrasings {
     private static final Pattern KIND = Pattern.compile(
             "(?i)(an? |the |each |every )?(\\p{L}+(?: \\p{L}+){0,2}?(?: of (?:an?|the|each|every) \\p{L}+(?: \\p{L}+)?)?) is an? (?!(?:entity|kind|type|sort|subtype)\\b)(\\p{L}+(?: (?!of |too\\b|also\\b)\\p{L}+)?)\\.?");
 
+    private static final Map<String, String> TYPES = Map.of(
+            "year", "year",
+            "date", "date",
+            "moment", "moment",
+            "whole number", "whole",
+            "integer", "whole",
+            "text", "text",
+            "string", "text",
+            "boolean", "yes/no");
+
     private static final Pattern OF_ANOTHER = Pattern.compile("(?i)(.+) of (?:an?|the|each|every) (.+)");
 
     private int readingsLeft;
 
     private final SaidNouns said;
     private final VolumePhrasings volumes;
+    private final SaidAttributes attributesSaid;
     private final MeasurePhrasings measures;
     private final FactPhrasings facts;
     private final RulePhrasings rules;
@@ -96,10 +108,10 @@ public final class Phrasings {
         this.attributes = new AttributePhrasings(said);
         this.relations = new RelationPhrasings(said);
         this.volumes = new VolumePhrasings(design, said);
-        var spoken = new SaidAttributes(said);
-        this.measures = new MeasurePhrasings(said, spoken);
-        this.facts = new FactPhrasings(said, spoken, last, relations::belonging);
-        this.rules = new RulePhrasings(said, spoken);
+        this.attributesSaid = new SaidAttributes(said);
+        this.measures = new MeasurePhrasings(said, attributesSaid);
+        this.facts = new FactPhrasings(said, attributesSaid, last, relations::belonging);
+        this.rules = new RulePhrasings(said, attributesSaid);
         this.pairings = new PairingPhrasings(design, said);
         this.deletions = new DeletionPhrasings(design, said);
     }
@@ -179,6 +191,20 @@ public final class Phrasings {
         }
         String noun = kind.group(2);
         String general = kind.group(3);
+        Optional<SaidAttributes.Meant> attribute = said.isEntity(noun) ? Optional.empty() : attributesSaid.meant(noun);
+        String type = TYPES.get(general.toLowerCase(Locale.ROOT));
+        if (attribute.isPresent()
+                && (type != null || said.ownerOf(List.of(noun)).isPresent())) {
+            String has = "Each " + attribute.get().owner() + " has "
+                    + attribute.get().attribute();
+            return Optional.of(
+                    type == null
+                            ? new Phrasing.Refused(
+                                    "is it an attribute, or one of another entity? Say for example: Each "
+                                            + attribute.get().owner() + " has exactly one " + general + " (second as "
+                                            + noun + ")")
+                            : Phrasing.ReadAs.of(has + ": " + type + "."));
+        }
         boolean known = said.isEntity(general);
         boolean sort = EntityKind.USUAL.contains(new EntityKind(general.toLowerCase(Locale.ROOT)));
         Matcher of = OF_ANOTHER.matcher(noun);

@@ -64,6 +64,19 @@ final class PlainWording {
             plainer("^(?:and|also|so|then|note that|of course),? (?=\\S)", ""),
             plainer(",? (?:too|as well)(?=\\.?$)", ""),
             plainer("^(?:as a rule|in general|basically|usually|normally|typically|of course),? (?=\\S)", ""),
+            plainer(" ?(?:>=|≥) ?(?=-?\\d)", " must be at least "),
+            plainer(" ?(?:<=|≤) ?(?=-?\\d)", " must be at most "),
+            plainer(" ?> ?(?=-?\\d)", " must be greater than "),
+            plainer(" ?< ?(?=-?\\d)", " must be less than "),
+            plainer(
+                    " (?:has|have) been (?=\\p{L}+(?:ed|en|wn|ught|old|aid|ade|ent) (?:by|in|on|at|to|from|for|with)\\b)",
+                    " is "),
+            plainer(
+                    ",? (?:unless (?:stated|said|given|specified|set) otherwise|unless otherwise (?:stated|said|given|specified|set)|if nothing else is (?:said|stated|given))(?=\\.?$)",
+                    " by default"),
+            plainer(
+                    "\\b(one|two|three|four|five|six|ten|\\d+) (\\p{L}+(?: \\p{L}+)?) at (most|least)(?=\\.?$)",
+                    "at $3 $1 $2"),
             plainer("\\bmax(?:imum|\\.)? (?=\\d)", "at most "),
             plainer("\\bmin(?:imum|\\.)? (?=\\d)", "at least "),
             plainer(

@@ -43,6 +43,11 @@ final class RelationPhrasings {
 
     private static final Pattern DENIED = Pattern.compile("\\b(?:not|never|no longer|cannot)\\b|n't\\b", CASE);
 
+    /** "Referee leads match": a noun without an article. */
+    private static final Pattern BARE = Pattern.compile(
+            "(?!(?:no|nobody|nothing|everybody|everyone|somebody|someone|something|anybody|anyone|there|it|they|we|he|she|you|i|in|at|on|for|of|by|with|during|when|if|only|some|many|most|both|such|this|that)\\b)\\p{L}+(?: \\p{L}+)?",
+            CASE);
+
     private static final Set<String> PREPOSITIONS = Set.of("of", "in", "on", "at", "by", "for", "to", "from", "with");
 
     private static final Set<String> PARTICLES = Set.of(
@@ -330,13 +335,17 @@ final class RelationPhrasings {
         boolean all = clause.toLowerCase(Locale.ROOT).startsWith("all ");
         boolean article = !all && !SaidNouns.bare(clause).equals(clause);
         String rest = SaidNouns.bare(clause);
-        int verb = verbAt(rest, !article);
+        int several = verbAt(rest, !article);
+        int verb = several > 0 || article ? several : verbAt(rest, false);
         if (verb <= 0) {
             return Optional.empty();
         }
         String noun = rest.substring(0, verb).strip();
-        if (!article && !said.isPlural(noun) && !said.isEntity(noun)) {
-            return Optional.empty();
+        if (!article && !said.isPlural(noun) && !said.isEntity(noun) && !said.isUncounted(noun)) {
+            return BARE.matcher(noun).matches()
+                    ? predicate(said.one(noun), rest.substring(verb).strip(), false)
+                            .filter(bare -> said.isEntity(bare.object()))
+                    : Optional.empty();
         }
         boolean many =
                 !article && (said.isPlural(noun) || rest.substring(verb).strip().matches("(?i)(?:are|have|were) .*"));
@@ -431,7 +440,7 @@ final class RelationPhrasings {
                             && NAME.matcher(object).matches()
                     || WHOLES.contains(verb.toLowerCase(Locale.ROOT))
                             && object.split(" ").length <= MOST_WORDS; // "has camp sites"
-            if (said.entity(object).isPresent() || last && said.isPlural(object)) {
+            if (said.entity(object).isPresent() && !endsOtherwise(verb) || last && said.isPlural(object)) {
                 boolean many = said.isPlural(object);
                 boolean open = many && plural && !WHOLES.contains(verb.toLowerCase(Locale.ROOT));
                 return Optional.of(new SaidClause(
@@ -443,6 +452,12 @@ final class RelationPhrasings {
             }
         }
         return Optional.empty();
+    }
+
+    /** "Gets yellow" before cards: the last word goes with the noun. */
+    private static boolean endsOtherwise(String verb) {
+        String last = verb.substring(verb.lastIndexOf(' ') + 1).toLowerCase(Locale.ROOT);
+        return verb.indexOf(' ') > 0 && !isVerb(verb) && !PARTICLES.contains(last);
     }
 
     /** Whether behind its first word there is nothing but what goes with a verb: "is needed for", "comes from", and not "needs spare". */

@@ -114,6 +114,11 @@ final class RulePhrasings extends SentenceForms {
                         + NUMBER + " (?:and|to) " + NUMBER,
                 m -> typed(m.group(1), m.group(2), m.group(3), m.group(4)));
         form(
+                "(.+?) " + BE
+                        + " (?:always )?(?:an? )?(whole numbers?|integers?|numbers?|decimals?|amounts?|values?)(?: of)? "
+                        + COMPARED + " " + NUMBER,
+                m -> typed(m.group(1), m.group(2), comparison(m.group(3)) + " " + number(m.group(4))));
+        form(
                 "(.+?) (must|has to|should|must not|may not|cannot|can't) (exceed|precede|follow) (?:the |its )?(\\S.*)",
                 m -> m.group(4).matches(NUMBER + UNIT)
                         ? exceeding(m)
@@ -142,6 +147,14 @@ final class RulePhrasings extends SentenceForms {
                         (not ? "at most " : "greater than ")
                                 + number(found.group(4).replaceFirst(" .*", "")))
                 : Optional.empty();
+    }
+
+    private Optional<Phrasing> typed(String phrase, String kind, String bound) {
+        String type = kind.matches("(?i)whole numbers?|integers?") ? ": whole" : "";
+        return attributes
+                .meant(phrase)
+                .flatMap(meant ->
+                        readAs("Each " + meant.owner() + " has " + meant.attribute() + type + " (" + bound + ")."));
     }
 
     /** "Ratings are whole numbers between 100 and 3000." */

@@ -99,9 +99,7 @@ final class SaidAttributes {
 
     /** "Room names" are the name of each room, be it known or not. */
     private Optional<String> severalOf(String plural) {
-        return plural.indexOf(' ') < 0 && said.isPlural(plural) && !said.isEntity(plural)
-                ? Optional.of(said.one(plural))
-                : Optional.empty();
+        return plural.indexOf(' ') < 0 && !said.isEntity(plural) ? Optional.of(said.one(plural)) : Optional.empty();
     }
 
     /** The attribute as its owner has it, be it said in the singular or the plural. */

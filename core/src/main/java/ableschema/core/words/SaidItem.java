@@ -34,6 +34,10 @@ final class SaidItem {
             "(\\p{L}[^()]*?(?:\\(\\d[^()]*\\)[^()]*?)?),?(?<! (?:is|are|be)) (unique|optional|nullable|null|not null|required|mandatory|(?:primary )?key|default (?:-?[\\d.]+|\\p{L}+))",
             CASE);
 
+    /** "Minute (1 to 120)". */
+    private static final Pattern WITHIN = Pattern.compile(
+            "(\\p{L}[\\p{L}\\d ]*?) ?\\((-?\\d+(?:\\.\\d+)?) ?(?:to|-|–|\\.\\.|and) ?(-?\\d+(?:\\.\\d+)?)\\)", CASE);
+
     /** "A quantity, 1 by default". */
     private static final Pattern PRESET = Pattern.compile(
             "(\\p{L}[\\p{L} ]*?),? (?:(?:which|that) is )?(-?\\d+(?:\\.\\d+)?|\\p{L}+) by default", CASE);
@@ -110,6 +114,10 @@ final class SaidItem {
         Matcher marked = MARKED.matcher(name);
         if (marked.matches() && !marked.group(1).isBlank()) {
             return marked(marked.group(1), marked.group(2).toLowerCase(Locale.ROOT));
+        }
+        Matcher within = WITHIN.matcher(name);
+        if (within.matches()) {
+            return within.group(1) + " (between " + within.group(2) + " and " + within.group(3) + ")";
         }
         Matcher preset = PRESET.matcher(name);
         if (preset.matches()) {

@@ -92,7 +92,7 @@ final class SaidNouns {
                 .filter(name -> Math.abs(name.length() - noun.length()) <= 2
                         && Spelling.distance(name.toLowerCase(Locale.ROOT), noun) <= (noun.length() < 6 ? 1 : 2)
                         && !design.plural().of(name).equalsIgnoreCase(noun)
-                        && !noun.matches(Pattern.quote(name.toLowerCase(Locale.ROOT)) + "(?:er|or|ed|al|ly)s?"))
+                        && !noun.startsWith(name.toLowerCase(Locale.ROOT))) // a winery is no wine
                 .findFirst();
     }
 
@@ -104,6 +104,14 @@ final class SaidNouns {
             return !known.get().name().equalsIgnoreCase(noun);
         }
         return nouns.singulars(noun).size() > 1;
+    }
+
+    /** Whether several are called as one is: equipment, staff. */
+    boolean isUncounted(String phrase) {
+        String noun = bare(phrase);
+        return !noun.isEmpty()
+                && nouns.entity(noun).isEmpty()
+                && design.plural().of(noun).equals(noun);
     }
 
     Optional<Entity> entity(String phrase) {
