@@ -50,7 +50,7 @@ final class AttributePhrasings {
 
     /** "An address consists of street, house number and town". */
     private static final Pattern CONSISTS = Pattern.compile(
-            "(?:an? |each |every |the )?(.+?) (?:consists? of|is composed of|are composed of|is made up of|are made up of|comprises?) (.+)",
+            "(?:an? |each |every |the )?(?!.* has )(\\p{L}[\\p{L} -]*?) (?:consists? of|is composed of|are composed of|is made up of|are made up of|comprises?|states?|lists?|specif(?:y|ies)|contains?|includes?|shows?) (.+)",
             CASE);
 
     private static final Pattern NOTED = Pattern.compile(
@@ -129,9 +129,9 @@ final class AttributePhrasings {
     private Optional<Phrasing> consists(Cut found) {
         List<String> members = SaidNouns.members(found.group(2));
         boolean plain = members.size() > 1
+                && !members.stream().allMatch(said::isEntity)
                 && members.stream()
-                        .noneMatch(each -> said.isEntity(each)
-                                || said.isPlural(each)
+                        .noneMatch(each -> said.isPlural(each)
                                 || said.endsIn(each).isPresent()
                                 || Counts.begin(Quoted.masked(each)) && !SaidNouns.hasArticle(each));
         return plain ? attributes(found.group(1), found.group(2)) : Optional.empty();

@@ -74,8 +74,8 @@ final class FactPhrasings extends SentenceForms {
         form("the (?:primary )?key of (.+?) is (.+)", m -> identified(m.group(1), m.group(2)));
         form(
                 "(.+?) (?:has|have) (?:an? |its |their |exactly one |one )?(?:own )?(?:unique )?(.+?),? (?:that|which) (?:uniquely )?identif(?:y|ies) (?:it|them|him|her|one)",
-                m -> readAs("Each " + said.one(m.group(1)) + " has " + part(SaidNouns.bare(m.group(2))) + " (key)."));
-        form("(.+?) (?:uniquely )?identif(?:ies|y) (.+)", m -> identified(m.group(2), m.group(1)));
+                m -> readAs("Each " + said.one(m.group(1)) + " has " + SaidItem.item(m.group(2) + " key") + "."));
+        form("(.+?) (?:uniquely )?identif(?:ies|y) (.+)", m -> newlyIdentified(m.group(2), "", m.group(1)));
         form(
                 "(.+?) (?:is|are) numbered(?: consecutively)? (?:inside|within|in|per) (.+)",
                 m -> newlyIdentified(m.group(1), "", SaidNouns.bare(m.group(2)) + ", number"));
@@ -332,6 +332,11 @@ final class FactPhrasings extends SentenceForms {
                 m -> said.entity(m.group(1)).isEmpty()
                         ? Optional.empty()
                         : either(m.group(1), SaidNouns.members(m.group(2).replaceAll("(?i),? or ", ", "))));
+        form(
+                "(?:an? |each |every |all )?(.+?) (?:is|are) (\\p{L}+(?:, \\p{L}+)*,? or \\p{L}+)",
+                m -> said.isEntity(m.group(1))
+                        ? either(m.group(1), SaidNouns.members(m.group(2).replaceAll("(?i),? or ", ", ")))
+                        : Optional.empty());
         form("(.+?) (?:can|may) be (\\p{L}+) or (\\p{L}+)", m -> either(m.group(1), List.of(m.group(2), m.group(3))));
     }
 

@@ -25,7 +25,8 @@ public final class Nouns {
     private static final Set<String> WORDS_OF_THE_GRAMMAR = Set.of("each", "has", "is", "and", "or", "share");
     private static final Set<String> BEGINNINGS = Set.of("a", "an", "the", "no", "about", "pairing");
 
-    private static final Pattern HISSING = Pattern.compile(".*(?:x|ch|sh|ss|[tz]z|[^ao]us|is|o)es");
+    private static final Pattern HISSING =
+            Pattern.compile(".*(?:x|ch|sh|ss|[tz]z|[^ao]us|is|o|atlas|gas|canvas|alias|bias|lens)es");
 
     private final Design design;
     private final Plural plural;
@@ -255,12 +256,19 @@ public final class Nouns {
             Map.entry("wolves", "wolf"),
             Map.entry("calves", "calf"),
             Map.entry("thieves", "thief"),
-            Map.entry("analyses", "analysis"),
+            Map.entry("yses", "ysis"),
+            Map.entry("oses", "osis"),
+            Map.entry("heses", "hesis"),
+            Map.entry("crises", "crisis"),
             Map.entry("criteria", "criterion"),
             Map.entry("media", "medium"),
             Map.entry("vertices", "vertex"),
             Map.entry("matrices", "matrix"),
             Map.entry("indices", "index"));
+
+    /** "A bus" is one, and several of nothing. */
+    private static final Pattern ONE_IN_S = Pattern.compile(
+            "(?!.*(?:menus|gurus|emus|gnus|haikus)$).*(?:[^aeu]us|[^e]sis|axis|iris|pelvis|chassis|debris|atlas|\\bgas|canvas|alias|bias|\\blens|series|species|news)");
 
     /** The singulars that a plural may come from, the likeliest first; the noun itself where it is no plural. */
     public List<String> singulars(String noun) {
@@ -271,6 +279,10 @@ public final class Nouns {
                 singulars.add(one);
             }
         });
+        if (ONE_IN_S.matcher(lower).matches()) {
+            singulars.add(noun);
+            return singulars;
+        }
         int of = lower.indexOf(" of ");
         if (of > 0 && !Quoted.is(noun)) {
             singulars(noun.substring(0, of)).forEach(head -> singulars.add(head + noun.substring(of)));

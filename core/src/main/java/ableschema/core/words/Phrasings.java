@@ -23,7 +23,7 @@ public final class Phrasings {
 
     /** Words that a sentence of the grammar does not have outside of quotes. */
     private static final Pattern SPOKEN = Pattern.compile(
-            "(?i)\\b(?:other|every|and each|can|may|must|should|might|will|has to|have to|needs to|an?|the|its|their|several|many|multiple|some"
+            "(?i)\\b(?:other(?! than\\b)|every|and each|can|may|must|should|might|will|has to|have to|needs to|an?|the|its|their|several|many|multiple|some"
                     + "|fewer|less|more|only one|one single|one and only|up to|or several|or many|optional(?:ly)?|either|another"
                     + "|about|around|roughly|nearly|n?varchar2?|string|int|integer|bigint|numeric|bool|boolean|timestamp|datetime|date and time|(?!exactly\\b)exc?\\w{2,6}ly)\\b"
                     + "|(?:unique|nullable|not null|mandatory|required)(?=\\s*(?:[,.]|$))|:[^,(]*(?:\\(\\d[^)]*\\))? key(?=\\s*(?:[,.]|$))|\\d ?\\.\\.|\\(-?[\\d.]+ ?(?:to|-|–) ?-?[\\d.]+\\)| has .*\\band\\b| has unique | has:");
@@ -251,7 +251,7 @@ public final class Phrasings {
         Optional<Phrasing> parts = several
                 ? JoinedSentences.ofOneSubject(sentence, relations::subjectEnd, this::readingOfPart)
                 : Optional.empty();
-        return parts.or(() -> JoinedSentences.ofTwoPlaces(sentence, this::readingOfPart))
+        return parts.or(() -> JoinedSentences.ofTwoPlaces(RelationPhrasings.withoutTail(sentence), this::readingOfPart))
                 .or(() -> JoinedSentences.joined(sentence, relations::isInverse, this::readingOfPart))
                 .or(() -> rule(sentence))
                 .or(() -> volumes.of(sentence))

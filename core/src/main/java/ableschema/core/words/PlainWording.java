@@ -77,6 +77,11 @@ final class PlainWording {
             plainer(
                     "\\b(one|two|three|four|five|six|ten|\\d+) (\\p{L}+(?: \\p{L}+)?) at (most|least)(?=\\.?$)",
                     "at $3 $1 $2"),
+            plainer(
+                    "\\b((?:one|an?|at least one|one or more|several|many) (\\p{L}+(?: \\p{L}+)?)), (?:which|who) (has|have) (?=an? )",
+                    "$1; a $2 has "),
+            plainer(",? and,? (?:later|eventually|finally|in the end)(?: on)?,? (?=\\S)", ", optional "),
+            plainer("(?:,? (?:that|which))? (?:nobody|no one) else has(?=\\.?$)", " (unique)"),
             plainer("\\bmax(?:imum|\\.)? (?=\\d)", "at most "),
             plainer("\\bmin(?:imum|\\.)? (?=\\d)", "at least "),
             plainer(

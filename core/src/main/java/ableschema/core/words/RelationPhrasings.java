@@ -324,6 +324,11 @@ final class RelationPhrasings {
         return verb <= 0 ? 0 : start + verb;
     }
 
+    /** A sentence without how often, or when, it is so: "at a time". */
+    static String withoutTail(String sentence) {
+        return TAIL.matcher(sentence.strip().replaceFirst("\\.+$", "")).replaceFirst("");
+    }
+
     /** One clause; empty where it is none. */
     Optional<SaidClause> clause(String text) {
         String clause = TAIL.matcher(text.strip()).replaceFirst("");

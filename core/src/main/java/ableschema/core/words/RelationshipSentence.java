@@ -61,7 +61,8 @@ final class RelationshipSentence {
                 .map(name -> forth.subjectAndVerb().substring(0, name.length()))
                 .orElseGet(() -> leadingNoun(forth));
         Entity first = entity(subject, List.of(subject));
-        List<String> names = forth.cardinality().isMany() ? nouns.singulars(forth.object()) : List.of(forth.object());
+        boolean several = forth.cardinality().isMany() && !forth.cardinality().equals(Cardinality.AT_LEAST_ONE);
+        List<String> names = several ? nouns.singulars(forth.object()) : List.of(forth.object());
         Entity second = entity(
                 forth.object(),
                 back.flatMap(clause -> said(clause.subjectAndVerb(), forth.object()))

@@ -1,11 +1,15 @@
 package ableschema.core.words;
 
+import ableschema.core.types.DataTypes;
+import ableschema.core.words.Phrasing.ReadAs;
 import ableschema.core.words.SaidAttributes.Meant;
 import java.math.BigDecimal;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 
 /** Phrasings of what holds for the values of an attribute: bounds, lists, defaults, and comparisons with another attribute. */
@@ -25,11 +29,16 @@ final class RulePhrasings extends SentenceForms {
                     + "|smaller than|lower than)|no later than|no earlier than|on or after|on or before|at or after|at or before|at least"
                     + "|at most|equal to|the same as|different from|other than)";
 
+    /** "Low, normal or high and normal by default". */
+    private static final Pattern PRESET =
+            Pattern.compile("(.+?),? (?:and|with) (\\p{L}+) (?:by|as(?: the)?) default\\.?", Pattern.CASE_INSENSITIVE);
+
     private final SaidNouns said;
     private final SaidAttributes attributes;
 
     RulePhrasings(SaidNouns said, SaidAttributes attributes) {
-        super("is|are|be|can|cannot|may|must|mustn|should|shouldn|will|has|have|defaults?|lies?|ranges?|go|run|comes?");
+        super(
+                "is|are|be|can|cannot|may|must|mustn|should|shouldn|will|has|have|defaults?|lies?|ranges?|go|run|comes?|starts?|begins?|ends?");
         this.said = said;
         this.attributes = attributes;
         left();
@@ -55,6 +64,15 @@ final class RulePhrasings extends SentenceForms {
                         .flatMap(
                                 meant -> readAs("Each " + meant.owner() + " has [" + meant.attribute() + "] (unique)."))
                         .or(() -> attributes.fact(m.group(1), "unique")));
+        form("(.+?) (?:is|are) (?:optional,? but unique|unique,? but optional)", m -> attributes
+                .meant(m.group(1))
+                .flatMap(meant -> readAs("Each " + meant.owner() + " has [" + meant.attribute() + "] (unique).")));
+        form(
+                "(.+?) (?:must |has to |always |should )?(start|begin|end)s? with (?:an? |the (?:letter|sign) )?(\\S+?)",
+                m -> textual(
+                        m.group(1),
+                        "must " + m.group(2).toLowerCase(Locale.ROOT).replace("begin", "start") + " with "
+                                + quoted(m.group(3))));
         form("by default,? (.+?) is " + VALUE, m -> byDefault(m.group(1), m.group(2)));
         form(
                 "(.+?) (?:is|are) (?:kept )?(secret|personal|private)",
@@ -66,6 +84,24 @@ final class RulePhrasings extends SentenceForms {
         form(
                 "(?:the )?default (?:value )?(?:for |of )?(?:the |its )?(.+?) is " + VALUE,
                 m -> byDefault(m.group(1), m.group(2)));
+    }
+
+    /** What is said of signs makes a text of what has no type yet. */
+    private Optional<Phrasing> textual(String phrase, String rule) {
+        return attributes.meant(phrase).map(meant -> {
+            boolean untyped = said.entity(meant.owner())
+                    .flatMap(owner -> owner.body().attribute(meant.attribute()))
+                    .filter(known -> !known.type().equals(DataTypes.UNDECIDED))
+                    .isEmpty();
+            String said = "Of each " + meant.owner() + ": " + meant.attribute() + " " + rule + ".";
+            return untyped
+                    ? ReadAs.of("Each " + meant.owner() + " has " + meant.attribute() + ": text.", said)
+                    : ReadAs.of(said);
+        });
+    }
+
+    private static String quoted(String text) {
+        return text.matches("'.*'|\".*\"") ? text : "'" + text + "'";
     }
 
     private Optional<Phrasing> byDefault(String phrase, String given) {
@@ -229,6 +265,15 @@ final class RulePhrasings extends SentenceForms {
     }
 
     private Optional<Phrasing> list(String phrase, String list) {
+        Matcher preset = PRESET.matcher(list);
+        if (preset.matches()) {
+            return list(phrase, preset.group(1))
+                    .filter(ReadAs.class::isInstance)
+                    .map(read -> new ReadAs(((ReadAs) read)
+                            .sentences().stream()
+                                    .map(each -> each.replaceFirst("\\)\\.$", "; default " + preset.group(2) + ")."))
+                                    .toList()));
+        }
         List<String> values = SaidNouns.members(list.replaceAll("(?i),? or ", ", "));
         boolean told =
                 values.stream().anyMatch(value -> SaidNouns.hasArticle(value) || value.matches("(?i).* than .*"));

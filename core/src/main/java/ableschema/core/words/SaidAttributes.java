@@ -18,6 +18,11 @@ final class SaidAttributes {
     private static final Pattern WHOSE =
             Pattern.compile("(?:an? |the |each |every )?(.+?)'s (.+)", Pattern.CASE_INSENSITIVE);
 
+    /** "The number of copies" is no number that each copy has. */
+    private static final Pattern COUNTED = Pattern.compile(
+            "(?:the |a )?(?:maximum |minimum |total )?number of (?!(?:an?|the|each|every|its) ).+",
+            Pattern.CASE_INSENSITIVE);
+
     /** What a phrase of more words than these speaks of is not guessed. */
     private static final int MOST_WORDS = 5;
 
@@ -39,6 +44,11 @@ final class SaidAttributes {
         Matcher of = OF.matcher(phrase);
         Matcher whose = WHOSE.matcher(phrase);
         Matcher ofMany = OF_MANY.matcher(phrase);
+        Optional<Meant> inFull = said.ownerOf(List.of(phrase))
+                .map(owner -> new Meant(said.nouns().one(owner), SaidNouns.attribute(owner, phrase)));
+        if (inFull.isPresent() || COUNTED.matcher(phrase).matches()) {
+            return inFull;
+        }
         if (of.matches()) {
             return named(of.group(2), of.group(1));
         }
@@ -51,11 +61,7 @@ final class SaidAttributes {
         if (phrase.toLowerCase(Locale.ROOT).startsWith("each ") || phrase.split(" ").length > MOST_WORDS) {
             return Optional.empty();
         }
-        return said.ownerOf(List.of(phrase))
-                .map(owner -> new Meant(said.nouns().one(owner), SaidNouns.attribute(owner, phrase)))
-                .or(() -> behindItsEntity(phrase, false))
-                .or(() -> ofTheOnlyOne(phrase))
-                .or(() -> behindItsEntity(phrase, true));
+        return behindItsEntity(phrase, false).or(() -> ofTheOnlyOne(phrase)).or(() -> behindItsEntity(phrase, true));
     }
 
     /** "Email addresses" are the email address of whatever has one, and "the length" what is measured in metres, where nothing else has it. */

@@ -47,6 +47,11 @@ final class SaidItem {
             "(\\p{L}[\\p{L} ]*?),? (?:(?:which|that) (?:is|can be|may be|must be)(?: one of| either)?|either) (\\p{L}[\\p{L}-]*) or (\\p{L}[\\p{L}-]*)",
             CASE);
 
+    /** "A duration in hours that must not exceed 40". */
+    private static final Pattern EXCEEDING = Pattern.compile(
+            "(.+?),? (?:which|that) (?:must not|cannot|can't|may not|should not|does not) exceed (-?\\d+(?:\\.\\d+)?)(?: [\\p{L}%]+)?",
+            CASE);
+
     /** "A barcode which must be unique". */
     private static final Pattern TOLD_OF = Pattern.compile(
             "(.+?),? (?:which|that) (?:must be|is|are|has to be|should be|may be|can be) (unique|optional|empty|unknown|missing|positive|(?:at least|at most|greater than|less than|more than) -?\\d+)",
@@ -126,6 +131,10 @@ final class SaidItem {
         Matcher states = STATES.matcher(name);
         if (states.matches()) {
             return states.group(1) + " (one of " + states.group(2) + ", " + states.group(3) + ")";
+        }
+        Matcher exceeding = EXCEEDING.matcher(name);
+        if (exceeding.matches()) {
+            return item(exceeding.group(1) + " at most " + exceeding.group(2));
         }
         Matcher told = TOLD_OF.matcher(name);
         if (told.matches() && told.group(2).equalsIgnoreCase("unique")) {

@@ -92,8 +92,22 @@ final class SaidNouns {
                 .filter(name -> Math.abs(name.length() - noun.length()) <= 2
                         && Spelling.distance(name.toLowerCase(Locale.ROOT), noun) <= (noun.length() < 6 ? 1 : 2)
                         && !design.plural().of(name).equalsIgnoreCase(noun)
-                        && !noun.startsWith(name.toLowerCase(Locale.ROOT))) // a winery is no wine
+                        && !isOfTheSameStem(name.toLowerCase(Locale.ROOT), noun))
                 .findFirst();
+    }
+
+    private static final Pattern ENDING =
+            Pattern.compile("|e?r|ors?|ers?|e?ry|ed|al|ly|ions?|ing|ments?|ees?|ists?|ances?|ations?|ives?");
+
+    /** An inspection is no inspector, and a winery no wine: both are words. */
+    private static boolean isOfTheSameStem(String one, String other) {
+        int same = 0;
+        while (same < Math.min(one.length(), other.length()) && one.charAt(same) == other.charAt(same)) {
+            same++;
+        }
+        return same >= 4
+                && ENDING.matcher(one.substring(same)).matches()
+                && ENDING.matcher(other.substring(same)).matches();
     }
 
     /** Whether a noun that is no entity yet looks like a plural. */
