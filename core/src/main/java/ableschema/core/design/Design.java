@@ -251,12 +251,14 @@ public final class Design {
 
     /** Returns this design with all of these in place of those of the same ids, or behind the others. */
     public Design withAll(List<Entity> changed, List<Relationship> related) {
-        List<Entity> one = merged(entities, changed, Entity::id);
-        List<Relationship> other = merged(relationships, related, Relationship::id);
+        List<Entity> one = merged(entities, changed, Entity::id, this::entity);
+        List<Relationship> other = merged(relationships, related, Relationship::id, this::relationship);
         return one == entities && other == relationships ? this : changed(one, other, domains, notes);
     }
 
-    private static <T> List<T> merged(List<T> list, List<T> changed, Function<T, Id> id) {
+    /** One place is looked for at a time, as most edits change one thing of thousands. */
+    private static <T> List<T> merged(
+            List<T> list, List<T> changed, Function<T, Id> id, Function<Id, Optional<T>> known) {
         if (changed.isEmpty()) {
             return list;
         }
@@ -264,13 +266,22 @@ public final class Design {
         changed.forEach(each -> replacing.put(id.apply(each), each));
         boolean same = true;
         var merged = new ArrayList<T>(list.size() + changed.size());
-        for (T each : list) {
-            T now = replacing.remove(id.apply(each));
-            merged.add(now == null ? each : now);
-            same &= now == null || now == each;
+        merged.addAll(list);
+        for (Map.Entry<Id, T> each : replacing.entrySet()) {
+            Optional<T> before = known.apply(each.getKey());
+            same &= before.filter(old -> old == each.getValue()).isPresent();
+            before.ifPresentOrElse(
+                    old -> merged.set(place(list, old), each.getValue()), () -> merged.add(each.getValue()));
         }
-        merged.addAll(replacing.values());
-        return same && merged.size() == list.size() ? list : merged;
+        return same ? list : merged;
+    }
+
+    private static <T> int place(List<T> list, T known) {
+        int at = 0;
+        while (list.get(at) != known) {
+            at++;
+        }
+        return at;
     }
 
     public Design with(Notes notes) {

@@ -123,28 +123,43 @@ final class Counts {
         });
     }
 
+    /** Where how many may begin; all ways are only tried there. */
+    private static final Pattern BEGINNING = Pattern.compile(
+            "(?<![\\p{L}\\d.])(?:\\d|(?:between|from|at|an?|no|not|none|only|just|precisely|another|any|lots|numerous|several|many"
+                    + "|multiple|some|various|up|more|fewer|less|exactly|" + WORDS + ")(?!\\p{L}))",
+            Pattern.CASE_INSENSITIVE);
+
     /** The first that is said at or behind a place; of several at one place the longest. */
     static Optional<Found> find(String masked, int from) {
-        Optional<Found> best = Optional.empty();
-        if (from > masked.length()) {
-            return best;
+        Matcher beginning = BEGINNING.matcher(masked);
+        Optional<Found> found = Optional.empty();
+        int at = from;
+        while (found.isEmpty() && at <= masked.length() && beginning.find(at)) {
+            found = longest(masked, beginning.start());
+            at = beginning.start() + 1;
         }
+        return found;
+    }
+
+    private static Optional<Found> longest(String masked, int start) {
+        Optional<Found> best = Optional.empty();
         for (Way way : WAYS) {
-            Matcher matcher = way.words().matcher(masked);
-            if (matcher.find(from)) {
-                boolean better = best.isEmpty()
-                        || matcher.start() < best.get().start()
-                        || matcher.start() == best.get().start()
-                                && matcher.end() > best.get().end();
+            Matcher matcher =
+                    way.words().matcher(masked).region(start, masked.length()).useTransparentBounds(true);
+            if (matcher.lookingAt() && isLonger(matcher, best)) {
+                boolean bare = way == WAYS.get(WAYS.size() - 1)
+                        && !matcher.group().toLowerCase(Locale.ROOT).startsWith("exactly");
                 Optional<Cardinality> meant = meant(way, matcher);
-                if (better && meant.isPresent()) {
-                    boolean bare = way == WAYS.get(WAYS.size() - 1)
-                            && !matcher.group().toLowerCase(Locale.ROOT).startsWith("exactly");
+                if (meant.isPresent()) {
                     best = Optional.of(new Found(meant.get(), matcher.start(), matcher.end(), bare));
                 }
             }
         }
         return best;
+    }
+
+    private static boolean isLonger(Matcher matcher, Optional<Found> best) {
+        return best.filter(other -> other.end() >= matcher.end()).isEmpty();
     }
 
     /** Empty where the numbers make no sense: fewer than none, or more than the most. */

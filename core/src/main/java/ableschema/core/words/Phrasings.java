@@ -21,6 +21,11 @@ public final class Phrasings {
             "(?is)(?:the domain |the plural of |about (?![0-9])|there are about [0-9]|rows of .* are made in .*|the .* of each .* is (?:computed|calculated|derived|worked out) (?:from|as|by) |the .* of each .* (?:changes|never changes|is (?:not )?used by people|is (?:not )?private)\\.?$|of each .*: ?|#).*|.*->.*|.* is set aside\\.?|no two .* share their .*"
                     + "|(?:(?! (?:is|are|has|have) |,).)* is an? (?:\\uE000+|\\p{L}+(?:[ -](?!of )\\p{L}+){0,2})(?:\\s*:.*|\\s*\\.?)|.* is an? kind of [^.:]*\\.?|each .* is (?:identified|told) by its .*|each .* is (?:often )?(?:searched|sorted|indexed|searched and sorted|sorted and searched) by its .*");
 
+    /** What has the form of a sentence of the grammar, and is none. */
+    private static final Pattern FREELY = Pattern.compile(
+            "(?is).* (?:is|are) (?:identified by .* together with .*|also an? .*|an? .* (?:too|also|as well)\\.?)"
+                    + "|the [^:]* of (?:the|an?|each|every) [^:]* is an? .*|there are (?!about [0-9]).*");
+
     /** Words that a sentence of the grammar does not have outside of quotes. */
     private static final Pattern SPOKEN = Pattern.compile(
             "(?i)\\b(?:other(?! than\\b)|every|and each|can|may|must|should|might|will|has to|have to|needs to|an?|the|its|their|several|many|multiple|some"
@@ -332,15 +337,7 @@ public final class Phrasings {
                 return true;
             }
         }
-        boolean together = masked.matches("(?is).* (?:is|are) identified by .* together with .*");
-        boolean partOf = masked.matches("(?is)the [^:]* of (?:the|an?|each|every) [^:]* is an? .*");
-        boolean twoKinds = masked.matches("(?is)there are (?!about [0-9]).*");
-        boolean alike = masked.matches("(?is).* (?:is|are) (?:also an? .*|an? .* (?:too|also|as well)\\.?)");
-        return !together
-                && !partOf
-                && !twoKinds
-                && !alike
-                && CANONICAL.matcher(masked).matches();
+        return CANONICAL.matcher(masked).matches() && !FREELY.matcher(masked).matches();
     }
 
     private static boolean isTheSame(Phrasing found, String sentence) {

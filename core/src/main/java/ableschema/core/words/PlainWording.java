@@ -1,174 +1,271 @@
 package ableschema.core.words;
 
+import java.util.Collections;
+import java.util.HashSet;
 import java.util.List;
+import java.util.Locale;
+import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
 /** Says a sentence in plainer words of the same meaning: "can't have more than 12" is "can have at most 12". */
 final class PlainWording {
 
-    private record Plainer(Pattern said, String plain) {}
+    /** @param words of which a sentence has one where it is said so; most sentences have none */
+    private record Plainer(Set<String> words, Pattern said, String plain) {}
+
+    private static final String SPEAKERS = "we|they|you|one|people|everybody";
+
+    /** What stands for all signs of comparison among the words of a sentence. */
+    private static final String SIGNS = "<";
+
+    private static final Pattern BETWEEN_WORDS = Pattern.compile("[^\\p{L}\\d']+");
 
     private static final String NOT_ALLOWED =
             "(?:can't|can ?not|may not|must not|mustn't|should not|shouldn't|(?:is|are) (?:not|never) allowed to)";
     private static final String LIKES = "(?:likes?|wants?|needs?|wish(?:es)?|pleases?)";
 
-    private static final String WE = "(?:we|they|you|one|people|everybody)";
+    private static final String WE = "(?:" + SPEAKERS + ")";
     private static final String KEEP =
             "(?:(?:also|always|then) )?(?:(?:must|have to|need to|want to|should|can|may|will) )?(?:keep|store|record|note|register|track|know|save|hold|need|remember|collect)";
     private static final String COUNTED =
             "(?=(?:at (?:most|least)|exactly|one|two|three|four|five|six|seven|eight|nine|ten|\\d+|many|several|any number|no more|up to|more than) )";
 
     private static final List<Plainer> PLAINER = List.of(
-            plainer("\\bpersons\\b", "people"),
+            plainer("persons", "\\bpersons\\b", "people"),
             plainer(
+                    "always|usually|normally|typically|generally|obviously",
                     "(?<!\\bnot)(?<!n't)(?<=\\p{L}) (?:always|usually|normally|typically|generally|obviously) (?=\\p{L})",
                     " "),
             plainer(
+                    SPEAKERS,
                     "^" + WE + " " + KEEP
                             + " (?:for|of|about) (?:each|every|an?|any) (\\p{L}+(?: \\p{L}+)?) ((?:an?|the|its|their|his|her) .+)",
                     "Each $1 has $2"),
             plainer(
+                    SPEAKERS,
                     "^(?:for|about|of|from) (?:all |all the |the |our )?((?:\\p{L}+ )?(?:\\p{L}+s|people|children|men|women)),? "
                             + WE + " " + KEEP + " (?=\\S)",
                     "All $1 have "),
-            plainer("\\b(several|many|some|two|three|number of|more) (?:different|various|distinct) (?=\\p{L})", "$1 "),
-            plainer("\\b(?:different|various|distinct) (?=\\p{L}+s\\.?$)", "several "),
-            plainer("\\b(an?|one|the) (?:certain|given|particular|specific) (?!date|day|time|moment|year)", "$1 "),
-            plainer("\\b(?:no|zero) (\\p{L}+) or (?:just |only |exactly )?one \\1\\b", "at most one $1"),
             plainer(
+                    "different|various|distinct",
+                    "\\b(several|many|some|two|three|number of|more) (?:different|various|distinct) (?=\\p{L})",
+                    "$1 "),
+            plainer("different|various|distinct", "\\b(?:different|various|distinct) (?=\\p{L}+s\\.?$)", "several "),
+            plainer(
+                    "certain|given|particular|specific",
+                    "\\b(an?|one|the) (?:certain|given|particular|specific) (?!date|day|time|moment|year)",
+                    "$1 "),
+            plainer("no|zero", "\\b(?:no|zero) (\\p{L}+) or (?:just |only |exactly )?one \\1\\b", "at most one $1"),
+            plainer(
+                    "unknown|empty|missing|known",
                     " (?:is|are|stays|remains) (?:unknown|empty|missing|not known)(?:,? (?:until|while|before|as long as|unless|if|when) .+?)?(?=\\.?$)",
                     " may be unknown"),
             plainer(
+                    "collection|set|list|group|series|range|variety|lot|handful|couple|bunch",
                     "(?<!is )(?<!are )\\ban? (?:collection|set|list|group|series|range|variety|lot|handful|couple|bunch) of (?=(?:\\p{L}+ )?\\p{L}+s\\.?$)",
                     "any number of "),
             plainer(
+                    SPEAKERS,
                     "^" + WE + " " + KEEP
                             + " (?:the |an? )?(.+?) (?:of|for|about) (?:each|every|an?|any) (.+?)(?=\\.?$)",
                     "Each $2 has $1"),
             plainer(
+                    SPEAKERS,
                     "^" + WE + " " + KEEP
                             + " (?:the |an? )?(.+?) (?:of|for|about) (?:all|all the|the|our) (.+?)(?=\\.?$)",
                     "All $2 have $1"),
             plainer(
+                    SPEAKERS,
                     "^(?:for|about|of|from) (?:each|every|an?|any) (.+?),? " + WE + " " + KEEP + " (?=\\S)",
                     "Each $1 has "),
             plainer(
+                    "if",
                     " (?:and )?(?:an? |the )?(\\p{L}+(?: \\p{L}+)?),? if (?:there is one|it has one|any|known|given|available)(?=\\.?$)",
                     " optional $1"),
             plainer(
+                    "two",
                     "^two (?:different |distinct )?(.+?) (?:can |may |must )?(?:never|not|cannot) (?:have|share) the same (?=\\S)",
                     "No two $1 have the same "),
-            plainer("\\((?:text|string) (?:of )?(?:up to|at most|max\\.?) (?=\\d)", "(up to "),
-            plainer("\\b(be|is|are) an? (\\p{L}+ (?:of|in|at|for|on|to)) " + COUNTED, "$1 $2 "),
-            plainer("^(?:and|also|so|then|note that|of course),? (?=\\S)", ""),
-            plainer(",? (?:too|as well)(?=\\.?$)", ""),
-            plainer("^(?:as a rule|in general|basically|usually|normally|typically|of course),? (?=\\S)", ""),
-            plainer(" ?(?:>=|≥) ?(?=-?\\d)", " must be at least "),
-            plainer(" ?(?:<=|≤) ?(?=-?\\d)", " must be at most "),
-            plainer(" ?> ?(?=-?\\d)", " must be greater than "),
-            plainer(" ?< ?(?=-?\\d)", " must be less than "),
+            plainer("text|string", "\\((?:text|string) (?:of )?(?:up to|at most|max\\.?) (?=\\d)", "(up to "),
+            plainer("be|is|are", "\\b(be|is|are) an? (\\p{L}+ (?:of|in|at|for|on|to)) " + COUNTED, "$1 $2 "),
+            plainer("and|also|so|then|note|course", "^(?:and|also|so|then|note that|of course),? (?=\\S)", ""),
+            plainer("too|well", ",? (?:too|as well)(?=\\.?$)", ""),
             plainer(
+                    "rule|general|basically|usually|normally|typically|course",
+                    "^(?:as a rule|in general|basically|usually|normally|typically|of course),? (?=\\S)",
+                    ""),
+            plainer(SIGNS, " ?(?:>=|≥) ?(?=-?\\d)", " must be at least "),
+            plainer(SIGNS, " ?(?:<=|≤) ?(?=-?\\d)", " must be at most "),
+            plainer(SIGNS, " ?> ?(?=-?\\d)", " must be greater than "),
+            plainer(SIGNS, " ?< ?(?=-?\\d)", " must be less than "),
+            plainer(
+                    "been",
                     " (?:has|have) been (?=\\p{L}+(?:ed|en|wn|ught|old|aid|ade|ent) (?:by|in|on|at|to|from|for|with)\\b)",
                     " is "),
             plainer(
+                    "otherwise|nothing",
                     ",? (?:unless (?:stated|said|given|specified|set) otherwise|unless otherwise (?:stated|said|given|specified|set)|if nothing else is (?:said|stated|given))(?=\\.?$)",
                     " by default"),
             plainer(
+                    "most|least",
                     "\\b(one|two|three|four|five|six|ten|\\d+) (\\p{L}+(?: \\p{L}+)?) at (most|least)(?=\\.?$)",
                     "at $3 $1 $2"),
             plainer(
+                    "which|who",
                     "\\b((?:one|an?|at least one|one or more|several|many) (\\p{L}+(?: \\p{L}+)?)), (?:which|who) (has|have) (?=an? )",
                     "$1; a $2 has "),
-            plainer(",? and,? (?:later|eventually|finally|in the end)(?: on)?,? (?=\\S)", ", optional "),
-            plainer("(?:,? (?:that|which))? (?:nobody|no one) else has(?=\\.?$)", " (unique)"),
-            plainer("\\bmax(?:imum|\\.)? (?=\\d)", "at most "),
-            plainer("\\bmin(?:imum|\\.)? (?=\\d)", "at least "),
             plainer(
+                    "later|eventually|finally|end",
+                    ",? and,? (?:later|eventually|finally|in the end)(?: on)?,? (?=\\S)",
+                    ", optional "),
+            plainer("nobody|no", "(?:,? (?:that|which))? (?:nobody|no one) else has(?=\\.?$)", " (unique)"),
+            plainer("max|maximum", "\\bmax(?:imum|\\.)? (?=\\d)", "at most "),
+            plainer("min|minimum", "\\bmin(?:imum|\\.)? (?=\\d)", "at least "),
+            plainer(
+                    "never",
                     "\\b(?:is|are) never (?=(?:below|under|less than|above|over|more than|greater than) )",
                     "must not be "),
-            plainer(",? (?:which|that) (?:is|are) (?:its|their|the) (?:primary )?key\\b(?=,| and|\\.?$)", " (key)"),
-            plainer("\\bmember(s?) of (?:the )?staff\\b", "staff member$1"),
             plainer(
+                    "key",
+                    ",? (?:which|that) (?:is|are) (?:its|their|the) (?:primary )?key\\b(?=,| and|\\.?$)",
+                    " (key)"),
+            plainer("staff", "\\bmember(s?) of (?:the )?staff\\b", "staff member$1"),
+            plainer(
+                    "who|which|that",
                     "^((?:an?|each|every) (\\p{L}+(?: \\p{L}+)?) [^,;]*? (?:one|an?|exactly one|at most one) (\\p{L}+(?: \\p{L}+)?)), (?:who|which|that) ((?:can|may|must|has|is|needs)\\b[^,;]* \\2(?:s|es)?)(?=\\.?$)",
                     "$1, and a $3 $4"),
             plainer(
+                    "each",
                     "(?<=\\b(?:many|several|multiple|more|any number of|\\d) )(\\p{L}+(?: \\p{L}+)?),? each (?:with|having) (?:(?:its|their|his|her|an?) (?:own )?)?(\\p{L}.*)",
                     "$1; all $1 have a $2"),
-            plainer(",? and,? (?:if|once|when|after) \\p{L}+(?: \\p{L}+)?, (?:an? |the )?(?=\\S)", ", optional "),
             plainer(
+                    "if|once|when|after",
+                    ",? and,? (?:if|once|when|after) \\p{L}+(?: \\p{L}+)?, (?:an? |the )?(?=\\S)",
+                    ", optional "),
+            plainer(
+                    "once|when|after|if|soon",
                     ",? and (?:an? |the )?(\\p{L}+(?: \\p{L}+)?) (?:once|when|after|if|as soon as) (?:it|they|he|she) (?:is|are|has been|have been|was|were) \\p{L}+(?=\\.?$)",
                     ", optional $1"),
             plainer(
+                    "two",
                     "^two (.+? (?:in|of|on|at|within) the same .+?) (?:can |may |must )?(?:never|not|cannot|can't) (?:have|share) the same (?=\\S)",
                     "No two $1 have the same "),
-            plainer("(?<=\\b(?:is|are|can|may|must)) also (?=\\S)", " "),
+            plainer("also", "(?<=\\b(?:is|are|can|may|must)) also (?=\\S)", " "),
             plainer(
+                    "another",
                     "\\b((?:at|in|from|to|on|with|by) )(exactly one|one|an?) (\\p{L}+(?: \\p{L}+)?)(,? and \\p{L}+ (?:at|in|from|to|on|with|by) )another(?: one)?(?=\\.?$)",
                     "$1$2 $3$4one $3"),
             plainer(
+                    "sometimes|occasionally|possibly|cases",
                     "\\b(?:one|an?) (\\p{L}+(?: \\p{L}+)?),? (?:but |and |or )?(?:sometimes|occasionally|possibly|in some cases)(?: also)?(?: (?:by|of|in|on|at|to|with|for))?"
                             + " (?:several|more|many|two or more|more than one)(?: of them)?(?=\\.?$)",
                     "one or more $1"),
             plainer(
+                    "which|that",
                     ", (?=(?:which|that) (?:is|are|must be|has to be|should be|cannot be|can't be|must not be|may not be) (?:unique|optional|positive|(?:never )?negative)\\b)",
                     " "),
-            plainer(",? and,? (?:optionally|possibly|maybe|perhaps|sometimes|in some cases),? (?=\\S)", ", optional "),
             plainer(
+                    "optionally|possibly|maybe|perhaps|sometimes|cases",
+                    ",? and,? (?:optionally|possibly|maybe|perhaps|sometimes|in some cases),? (?=\\S)",
+                    ", optional "),
+            plainer(
+                    "there",
                     "^(?:for|in|on|at) (?:each|every|an?|any) (.+?),? there (?:is|are|must be|will be) (.+?)(?=\\.?$)",
                     "Each $1 has $2"),
             plainer(
+                    "there",
                     "^(?:for|in|on|at) (?:each|every|an?|any) (.+?),? there (?:can|may) be (.+?)(?=\\.?$)",
                     "Each $1 can have $2"),
             plainer(
+                    "needed|required",
                     "^for (?:each|every|an?|any) (.+?),? ((?:at|exactly|one|two|three|\\d)\\b.+?) (?:is|are) (?:needed|required)(?=\\.?$)",
                     "Each $1 needs $2"),
-            plainer(",? and,? if (?:it|they|he|she) (?:has|have) (?:one|any|some),? (?=\\S)", ", optional "),
-            plainer("^some ((?:\\p{L}+ )?\\p{L}+s) (?!are |were |of |can |may |must )(?=\\p{L}+ \\S)", "$1 may "),
-            plainer("\\b(?:has|have) (?:room|space|place|places|capacity) for ", "holds "),
+            plainer("if", ",? and,? if (?:it|they|he|she) (?:has|have) (?:one|any|some),? (?=\\S)", ", optional "),
             plainer(
+                    "some",
+                    "^some ((?:\\p{L}+ )?\\p{L}+s) (?!are |were |of |can |may |must )(?=\\p{L}+ \\S)",
+                    "$1 may "),
+            plainer(
+                    "room|space|place|places|capacity",
+                    "\\b(?:has|have) (?:room|space|place|places|capacity) for ",
+                    "holds "),
+            plainer(
+                    "if",
                     ",? and,? if (?:known|given|available|any|there is one|it has one|applicable),? (?=\\S)",
                     ", optional "),
-            plainer(" (is|are) both (?=an? |\\p{L}+s\\.?$)", " $1 "),
-            plainer(" (?:one|an?) (\\p{L}+(?: \\p{L}+)?) only(?=\\.?$)", " exactly one $1"),
-            plainer("\\bmust (?:give|provide|supply|state|enter|specify) (?=(?:an?|their|its) )", "have "),
-            plainer("\\bas many (.+?) as (?:they|it|he|she|we|you) " + LIKES, "any number of $1"),
-            plainer("\\b" + NOT_ALLOWED + " ((?:\\p{L}+ ){1,4}?)more than (?=\\S)", "can $1at most "),
-            plainer("\\b" + NOT_ALLOWED + " ((?:\\p{L}+ ){1,4}?)(?:fewer|less) than (?=\\S)", "must $1at least "),
-            plainer("\\b(?:does not|doesn't|do not|don't) ((?:\\p{L}+ ){1,4}?)more than (?=\\S)", "can $1at most "),
-            plainer("\\b(?:never) ((?:\\p{L}+ ){1,4}?)more than (?=\\S)", "$1at most "),
-            plainer("\\bis never (\\p{L}+ (?:\\p{L}+ )?)more than (?=\\S)", "is $1at most "),
-            plainer("^no (?!two |one |more |fewer |less )((?:\\p{L}+ ){2,6}?)more than (?=\\S)", "Each $1at most "),
+            plainer("both", " (is|are) both (?=an? |\\p{L}+s\\.?$)", " $1 "),
+            plainer("only", " (?:one|an?) (\\p{L}+(?: \\p{L}+)?) only(?=\\.?$)", " exactly one $1"),
+            plainer("must", "\\bmust (?:give|provide|supply|state|enter|specify) (?=(?:an?|their|its) )", "have "),
+            plainer("many", "\\bas many (.+?) as (?:they|it|he|she|we|you) " + LIKES, "any number of $1"),
+            plainer("more", "\\b" + NOT_ALLOWED + " ((?:\\p{L}+ ){1,4}?)more than (?=\\S)", "can $1at most "),
             plainer(
+                    "fewer|less",
+                    "\\b" + NOT_ALLOWED + " ((?:\\p{L}+ ){1,4}?)(?:fewer|less) than (?=\\S)",
+                    "must $1at least "),
+            plainer(
+                    "more",
+                    "\\b(?:does not|doesn't|do not|don't) ((?:\\p{L}+ ){1,4}?)more than (?=\\S)",
+                    "can $1at most "),
+            plainer("more", "\\b(?:never) ((?:\\p{L}+ ){1,4}?)more than (?=\\S)", "$1at most "),
+            plainer("more", "\\bis never (\\p{L}+ (?:\\p{L}+ )?)more than (?=\\S)", "is $1at most "),
+            plainer(
+                    "more",
+                    "^no (?!two |one |more |fewer |less )((?:\\p{L}+ ){2,6}?)more than (?=\\S)",
+                    "Each $1at most "),
+            plainer(
+                    "not|doesn't|don't|needn't",
                     "\\b(?:does not|doesn't|do not|don't|need not|needn't) (?:have to |need to |necessarily )?have (?=an? )",
                     "may have "),
-            plainer("\\b(?:does not|doesn't|do not|don't) (?:have|need) to have (?=\\S)", "may have "),
-            plainer("\\b(?:give|provide|tell|leave|supply)s? us (?:with )?(?:their|its|an?|the) (?=\\S)", "have a "),
             plainer(
+                    "not|doesn't|don't",
+                    "\\b(?:does not|doesn't|do not|don't) (?:have|need) to have (?=\\S)",
+                    "may have "),
+            plainer(
+                    "us",
+                    "\\b(?:give|provide|tell|leave|supply)s? us (?:with )?(?:their|its|an?|the) (?=\\S)",
+                    "have a "),
+            plainer(
+                    "there",
                     "^there (?:is|are|must be|will be) (?!about |around |some \\d|(?:at most|only|exactly|no more than) one .* (?:per|for) .* and )(.+?) (?:per|(?:for|in|on|at) (?:each|every|any)) (.+?)(?=\\.?$)",
                     "Each $2 has $1"),
             plainer(
+                    "there",
                     "^there (?:can|may|must|should) be (?!(?:at most|only|exactly|no more than) one .* (?:per|for) .* and )(.+?) (?:per|(?:for|in|on|at) (?:each|every|any|an?)) (.+?)(?=\\.?$)",
                     "Each $2 can have $1"));
 
     private PlainWording() {}
 
-    private static Plainer plainer(String said, String plain) {
-        return new Plainer(Pattern.compile(said, Pattern.CASE_INSENSITIVE), plain);
+    private static Plainer plainer(String words, String said, String plain) {
+        return new Plainer(Set.of(words.split("\\|")), Pattern.compile(said, Pattern.CASE_INSENSITIVE), plain);
     }
 
     /** What stands between quotes stays as it is. */
     static String of(String sentence) {
         String plain = sentence;
+        Set<String> words = words(sentence);
         for (Plainer each : PLAINER) {
+            if (Collections.disjoint(each.words(), words)) {
+                continue;
+            }
             Matcher matcher = each.said().matcher(Quoted.masked(plain));
             if (matcher.find()) {
                 plain = plain.substring(0, matcher.start())
                         + filled(each.plain(), matcher, plain)
                         + plain.substring(matcher.end());
+                words = words(plain);
             }
         }
         return plain;
+    }
+
+    private static Set<String> words(String sentence) {
+        String masked = Quoted.masked(sentence).toLowerCase(Locale.ROOT);
+        var words = new HashSet<>(List.of(BETWEEN_WORDS.split(masked)));
+        if (masked.chars().anyMatch(c -> "<>≤≥".indexOf(c) >= 0)) {
+            words.add(SIGNS);
+        }
+        return words;
     }
 
     /** The groups are those of the text, as the matcher saw quotes blotted out. */
