@@ -137,6 +137,11 @@ final class ClauseCheck {
                         word));
             }
         }
+        return misnamed(clause);
+    }
+
+    /** A noun that nobody has named and that is nearly one that is known. */
+    Optional<Phrasing> misnamed(SaidClause clause) {
         return Stream.of(clause.subject(), clause.object())
                 .flatMap(noun -> said.nearlyNamed(noun).stream()
                         .<Phrasing>map(name -> new Phrasing.Refused(

@@ -71,7 +71,7 @@ final class FactPhrasings extends SentenceForms {
         String known = "(.+?) (?:is|are) (?:uniquely )?(?:identified|told apart|known|recognised|recognized) by ";
         form(known + "(.+?) (?:within|inside|in) (?:the|its|their|an?|each|every) (.+)", this::identifiedWithin);
         form(known + "((?:an?|its|their|the) )?(.+)", m -> newlyIdentified(m.group(1), m.group(2), m.group(3)));
-        form("the (?:primary )?key of (.+?) is (.+)", m -> identified(m.group(1), m.group(2)));
+        form("the (?:primary )?key of (.+?) is (.+)", m -> newlyIdentified(m.group(1), "", m.group(2)));
         form(
                 "(.+?) (?:has|have) (?:an? |its |their |exactly one |one )?(?:own )?(?:unique )?(.+?),? (?:that|which) (?:uniquely )?identif(?:y|ies) (?:it|them|him|her|one)",
                 m -> readAs("Each " + said.one(m.group(1)) + " has " + SaidItem.item(m.group(2) + " key") + "."));

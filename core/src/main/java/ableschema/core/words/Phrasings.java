@@ -170,7 +170,9 @@ public final class Phrasings {
             return otherSide.get();
         }
         if (sentence.isEmpty() || stands && !isOfSeveral(sentence, masked)) {
-            return new Phrasing.AsItStands();
+            boolean relation = masked.regionMatches(true, 0, "each ", 0, 5) && masked.indexOf(':') < 0;
+            Optional<Phrasing> slip = relation ? relations.slipOfName(sentence) : Optional.empty();
+            return slip.orElseGet(Phrasing.AsItStands::new);
         }
         readingsLeft = MOST_READINGS;
         Optional<Phrasing> found = sentence.length() > LONGEST_SAID ? attributes.of(sentence) : reading(sentence);

@@ -186,6 +186,19 @@ final class RelationPhrasings {
         return options.find() ? options.start() : sentence.length();
     }
 
+    /** What is nearly the name of an entity, in a sentence of the grammar that would make another of it. */
+    Optional<Phrasing> slipOfName(String sentence) {
+        Optional<Found> quantity = Counts.find(Quoted.masked(sentence), 0);
+        String subject = SaidNouns.bare(sentence);
+        boolean known = quantity.isEmpty()
+                || said.nouns().leadingLength(subject) > 0
+                        && said.isEntity(
+                                sentence.substring(quantity.get().end()).replaceFirst("[;.].*", ""));
+        return known
+                ? Optional.empty()
+                : clause(sentence.strip().replaceFirst("\\.+$", "")).flatMap(check::misnamed);
+    }
+
     /** Whether a sentence counts what something is measured in: "lasts 30 minutes". */
     boolean isOfMeasure(String sentence) {
         Optional<Found> quantity = Counts.find(Quoted.masked(sentence), 0);

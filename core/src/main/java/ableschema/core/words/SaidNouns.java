@@ -84,16 +84,34 @@ final class SaidNouns {
     /** The known entity that a noun nearly names; empty where it names one, or is like none. */
     Optional<String> nearlyNamed(String phrase) {
         String noun = bare(phrase).toLowerCase(Locale.ROOT);
-        if (noun.length() < 5 || noun.indexOf('"') >= 0 || nouns.entity(noun).isPresent()) {
+        if (noun.length() < 4 || noun.indexOf('"') >= 0 || nouns.entity(noun).isPresent()) {
             return Optional.empty();
         }
         return design.entities().stream()
                 .map(Entity::name)
                 .filter(name -> Math.abs(name.length() - noun.length()) <= 2
-                        && Spelling.distance(name.toLowerCase(Locale.ROOT), noun) <= (noun.length() < 6 ? 1 : 2)
+                        && isSlip(name.toLowerCase(Locale.ROOT), noun)
                         && !design.plural().of(name).equalsIgnoreCase(noun)
                         && !isOfTheSameStem(name.toLowerCase(Locale.ROOT), noun))
                 .findFirst();
+    }
+
+    /** Of short words many are alike, and only two letters in the wrong order are a slip. */
+    private static boolean isSlip(String name, String typed) {
+        int most = typed.length() < 5 ? 0 : typed.length() < 6 ? 1 : 2;
+        return Spelling.distance(name, typed) <= most || isTurned(name, typed);
+    }
+
+    private static boolean isTurned(String name, String typed) {
+        int at = 0;
+        while (at < Math.min(name.length(), typed.length()) && name.charAt(at) == typed.charAt(at)) {
+            at++;
+        }
+        return name.length() == typed.length()
+                && at + 1 < name.length()
+                && name.charAt(at) == typed.charAt(at + 1)
+                && name.charAt(at + 1) == typed.charAt(at)
+                && name.substring(at + 2).equals(typed.substring(at + 2));
     }
 
     private static final Pattern ENDING =

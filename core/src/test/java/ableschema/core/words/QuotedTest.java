@@ -42,7 +42,16 @@ class QuotedTest {
     }
 
     @ParameterizedTest
-    @CsvSource({"hive, hives", "forage plant, forage plants", "Datum, Data", "nuc, nuclei", "box of nuc, box of nuclei"
+    @CsvSource({
+        "hive, hives",
+        "forage plant, forage plants",
+        "Datum, Data",
+        "nuc, nuclei",
+        "frame of nuc, frames of nuc",
+        "parcel of land, parcels of land",
+        "logo, logos",
+        "tomato, tomatoes",
+        "crossroads, crossroads"
     })
     void plurals_follow_the_rules_but_for_those_taught(String one, String many) {
         var plural = new Plural(Map.of("datum", "data", "nuc", "nuclei"));
