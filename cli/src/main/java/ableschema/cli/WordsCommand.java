@@ -33,6 +33,11 @@ final class WordsCommand implements Callable<Integer> {
     @Option(names = "--strict", description = "With --from: takes only sentences of the exact forms of docs/words.md.")
     private boolean strict;
 
+    @Option(
+            names = "--partial",
+            description = "With --from: writes what was understood, and exits with 1 where not all was.")
+    private boolean partial;
+
     @Option(names = "--replace", description = "With --from: write over a design that is there.")
     private boolean replace;
 
@@ -62,17 +67,17 @@ final class WordsCommand implements Callable<Integer> {
         DesignReader.Result result =
                 DesignReader.read(DocumentFile.readText(text, "check that it is a text of sentences"), strict);
         PrintWriter messages = spec.commandLine().getErr();
-        if (!result.problems().isEmpty()) {
-            result.problems().forEach(messages::println);
-            int count = result.problems().size();
+        result.problems().forEach(messages::println);
+        int count = result.problems().size();
+        if (count > 0 && !partial) {
             throw new Refusal(
                     Exit.WRONG_USE,
                     "cannot read " + text + ": "
                             + (count == 1 ? "one sentence was" : count + " sentences were")
-                            + " not understood; nothing was written");
+                            + " not understood; nothing was written (--partial writes the rest)");
         }
         result.readings().forEach(messages::println);
         output.writeDesign(text, DocumentFile.print(result.document()), replace);
-        return Exit.DONE;
+        return count == 0 ? Exit.DONE : Exit.ERRORS;
     }
 }

@@ -277,6 +277,18 @@ class CommandsTest {
     }
 
     @Test
+    void what_was_understood_of_words_is_written_where_that_is_asked_for() throws Exception {
+        Path text = Files.writeString(folder.resolve("some.txt"), "Each shelf has code (key).\nWhat is a shelf?\n");
+        Path out = folder.resolve("some.able.json");
+
+        Run run = able("words", "--from", text.toString(), "-o", out.toString(), "--partial");
+
+        assertThat(run.exit()).isEqualTo(1);
+        assertThat(run.err()).startsWith("line 2, column 1: ");
+        assertThat(able("words", out.toString()).out()).contains("Each shelf has code (key).");
+    }
+
+    @Test
     void words_that_are_not_understood_write_nothing() throws Exception {
         Path text = Files.writeString(
                 folder.resolve("slip.txt"), "Each hive stands in exctly one apiary.\nWhat is a hive?\n");

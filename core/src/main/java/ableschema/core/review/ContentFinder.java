@@ -56,6 +56,17 @@ final class ContentFinder implements Finder.OfEach {
             Pattern.compile("(?i)(?:.* )?(?:date|day|birthday|born|datetime|timestamp)|date of .*");
     private static final Pattern CODE =
             words("code|no|number|nr|id|phone|telephone|tel|fax|zip|post|postcode|account|isbn|version");
+    private static final Pattern YES_OR_NO = Pattern.compile("(?i)(?:is|has|was|can|may) .+|(?:.+ )?(?:flag|yes no)");
+
+    private static final Pattern MONEY = Pattern.compile("(?i)(?:.+ )?(?:amount|price|cost|fee|sum|balance|salary)");
+    private static final Pattern COUNT = Pattern.compile("(?i)(?:.+ )?(?:quantity|qty|stock|age)");
+
+    private static final Pattern SEVERAL = Pattern.compile(
+            "(?i)(?:.+ )?(?:tags|keywords|emails|addresses|phones|numbers|ids|codes|skills|languages|members|authors|categories|roles|groups"
+                    + "|children|hobbies|interests|allergies|ingredients|items|products|colours|colors)");
+
+    private static final int LONGEST_YES = 5;
+
     private static final Pattern LIST = Pattern.compile("[^,;|]{1,30}(?:[,;|][^,;|]{1,30})+");
     /** Of so many values one may be no date. */
     private static final int MOST = 5;
@@ -79,6 +90,9 @@ final class ContentFinder implements Finder.OfEach {
                                 || SECRETS.matcher(attribute.name()).matches())
                         && !HASHED.matcher(attribute.name()).matches()) {
                     found.accept(secret(entity, attribute));
+                } else if (values.isEmpty()
+                        && SEVERAL.matcher(spaced(attribute)).matches()) {
+                    found.accept(of(LIST_IN_TEXT, entity, attribute).withEvidence("so it is called"));
                 } else if (isList(values)) {
                     found.accept(of(LIST_IN_TEXT, entity, attribute).withEvidence("as in “" + longest(values) + "”"));
                 } else {
@@ -124,14 +138,13 @@ final class ContentFinder implements Finder.OfEach {
     }
 
     private static Optional<Finding> kept(Entity entity, Attribute attribute, List<String> values) {
-        boolean named = DAY.matcher(attribute.name().replace('_', ' ')).matches();
+        Optional<DataType> called = called(attribute);
         if (values.size() < 2) {
-            return named
-                    ? Optional.of(looking(entity, attribute, DataType.Simple.DATE)
-                            .withEvidence("so it is called")
-                            .mendedBy(UndecidedFinder.retyped(attribute.id(), DataType.Simple.DATE)))
-                    : Optional.empty();
+            return called.map(type -> looking(entity, attribute, type)
+                    .withEvidence("so it is called")
+                    .mendedBy(UndecidedFinder.retyped(attribute.id(), type)));
         }
+        boolean named = called.filter(DataType.Simple.DATE::equals).isPresent();
         DataType suggested = TypeSuggestion.of(attribute.name(), values).type();
         boolean code = suggested.isNumeric() && CODE.matcher(attribute.name()).matches();
         if (!(suggested instanceof DataType.Text) && !code) {
@@ -148,6 +161,26 @@ final class ContentFinder implements Finder.OfEach {
                         .withEvidence(misfits.size() + " of " + values.size() + " values hold no date: “"
                                 + String.join("”, “", misfits.stream().limit(2).toList()) + "”"))
                 : Optional.empty();
+    }
+
+    /** What a text is, going by its name alone. */
+    private static Optional<DataType> called(Attribute attribute) {
+        String name = spaced(attribute);
+        if (DAY.matcher(name).matches()) {
+            return Optional.of(DataType.Simple.DATE);
+        }
+        boolean brief = attribute.type() instanceof DataType.Text text && text.max() > 0 && text.max() <= LONGEST_YES;
+        if (brief && YES_OR_NO.matcher(name).matches()) {
+            return Optional.of(DataType.Simple.YES_NO);
+        }
+        if (COUNT.matcher(name).matches()) {
+            return Optional.of(new DataType.Whole(0));
+        }
+        return MONEY.matcher(name).matches() ? Optional.of(new DataType.Decimal(10, 2)) : Optional.empty();
+    }
+
+    private static String spaced(Attribute attribute) {
+        return attribute.name().replace('_', ' ');
     }
 
     private static Finding looking(Entity entity, Attribute attribute, DataType type) {

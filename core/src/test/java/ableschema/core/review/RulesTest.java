@@ -45,6 +45,10 @@ class RulesTest {
             empties-required | Each valve has no: whole (key). Each pump has no: whole (key). Each valve is fed by exactly one pump; each pump feeds any number of valves (on delete set null). | When Pump goes, Valve should lose its reference, but must have one.
             default-missing | Each valve has no: whole (key). Each pump has no: whole (key). Each valve is fed by at most one pump; each pump feeds any number of valves (on delete set default). | When Pump goes, Valve should refer to a default, but pump_no has none.
             repeated-columns | Each valve has no: whole (key), seal 1: text 9, seal 2: text 9, [seal 3]: text 9. | Valve: seal 1, seal 2, seal 3 repeat one fact.
+            kept-as-text | Each valve has no: whole (key), is open: text 1. | Valve: is open is kept as text, and looks like yes/no.
+            kept-as-text | Each valve has no: whole (key), unit price: text 20. | Valve: unit price is kept as text, and looks like decimal 10,2.
+            kept-as-text | Each valve has no: whole (key), stock: text 9. | Valve: stock is kept as text, and looks like whole.
+            list-in-text | Each valve has no: whole (key), part_numbers: text 200. | Valve: part_numbers holds several values in one text.
             kept-as-text | Each valve has no: whole (key), fitting date: text 10. | Valve: fitting date is kept as text, and looks like date.
             approximate-amount | Each valve has no: whole (key), unit price: real. | Valve: unit price is an amount in an approximate type.
             code-as-number | Each keeper has no: whole (key), phone: whole. | Keeper: phone is kept as a number, and looks like a code.
@@ -110,7 +114,8 @@ class RulesTest {
             default-outside-check | Each valve has no: whole (key), size: whole (between 1 and 9; default 9).
             empties-required | Each valve has no: whole (key). Each pump has no: whole (key). Each valve is fed by at most one pump; each pump feeds any number of valves (on delete set null).
             repeated-columns | Each valve has no: whole (key), line 1: text 9, size 2: whole, phase 3 current: real.
-            kept-as-text | Each valve has no: whole (key), update note: text 90, candidate: text 9, holiday: text 20.
+            kept-as-text | Each valve has no: whole (key), update note: text 90, candidate: text 9, holiday: text 20, price list: text 9, is used for: text 90, stock code: text 9.
+            list-in-text | Each valve has no: whole (key), opening hours: text 90, remarks: text 90, first names: text 40.
             approximate-amount | Each valve has no: whole (key), angle: real, unit price: decimal 8,2.
             plain-secret | Each valve has no: whole (key), password hash: text 90, spinner: text 9.
             reserved-word | Each valve has no: whole (key), maker: text 9.
