@@ -71,12 +71,13 @@ final class ColumnList extends VBox {
         name.getStyleClass().add(row.inKey() ? "key-name" : "column-name");
         var type = new Label(row.type());
         type.getStyleClass().add("type");
+        wrap(name);
+        wrap(type);
         var note = new Label(row.note());
         note.getStyleClass().add("note");
-        note.setWrapText(true);
-        note.setMinHeight(Region.USE_PREF_SIZE);
+        wrap(note);
         var grid = new GridPane();
-        grid.getColumnConstraints().addAll(share(37), share(29), share(34));
+        grid.getColumnConstraints().addAll(share(36), share(33), share(31));
         grid.addRow(0, new HBox(name), type, note);
         GridPane.setHgrow(note, Priority.ALWAYS);
         GridPane.setValignment(type, VPos.TOP);
@@ -86,6 +87,12 @@ final class ColumnList extends VBox {
         grid.pseudoClassStateChanged(CHOSEN, row.chosen());
         Controls.pressable(grid, () -> workspace.selection().choose(row.origin()));
         return grid;
+    }
+
+    /** Nothing of a name or a type is cut off. */
+    private static void wrap(Label label) {
+        label.setWrapText(true);
+        label.setMinHeight(Region.USE_PREF_SIZE);
     }
 
     private static ColumnConstraints share(double percent) {

@@ -218,7 +218,7 @@ public final class GlossView extends VBox {
         Label of = Controls.text("of " + workspace.design().nameOf(owner), "note");
         of.setId("attribute-owner");
         Controls.pressable(of, () -> workspace.selection().choose(owner));
-        return baseline(Controls.text(attribute.name(), "title"), of);
+        return baseline(wrapped(Controls.text(attribute.name(), "title")), of);
     }
 
     private void reasons(Id owner) {
@@ -249,7 +249,16 @@ public final class GlossView extends VBox {
                 parked ? "take back" : "set aside",
                 () -> workspace.apply(workspace.edits().setParked(entity(id), !parked)));
         park.getStyleClass().setAll("header-button");
-        return baseline(name, kind, Controls.space(), park);
+        for (Region beside : List.of(kind, park)) {
+            beside.setMinWidth(Region.USE_PREF_SIZE); // a long name is wrapped, and nothing cut
+        }
+        return baseline(wrapped(name), kind, Controls.space(), park);
+    }
+
+    private static Label wrapped(Label label) {
+        label.setWrapText(true);
+        label.setMinHeight(Region.USE_PREF_SIZE);
+        return label;
     }
 
     private static HBox baseline(Node... nodes) {

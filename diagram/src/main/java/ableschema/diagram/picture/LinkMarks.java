@@ -20,6 +20,14 @@ final class LinkMarks {
     private static final double BEND = 8;
     private static final double WIDTH = 1.4;
     private static final double FOOT = 12;
+    /** How far off its line stands what is written at an end that has no signs, or has them. */
+    private static final double BESIDE_LINE = 5;
+
+    private static final double BESIDE_SIGNS = 10;
+
+    /** How far along the line the signs of an end reach. */
+    private static final double SIGNS = 22;
+
     private static final double VERB_SIZE = 12;
     private static final double SMALL_DIAMOND = 14;
 
@@ -97,10 +105,11 @@ final class LinkMarks {
         if (notation == Notation.CROWSFOOT) {
             crowsFoot(cardinality, axis);
             if (!isUsual(cardinality)) {
-                note(cardinality.toString(), axis);
+                note(cardinality.toString(), axis, BESIDE_SIGNS, SIGNS);
             }
         } else {
-            note(notation == Notation.MINMAX ? cardinality.toString() : cardinality.isMany() ? many : "1", axis);
+            String text = notation == Notation.MINMAX ? cardinality.toString() : cardinality.isMany() ? many : "1";
+            note(text, axis, BESIDE_LINE, 0);
         }
     }
 
@@ -123,7 +132,7 @@ final class LinkMarks {
 
         /** What the signs of an end need. */
         Area room() {
-            return at(0, -7).to(at(22, 7));
+            return at(0, -7).to(at(SIGNS, 7));
         }
 
         Point at(double along, double across) {
@@ -149,26 +158,31 @@ final class LinkMarks {
         line(List.of(axis.at(along, 5), axis.at(along, -5)), 0);
     }
 
-    /** Writes beside the end of a line, on the side of it where there is room. */
-    private void note(String text, Axis axis) {
+    /**
+     * Writes beside the end of a line, on the side of it where there is room.
+     *
+     * @param beside how far off the line
+     * @param after  where on the line it stands if there is no room beside: not on the signs of the end
+     */
+    private void note(String text, Axis axis, double beside, double after) {
         double width = Face.REGULAR.width(text, Card.NOTE_SIZE);
         Room.Near near = room.near(route);
-        List<Mark.Label> places = notePlaces(axis, width)
+        List<Mark.Label> places = notePlaces(axis, width, beside)
                 .map(start -> new Mark.Label(id, start, text, Face.REGULAR, Card.NOTE_SIZE, Ink.MUTED))
                 .toList();
         Mark.Label label = places.stream()
                 .filter(place -> near.isFree(place.area()) && near.isOffLines(place.area()))
                 .findFirst()
-                .orElseGet(() -> onLine(text, axis, width, near));
+                .orElseGet(() -> onLine(text, axis, width, after, near));
         room.take(label.area());
         marks.add(label);
     }
 
     /** Where lines leave a card close to each other, the line is broken for what is written at its end. */
-    private Mark.Label onLine(String text, Axis axis, double width, Room.Near near) {
+    private Mark.Label onLine(String text, Axis axis, double width, double after, Room.Near near) {
         double half = (axis.dx() == 0 ? Card.NOTE_SIZE : width) / 2;
         List<Mark.Label> places = DoubleStream.of(4, 1, 7, 10)
-                .mapToObj(away -> axis.at(away + half, 0))
+                .mapToObj(away -> axis.at(after + away + half, 0))
                 .map(middle -> new Point(middle.x() - width / 2, middle.y() + 4))
                 .map(start -> new Mark.Label(id, start, text, Face.REGULAR, Card.NOTE_SIZE, Ink.MUTED))
                 .toList();
@@ -181,21 +195,21 @@ final class LinkMarks {
         return label;
     }
 
-    private static Stream<Point> notePlaces(Axis axis, double width) {
+    private static Stream<Point> notePlaces(Axis axis, double width, double beside) {
         double x = axis.card().x();
         double y = axis.card().y();
         if (axis.dx() != 0) {
             double left = axis.dx() > 0 ? x + 5 : x - 5 - width;
             double further = left + axis.dx() * FOOT;
             return Stream.of(
-                    new Point(left, y - 5),
-                    new Point(left, y + 14),
-                    new Point(further, y - 5),
-                    new Point(further, y + 14));
+                    new Point(left, y - beside),
+                    new Point(left, y + beside + 9),
+                    new Point(further, y - beside),
+                    new Point(further, y + beside + 9));
         }
         double base = axis.dy() > 0 ? y + 14 : y - 6;
         return Stream.of(base, base + axis.dy() * FOOT)
-                .flatMap(b -> Stream.of(new Point(x + 5, b), new Point(x - 5 - width, b)));
+                .flatMap(b -> Stream.of(new Point(x + beside, b), new Point(x - beside - width, b)));
     }
 
     /**

@@ -16,8 +16,10 @@ import ableschema.core.document.Notation;
 import ableschema.core.document.Position;
 import ableschema.core.store.DocumentFile;
 import ableschema.core.store.FileProblem;
+import ableschema.core.words.DesignReader;
 import ableschema.diagram.geometry.Area;
 import ableschema.diagram.geometry.Point;
+import ableschema.diagram.layout.AutoLayout;
 import ableschema.diagram.picture.Picture.DrawnLink;
 import ableschema.diagram.picture.Picture.PlacedCard;
 import java.nio.file.Path;
@@ -154,6 +156,34 @@ class PictureTest {
 
         assertThat(labels(PictureMaker.of(document, View.CONCEPT, Notation.CROWSFOOT).lines().get(0).marks().stream()))
                 .contains("2..5");
+    }
+
+    @Test
+    void what_is_written_at_an_end_leaves_its_signs_to_be_seen() {
+        Document document = AutoLayout.completed(
+                DesignReader.read("Each ward holds between 2 and 6 beds; each bed stands in exactly one ward.")
+                        .document());
+        List<Mark> marks = PictureMaker.of(document, View.CONCEPT, Notation.CROWSFOOT)
+                .lines()
+                .get(0)
+                .marks();
+        Area number = marks.stream()
+                .filter(mark -> mark instanceof Mark.Label label && label.text().equals("2..6"))
+                .map(mark -> ((Mark.Label) mark).area())
+                .findFirst()
+                .orElseThrow();
+        List<Mark.Line> foot = marks.stream()
+                .filter(mark -> mark instanceof Mark.Line line && line.points().size() == 3 && line.radius() == 0)
+                .map(Mark.Line.class::cast)
+                .toList();
+
+        assertThat(foot).hasSize(1);
+        assertThat(foot.get(0).points())
+                .noneMatch(point -> number.grown(1).meets(new Area(point.x(), point.y(), 0.1, 0.1)));
+        assertThat(marks.stream().filter(mark -> mark instanceof Mark.Box))
+                .as("paper over the signs")
+                .allSatisfy(box -> assertThat(foot.get(0).points())
+                        .noneMatch(point -> ((Mark.Box) box).area().meets(new Area(point.x(), point.y(), 0.1, 0.1))));
     }
 
     @Test
