@@ -13,8 +13,6 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.Consumer;
 import java.util.function.IntFunction;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.input.MouseEvent;
@@ -42,8 +40,6 @@ public final class SqlLines extends StyleClassedTextArea {
     private static final double SIGN_WIDTH = 16;
     private static final double NUMBER_WIDTH = 34;
     private static final String CHANGED = "changed";
-
-    private static final Pattern SPECIAL = Pattern.compile("--.*|'(?:[^']|'')*'?");
 
     /** The styles of a line that was not given any yet. */
     private static final List<String> UNKNOWN = List.of("unknown");
@@ -141,10 +137,11 @@ public final class SqlLines extends StyleClassedTextArea {
         public static Prepared of(List<Line> lines, Trace trace, Optional<Id> chosen, Set<String> before) {
             var styles = new ArrayList<List<String>>();
             var segments = new ArrayList<List<StyledSegment<String, Collection<String>>>>();
+            boolean capital = lines.stream().map(Line::text).anyMatch(SqlParts::isInCapitals);
             for (Line line : lines) {
                 boolean changed = !before.isEmpty() && !before.contains(bare(line.text()));
                 styles.add(SqlLines.styles(changed, isOf(chosen, line, trace)));
-                segments.add(SqlLines.segments(line.text()));
+                segments.add(SqlLines.segments(line.text(), capital));
             }
             return new Prepared(lines, trace, styles, segments, SqlLines.document(segments, styles));
         }
@@ -214,7 +211,7 @@ public final class SqlLines extends StyleClassedTextArea {
             deleteText(first - 1, getParagraphLength(first - 1), last, getParagraphLength(last));
             putStyles(first, behind, List.of());
         } else if (first <= lastNow) {
-            var more = new ArrayList<>(List.of(segments(""))); // the end of the line before
+            var more = new ArrayList<>(List.of(segments("", true))); // the end of the line before
             more.addAll(shown.segments().subList(first, lastNow + 1));
             int end = getAbsolutePosition(first - 1, getParagraphLength(first - 1));
             insert(end, document(more, Collections.nCopies(more.size(), UNKNOWN)));
@@ -234,23 +231,11 @@ public final class SqlLines extends StyleClassedTextArea {
         return lines.isEmpty() ? builder.addParagraph("", List.of(), List.of()).build() : builder.build();
     }
 
-    /** A line in the parts that look alike: texts between quotes, a comment, and the rest. */
-    private static List<StyledSegment<String, Collection<String>>> segments(String line) {
-        var segments = new ArrayList<StyledSegment<String, Collection<String>>>();
-        Matcher special = SPECIAL.matcher(line);
-        int at = 0;
-        while (special.find()) {
-            if (special.start() > at) {
-                segments.add(new StyledSegment<>(line.substring(at, special.start()), List.of()));
-            }
-            String style = special.group().startsWith("-") ? "sql-comment" : "sql-text";
-            segments.add(new StyledSegment<>(special.group(), List.of(style)));
-            at = special.end();
-        }
-        if (at < line.length() || segments.isEmpty()) {
-            segments.add(new StyledSegment<>(line.substring(at), List.of()));
-        }
-        return segments;
+    private static List<StyledSegment<String, Collection<String>>> segments(String line, boolean capital) {
+        return SqlParts.of(line, capital).stream()
+                .map(part -> new StyledSegment<String, Collection<String>>(
+                        part.text(), part.style().isEmpty() ? List.of() : List.of(part.style())))
+                .toList();
     }
 
     private void putStyles(int first, int behind, List<List<String>> between) {
