@@ -23,6 +23,9 @@ final class ClauseCheck {
 
     private static final Pattern OF_ONE = Pattern.compile("(.+) of (?:an?|the|each|every|its|their) (.+)", CASE);
 
+    private static final Pattern IN_ONE = Pattern.compile(
+            ".+ (?:in|on|at|for|by|with|from|to|within|between) (?:an?|the|each|every|its|their) .+", CASE);
+
     private static final Pattern TYPED = Pattern.compile(
             "is an? (?:decimal|number|text|string|date|moment|time|year|whole|integer|boolean|uuid)\\b.*", CASE);
 
@@ -196,6 +199,11 @@ final class ClauseCheck {
                     "how often it happens is no number of something; say what is made each time, as in: Each hive is looked"
                             + " at in any number of inspections",
                     clause.object()));
+        }
+        if (IN_ONE.matcher(Quoted.masked(clause.subject())).matches()
+                && said.entity(clause.subject()).isEmpty()) {
+            return Optional.of(new Phrasing.Refused(
+                    "only one entity stands before the verb; say the rest in a sentence of its own", clause.subject()));
         }
         Matcher ofOne = OF_ONE.matcher(Quoted.masked(clause.subject()));
         if (ofOne.matches() && said.entity(clause.subject()).isEmpty()) {

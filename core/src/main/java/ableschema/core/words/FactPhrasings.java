@@ -46,7 +46,7 @@ final class FactPhrasings extends SentenceForms {
     FactPhrasings(
             SaidNouns said, SaidAttributes attributes, boolean last, Function<String, Optional<Phrasing>> otherSide) {
         super(
-                "is|are|has|have|can|may|must|only|at most|no more|exactly|share|identif\\w+|determines?|depends?|goes|runs|leads|moves|travels|sails|flies"
+                "some|is|are|has|have|can|may|must|only|at most|no more|exactly|share|identif\\w+|determines?|depends?|goes|runs|leads|moves|travels|sails|flies"
                         + "|date|day|time|moment|year");
         this.said = said;
         this.attributes = attributes;
@@ -71,6 +71,9 @@ final class FactPhrasings extends SentenceForms {
         String known = "(.+?) (?:is|are) (?:uniquely )?(?:identified|told apart|known|recognised|recognized) by ";
         form(known + "(.+?) (?:within|inside|in) (?:the|its|their|an?|each|every) (.+)", this::identifiedWithin);
         form(known + "((?:an?|its|their|the) )?(.+)", m -> newlyIdentified(m.group(1), m.group(2), m.group(3)));
+        form(
+                "(?:the |an? |its )?(.+?) (?:is|are) (?:the|its|their) (?:primary )?key",
+                m -> attributes.fact(m.group(1), "key"));
         form("the (?:primary )?key of (.+?) is (.+)", m -> newlyIdentified(m.group(1), "", m.group(2)));
         form(
                 "(.+?) (?:has|have) (?:an? |its |their |exactly one |one )?(?:own )?(?:unique )?(.+?),? (?:that|which) (?:uniquely )?identif(?:y|ies) (?:it|them|him|her|one)",
@@ -333,8 +336,8 @@ final class FactPhrasings extends SentenceForms {
                         ? Optional.empty()
                         : either(m.group(1), SaidNouns.members(m.group(2).replaceAll("(?i),? or ", ", "))));
         form(
-                "(?:an? |each |every |all )?(.+?) (?:is|are) (\\p{L}+(?:, \\p{L}+)*,? or \\p{L}+)",
-                m -> said.isEntity(m.group(1))
+                "(?:an? |each |every |all )?(.+?) (?:is|are) (\\p{L}+(?: \\p{L}+)?(?:, \\p{L}+(?: \\p{L}+)?)*,? or \\p{L}+(?: \\p{L}+)?)",
+                m -> said.isEntity(m.group(1)) && !m.group(2).matches("(?i)(?:by|with|to|from|of|for) .*")
                         ? either(m.group(1), SaidNouns.members(m.group(2).replaceAll("(?i),? or ", ", ")))
                         : Optional.empty());
         form("(.+?) (?:can|may) be (\\p{L}+) or (\\p{L}+)", m -> either(m.group(1), List.of(m.group(2), m.group(3))));
@@ -401,6 +404,11 @@ final class FactPhrasings extends SentenceForms {
 
     private void others() {
         form(
+                "some (.+?) are (?:also )?(\\p{L}+)",
+                m -> said.isPlural(m.group(2))
+                        ? readAs("Each " + said.one(m.group(2)) + " is a kind of " + said.one(m.group(1)) + ".")
+                        : someAre(said.one(m.group(1)), m.group(2)));
+        form(
                 "(?:an? |each |every |the |all )?(.+?) (?:can|may) be (out of \\p{L}+|\\p{L}+(?:ed|wn|en|ught))",
                 m -> said.isEntity(m.group(1)) ? happens(said.one(m.group(1)), m.group(2)) : Optional.empty());
         form("(.+?) (?:functionally )?determines? (.+)", this::determines);
@@ -422,6 +430,13 @@ final class FactPhrasings extends SentenceForms {
                     return refused("two rules stand here. Say: Each " + one + " starts at exactly one " + place
                             + ". And: Each " + one + " ends at exactly one " + place + ".");
                 });
+    }
+
+    /** "Some recipes are vegetarian": a mark of each, or a kind of its own. */
+    private static Optional<Phrasing> someAre(String noun, String what) {
+        return Optional.of(new Phrasing.Either(List.of(
+                ReadAs.of("Each " + noun + " has " + what + ": yes/no."),
+                ReadAs.of("Each " + what + " " + noun + " is a kind of " + noun + "."))));
     }
 
     /** "An appointment can be cancelled": whether it has been, or when. */

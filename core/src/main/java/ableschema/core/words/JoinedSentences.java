@@ -28,7 +28,7 @@ final class JoinedSentences {
 
     /** Sentences in which "and" joins something else. */
     private static final Pattern OTHERS = Pattern.compile(
-            "(?i)(?:for|of|in|at|on|if|when|whenever|once|no|there|rows|the domain|about) .*|.*(?::|->).*|(?:an? |the )?\\p{L}+ is an? .* (?:of|that|who|which|where) .*");
+            "(?i)(?:for|of|in|at|on|if|when|whenever|once|no|there|rows|the domain|about) .*|.*(?::|->).*|.* (?:searched|sorted) and (?:searched|sorted) by .*|(?:an? |the )?\\p{L}+ is an? .* (?:of|that|who|which|where) .*");
 
     /** Between two sentences, each with its subject. */
     private static final Pattern JOINED = Pattern.compile(
@@ -58,8 +58,18 @@ final class JoinedSentences {
 
     private JoinedSentences() {}
 
+    /** "Is sent by one sender and received by one recipient". */
+    private static final Pattern SUFFERED = Pattern.compile(
+            ",? (?:and|but) (?:then )?(?=\\p{L}+(?:ed|en|wn|ught|old|aid|ade|ent|ept|eld) (?:by|in|on|at|to|from|for|with|into|under|against) (?:"
+                    + COUNTED + ") )",
+            Pattern.CASE_INSENSITIVE);
+
+    private static final Pattern AUXILIARY =
+            Pattern.compile(" *((?:is|are|was|were|(?:can|may|must|should|will) be) )", Pattern.CASE_INSENSITIVE);
+
     static boolean isIn(String masked) {
-        return NEXT.matcher(masked).find() && !OTHERS.matcher(masked).matches();
+        return (NEXT.matcher(masked).find() || SUFFERED.matcher(masked).find())
+                && !OTHERS.matcher(masked).matches();
     }
 
     /**
@@ -86,7 +96,15 @@ final class JoinedSentences {
             }
             from = next.end();
         }
-        return Optional.empty();
+        Matcher suffered = SUFFERED.matcher(Quoted.masked(sentence));
+        Matcher auxiliary = AUXILIARY.matcher(Quoted.masked(sentence)).region(end, sentence.length());
+        if (!auxiliary.lookingAt() || !suffered.find(end)) {
+            return Optional.empty();
+        }
+        String verb = auxiliary.group(1);
+        Optional<Phrasing> first = reading.apply(sentence.substring(0, suffered.start()) + ".");
+        return first.flatMap(found -> reading.apply(subject + " " + verb + sentence.substring(suffered.end()))
+                .map(rest -> both(found, rest)));
     }
 
     /**

@@ -85,6 +85,10 @@ public final class Phrasings {
             "string", "text",
             "boolean", "yes/no");
 
+    /** What an attribute may be, and no entity is. */
+    private static final Pattern VALUE = Pattern.compile(
+            "(?i)(?:.* )?(?:year|date|day|moment|time|numbers?|integer|decimal|text|string|boolean|code|amount|sum|percentage|value)");
+
     private static final Pattern OF_ANOTHER = Pattern.compile("(?i)(.+) of (?:an?|the|each|every) (.+)");
 
     private int readingsLeft;
@@ -129,6 +133,14 @@ public final class Phrasings {
 
     /** The entity that a sentence tells something of, in the singular and small letters; empty where none is made by it. */
     Optional<String> subject(String sentence) {
+        Matcher kind = KIND.matcher(Quoted.masked(sentence.strip()));
+        boolean value = kind.matches() && VALUE.matcher(kind.group(3)).matches();
+        if (kind.matches()
+                && kind.group(1) != null
+                && !value
+                && !OF_ANOTHER.matcher(kind.group(2)).matches()) {
+            return Optional.of(said.one(kind.group(2)).toLowerCase(Locale.ROOT)); // "the team lead is an agent"
+        }
         Matcher of = SPOKEN_OF.matcher(Quoted.masked(sentence.strip()));
         boolean one = sentence.strip().matches("(?i)(?:an?|each|every) .*");
         if (!of.matches() || of.group(1).split(" ").length > 3) {

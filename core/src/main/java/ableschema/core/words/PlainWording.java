@@ -32,6 +32,10 @@ final class PlainWording {
             "(?=(?:at (?:most|least)|exactly|one|two|three|four|five|six|seven|eight|nine|ten|\\d+|many|several|any number|no more|up to|more than) )";
 
     private static final List<Plainer> PLAINER = List.of(
+            plainer(
+                    "gets|get|receives|receive|given",
+                    "\\b(?:gets?|receives?|is given|are given) (?=(?:an? |its |their )(?:own |unique )*(?:\\p{L}+ )?(?:number|code|name|id|label|title|date|status|password|colour|color)\\b)",
+                    "has "),
             plainer("persons", "\\bpersons\\b", "people"),
             plainer(
                     "always|usually|normally|typically|generally|obviously",
@@ -114,7 +118,7 @@ final class PlainWording {
             plainer(
                     "which|who",
                     "\\b((?:one|an?|at least one|one or more|several|many) (\\p{L}+(?: \\p{L}+)?)), (?:which|who) (has|have) (?=an? )",
-                    "$1; a $2 has "),
+                    "$1, and a $2 has "),
             plainer(
                     "later|eventually|finally|end",
                     ",? and,? (?:later|eventually|finally|in the end)(?: on)?,? (?=\\S)",
