@@ -12,7 +12,6 @@ import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import javafx.animation.PauseTransition;
 import javafx.util.Duration;
-import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 
 /**
@@ -21,7 +20,6 @@ import org.slf4j.LoggerFactory;
  */
 public final class Autosave {
 
-    private static final Logger LOG = LoggerFactory.getLogger(Autosave.class);
     private static final Duration PAUSE = Duration.seconds(1);
 
     private final Workspace workspace;
@@ -80,7 +78,7 @@ public final class Autosave {
                 Files.createDirectories(file.getParent());
                 DocumentFile.write(file, document);
             } catch (FileProblem | IOException e) {
-                LOG.warn("what is not saved could not be kept in {}", file, e);
+                LoggerFactory.getLogger(Autosave.class).warn("what is not saved could not be kept in {}", file, e);
             }
         });
     }
@@ -97,7 +95,7 @@ public final class Autosave {
             return Optional.of(left)
                     .filter(document -> !DocumentFile.print(document).equals(now));
         } catch (FileProblem e) {
-            LOG.warn("what a crash left cannot be read", e);
+            LoggerFactory.getLogger(Autosave.class).warn("what a crash left cannot be read", e);
             return Optional.empty();
         }
     }
@@ -118,7 +116,7 @@ public final class Autosave {
             try {
                 Files.deleteIfExists(file);
             } catch (IOException e) {
-                LOG.warn("{} could not be taken away", file, e);
+                LoggerFactory.getLogger(Autosave.class).warn("{} could not be taken away", file, e);
             }
         });
     }

@@ -7,6 +7,8 @@ import ableschema.core.words.DesignReader;
 import ableschema.desktop.sheet.Rehearsal;
 import ableschema.diagram.layout.AutoLayout;
 import java.util.concurrent.atomic.AtomicBoolean;
+import javafx.animation.PauseTransition;
+import javafx.util.Duration;
 
 /**
  * Uses what the first rule and the first design need to be read, laid out and painted while nothing is asked for yet: without it
@@ -17,17 +19,23 @@ final class FirstUse {
     /** In entities: a small one is soon done and enough for the first rule; one in districts is what opening a large one needs. */
     private static final int[] SIZES = {2, 90};
 
+    private static final Duration UNTIL_SEEN = Duration.seconds(1);
+
     private static final AtomicBoolean PREPARED = new AtomicBoolean();
 
     private FirstUse() {}
 
-    /** Once, on a thread of its own that nothing waits for. */
+    /** Once, when the window stands and has been seen. */
     static void prepare() {
         if (PREPARED.compareAndSet(false, true)) {
-            var thread = new Thread(FirstUse::use, "able-first-use");
-            thread.setDaemon(true);
-            thread.setPriority(Thread.MIN_PRIORITY);
-            thread.start();
+            var pause = new PauseTransition(UNTIL_SEEN);
+            pause.setOnFinished(event -> {
+                var thread = new Thread(FirstUse::use, "able-first-use"); // which nothing waits for
+                thread.setDaemon(true);
+                thread.setPriority(Thread.MIN_PRIORITY);
+                thread.start();
+            });
+            pause.play();
         }
     }
 

@@ -8,6 +8,7 @@ import ableschema.core.finding.Step;
 import ableschema.core.store.DocumentFile;
 import ableschema.desktop.actions.Actions;
 import ableschema.desktop.brief.BriefBench;
+import ableschema.desktop.controls.Late;
 import ableschema.desktop.find.FindView;
 import ableschema.desktop.find.ShortcutSheet;
 import ableschema.desktop.forms.FormsBench;
@@ -66,7 +67,7 @@ public final class MainWindow {
     private final Map<Step, Node> benches = new EnumMap<>(Step.class);
     private final PictureExport pictures;
     private final SqlImport sql;
-    private final SqlBench script;
+    private final Late<SqlBench> script;
     private final Folding route;
     private final Folding gloss;
     private final Scene scene;
@@ -82,7 +83,7 @@ public final class MainWindow {
         this.header = new SheetHeader(workspace, sheet);
         this.recovery = new RecoveryBar(workspace, autosave);
         this.pictures = new PictureExport(workspace, stage);
-        this.script = new SqlBench(workspace);
+        this.script = new Late<>(() -> new SqlBench(workspace));
         this.sql = new SqlImport(workspace, files::mayLeave, this::showRead);
         sheet.onSql(sql::paste);
         Node middle = middle();
@@ -171,7 +172,7 @@ public final class MainWindow {
     }
 
     private Node middle() {
-        var list = new ListBench(workspace);
+        Node list = Late.shown(() -> new ListBench(workspace));
         var drawing = new VBox(header, sheet, list, rows);
         VBox.setVgrow(sheet, Priority.ALWAYS);
         VBox.setVgrow(list, Priority.ALWAYS);
@@ -180,13 +181,13 @@ public final class MainWindow {
         }
         list.visibleProperty().bind(workspace.listedProperty());
         sheet.visibleProperty().bind(workspace.listedProperty().not());
-        benches.put(Step.BRIEF, new BriefBench(workspace));
+        benches.put(Step.BRIEF, Late.shown(() -> new BriefBench(workspace)));
         benches.put(Step.DRAW, drawing);
-        benches.put(Step.KEYS, new KeysBench(workspace));
-        benches.put(Step.FORMS, new FormsBench(workspace));
-        benches.put(Step.REVIEW, new ReviewBench(workspace));
-        benches.put(Step.ROWS, new RowsBench(workspace, rows, drawing));
-        benches.put(Step.SQL, script);
+        benches.put(Step.KEYS, Late.shown(() -> new KeysBench(workspace)));
+        benches.put(Step.FORMS, Late.shown(() -> new FormsBench(workspace)));
+        benches.put(Step.REVIEW, Late.shown(() -> new ReviewBench(workspace)));
+        benches.put(Step.ROWS, Late.shown(() -> new RowsBench(workspace, rows, drawing)));
+        benches.put(Step.SQL, Late.shown(script::get));
         var middle = new StackPane();
         middle.getChildren().addAll(benches.values());
         middle.getStyleClass().add("middle");
@@ -293,13 +294,13 @@ public final class MainWindow {
 
     private void findInScript() {
         workspace.stepProperty().set(Step.SQL);
-        script.find();
+        script.get().find();
     }
 
     private void connect() {
         var connect = new ConnectSheet(workspace, sql);
         connect.onClose(this::closeOver);
-        connect.onTried(script::heard);
+        connect.onTried(said -> script.get().heard(said));
         showOver(connect);
         connect.begin();
     }

@@ -24,6 +24,7 @@ import ableschema.core.words.Sentences;
 import ableschema.desktop.controls.Choice;
 import ableschema.desktop.controls.Controls;
 import ableschema.desktop.controls.Fields;
+import ableschema.desktop.controls.Late;
 import ableschema.desktop.controls.Parts;
 import ableschema.desktop.rule.SentenceField;
 import ableschema.desktop.workspace.Refresh;
@@ -62,18 +63,24 @@ public final class GlossView extends VBox {
     private final VBox body = new VBox();
     private final Parts parts = new Parts(body);
     private final ColumnList columns;
-    private final SqlLines sql;
-    private final Region sqlPane;
+    private final Late<SqlLines> sql;
+    private final Late<Region> sqlPane;
     private boolean allSentences;
     private List<Finding> shownFindings = List.of();
     private final Refresh refresh;
 
     public GlossView(Workspace workspace) {
         this.workspace = workspace;
-        this.sql = new SqlLines(workspace.selection()::choose);
-        sql.setId("gloss-sql");
-        this.sqlPane = sql.scrolled();
-        sqlPane.setMinHeight(120);
+        this.sql = new Late<>(() -> {
+            var lines = new SqlLines(workspace.selection()::choose);
+            lines.setId("gloss-sql");
+            return lines;
+        });
+        this.sqlPane = new Late<>(() -> {
+            Region pane = sql.get().scrolled();
+            pane.setMinHeight(120);
+            return pane;
+        });
         this.columns = new ColumnList(workspace);
         setId("gloss");
         getStyleClass().add("gloss");
@@ -376,13 +383,14 @@ public final class GlossView extends VBox {
                 .tableOf(owner)
                 .map(earlier -> SqlLines.texts(lines(before.schema(), earlier)))
                 .orElse(Set.of());
-        sql.show(SqlLines.Prepared.of(
-                lines,
-                workspace.trace(),
-                workspace.selection().chosenProperty().get().filter(id -> !id.equals(owner)),
-                known));
-        sqlPane.setPrefHeight(Math.min(420, 24 + lines.size() * 16.5));
-        parts.add("sql", "", () -> sqlPane);
+        sql.get()
+                .show(SqlLines.Prepared.of(
+                        lines,
+                        workspace.trace(),
+                        workspace.selection().chosenProperty().get().filter(id -> !id.equals(owner)),
+                        known));
+        sqlPane.get().setPrefHeight(Math.min(420, 24 + lines.size() * 16.5));
+        parts.add("sql", "", sqlPane::get);
     }
 
     private List<Line> lines(Schema schema, Table table) {

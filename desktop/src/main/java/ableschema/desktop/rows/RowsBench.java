@@ -53,6 +53,9 @@ public final class RowsBench extends HBox {
         getChildren().addAll(holders, place);
         Refresh refresh = Refresh.of(workspace, Step.ROWS, this, this::show);
         workspace.selection().chosenProperty().addListener((o, before, now) -> refresh.later());
+        if (workspace.stepProperty().get() == Step.ROWS) {
+            move(place, true);
+        }
         workspace.stepProperty().addListener((o, before, now) -> {
             if (now == Step.ROWS) {
                 move(place, true);

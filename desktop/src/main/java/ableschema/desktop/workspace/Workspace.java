@@ -26,8 +26,10 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.concurrent.CompletableFuture;
 import java.util.function.BooleanSupplier;
 import java.util.function.Consumer;
+import java.util.function.Supplier;
 import javafx.beans.property.BooleanProperty;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.ReadOnlyObjectProperty;
@@ -268,15 +270,29 @@ public final class Workspace {
 
     /** @param then done when the other document is in place */
     public void open(Document another, Optional<Path> from, Runnable then) {
-        opening.ifPresent(Job::stop);
-        if (!Opened.isLong(another)) {
+        if (Opened.isLong(another)) {
+            openLater(() -> Opened.of(another), from, then);
+        } else {
+            opening.ifPresent(Job::stop);
             open(Opened.of(another), from, then);
-            return;
         }
+    }
+
+    /** Puts a document in place that is being made ready elsewhere. */
+    public void open(CompletableFuture<Opened> another, Optional<Path> from, Runnable then) {
+        if (another.isDone()) {
+            open(another.join(), from, then);
+        } else {
+            openLater(another::join, from, then);
+        }
+    }
+
+    private void openLater(Supplier<Opened> another, Optional<Path> from, Runnable then) {
+        opening.ifPresent(Job::stop);
         Document left = document();
         opening = Optional.of(jobs.run(
                 "opening the design",
-                progress -> Opened.of(another),
+                progress -> another.get(),
                 () -> true,
                 opened -> {
                     if (document() == left) {

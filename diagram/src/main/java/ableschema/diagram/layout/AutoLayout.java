@@ -43,8 +43,15 @@ public final class AutoLayout {
     private static final double STEP = 40;
     private static final double GRID = 4;
 
-    static {
-        LayoutMetaDataService.getInstance().registerLayoutMetaDataProviders(new LayeredMetaDataProvider());
+    /** What is laid out already is shown without the engine, which takes long to be made ready. */
+    private static final class Engine {
+        static {
+            LayoutMetaDataService.getInstance().registerLayoutMetaDataProviders(new LayeredMetaDataProvider());
+        }
+
+        static RecursiveGraphLayoutEngine ready() {
+            return new RecursiveGraphLayoutEngine();
+        }
     }
 
     private AutoLayout() {}
@@ -88,7 +95,7 @@ public final class AutoLayout {
 
     /** Has the engine place the nodes of a graph. */
     public static Graph laidOut(Graph graph) {
-        new RecursiveGraphLayoutEngine().layout(graph.root(), new Stoppable());
+        Engine.ready().layout(graph.root(), new Stoppable());
         return graph;
     }
 
