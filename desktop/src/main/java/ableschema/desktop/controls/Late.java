@@ -28,7 +28,9 @@ public final class Late<T> {
         place.setVisible(false);
         place.visibleProperty().addListener((o, before, now) -> {
             if (now && place.getChildren().isEmpty()) {
-                place.getChildren().add(content.get());
+                Node made = content.get();
+                made.visibleProperty().bind(place.visibleProperty());
+                place.getChildren().add(made);
             }
         });
         return place;
