@@ -6,53 +6,28 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
-import java.util.function.Function;
 import java.util.regex.MatchResult;
-import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 
-/** Phrasings of what tells one from another, of kinds, of single attributes and of dependencies. */
+/** Phrasings of kinds, of single attributes, of what is computed and of dependencies. */
 final class FactPhrasings extends SentenceForms {
-
-    private static final String ANY_CASE =
-            ",? (?:whatever (?:its|the) (?:letter )?case|regardless of (?:its |the )?(?:letter )?case|in any (?:letter )?case|ignoring"
-                    + " (?:its |the )?(?:letter )?case)";
 
     private static final Pattern MOMENT = Pattern.compile(
             "(\\p{L}+) (?:exactly one|an?|one|another|a certain|a given|a specific) (start |end |begin |first |last )?(date|day|time|moment|year)",
             Pattern.CASE_INSENSITIVE);
 
-    /** "A place in a rack", of which the rack is a part of the key. */
-    private static final Pattern WITHIN =
-            Pattern.compile("(.+) (?:in|on|of|at|within) (?:an?|the|its) (.+)", Pattern.CASE_INSENSITIVE);
-
     /** A kind is called by no more words than these. */
     private static final int MOST_WORDS = 3;
-
-    /** Of words of so few letters many are alike. */
-    private static final int SHORT = 4;
 
     private final SaidNouns said;
     private final SaidAttributes attributes;
 
-    private final boolean last;
-    private final Function<String, Optional<Phrasing>> otherSide;
-
-    /**
-     * @param last      whether what identifies something is made where nobody has spoken of it
-     * @param otherSide finds the rule of which a sentence says the other side
-     */
-    FactPhrasings(
-            SaidNouns said, SaidAttributes attributes, boolean last, Function<String, Optional<Phrasing>> otherSide) {
-        super(
-                "some|is|are|has|have|can|may|must|only|at most|no more|exactly|share|identif\\w+|determines?|depends?|goes|runs|leads|moves|travels|sails|flies"
-                        + "|date|day|time|moment|year");
+    FactPhrasings(SaidNouns said, SaidAttributes attributes) {
+        super("some|is|are|has|have|can|may|must|determines?|depends?|goes|runs|leads|moves|travels|sails|flies"
+                + "|date|day|time|moment|year");
         this.said = said;
         this.attributes = attributes;
-        this.last = last;
-        this.otherSide = otherSide;
-        keys();
         computations();
         kinds();
         moments();
@@ -67,228 +42,9 @@ final class FactPhrasings extends SentenceForms {
         form("(?:an?|each|every|the) (.+?)'s (.+?)" + computed, m -> computed(m.group(2), m.group(1), m.group(3)));
     }
 
-    private void keys() {
-        String known = "(.+?) (?:is|are) (?:uniquely )?(?:identified|told apart|known|recognised|recognized) by ";
-        form(known + "(.+?) (?:within|inside|in) (?:the|its|their|an?|each|every) (.+)", this::identifiedWithin);
-        form(known + "((?:an?|its|their|the) )?(.+)", m -> newlyIdentified(m.group(1), m.group(2), m.group(3)));
-        form(
-                "(?:the |an? |its )?(.+?) (?:is|are) (?:the|its|their) (?:primary )?key",
-                m -> attributes.fact(m.group(1), "key"));
-        form("the (?:primary )?key of (.+?) is (.+)", m -> newlyIdentified(m.group(1), "", m.group(2)));
-        form(
-                "(.+?) (?:has|have) (?:an? |its |their |exactly one |one )?(?:own )?(?:unique )?(.+?),? (?:that|which) (?:uniquely )?identif(?:y|ies) (?:it|them|him|her|one)",
-                m -> readAs("Each " + said.one(m.group(1)) + " has " + SaidItem.item(m.group(2) + " key") + "."));
-        form("(.+?) (?:uniquely )?identif(?:ies|y) (.+)", m -> newlyIdentified(m.group(2), "", m.group(1)));
-        form(
-                "(.+?) (?:is|are) numbered(?: consecutively)? (?:inside|within|in|per) (.+)",
-                m -> newlyIdentified(m.group(1), "", SaidNouns.bare(m.group(2)) + ", number"));
-        String within =
-                " (?:must be |has to be |is |are )?unique (?:within|per|in|inside|on|at) (?:its |their |the |an? |each |every )?(.+)";
-        form(
-                "(?:the )?(.+?) of (?:an? |each |every |the )?(.+?)" + within,
-                m -> uniqueWithin(m.group(2), m.group(1), m.group(3)));
-        form("(?:an? |the )?(.+?)'s (.+?)" + within, m -> uniqueWithin(m.group(1), m.group(2), m.group(3)));
-        form(
-                "(.+?) (?:has|have) (?:an? |its |their )?(.+?)(?: (?:that|which))?" + within,
-                m -> uniqueWithin(m.group(1), m.group(2), m.group(3)));
-        form("(.+?) (?:is|are) (?:only )?unique (?:only )?(?:within|per|in|inside) (.+)", this::withinAnother);
-        form(
-                "no two (.+?) (?:have|has|share|can have|may have|may share) (?:the|a) same (.+?)" + ANY_CASE,
-                m -> uniqueInAnyCase(m.group(1), m.group(2)));
-        form(
-                "(?:the )?(.+?) of (?:an? |each |every |the )?(.+?) (?:must be|is|are|has to be|have to be|should be) unique"
-                        + ANY_CASE,
-                m -> uniqueInAnyCase(m.group(2), m.group(1)));
-        form(
-                "no two (.+?) (?:of|in|at|on|within) (?:an?|one|the same|the) (.+?) (?:have|has|share|can have|may have|may share) (?:the|a)"
-                        + " same (.+)",
-                m -> readAs("No two " + SaidNouns.bare(m.group(1)) + " share their "
-                        + parts(SaidNouns.bare(m.group(2)) + ", " + m.group(3)) + "."));
-        form("no two (.+?) (?:can |may |must )?share (?:an?|one|their) (.+)", m -> notShared(m.group(1), m.group(2)));
-        form(
-                "no two (.+?) (?:have|has|share|can have|may have|may share) (?:the|a) same (.+)",
-                m -> notShared(m.group(1), m.group(2)));
-        form(
-                "(?:there (?:is|can be|may be|must be) )?(?:at most|only|no more than|exactly) one (\\p{L}+(?: \\p{L}+)?)(?: (?:is|can be|may be) \\p{L}+)?"
-                        + " (?:per|for (?:each|every|any)) (\\p{L}+(?: \\p{L}+)? and \\p{L}+(?: \\p{L}+)?)",
-                m -> readAs("No two " + said.many(m.group(1)) + " share their " + parts(m.group(2)) + "."));
-        form(
-                "the combination of (.+?) (?:is|must be) unique",
-                m -> refused("of which entity? Say: No two … share their " + parts(m.group(1)) + "."));
-        form(
-                "(.+?) (?:has|have|must have) (?:an? |its |their )?(?:own )?unique (.+)",
-                m -> SaidNouns.members(m.group(2)).size() > 1
-                        ? Optional.empty() // a list, of which one is unique
-                        : readAs("Each " + said.one(m.group(1)) + " has " + SaidItem.unique(m.group(2)) + "."));
-        form(
-                "(.+?) (?:must be|is|are|has to be|have to be|should be) unique",
-                m -> attributes.fact(m.group(1), "unique"));
-        form(
-                "(.+?) (?:must be|is|are|has to be) unique (?:among|across|over|for|of) (?:all|all the|the) (.+)",
-                m -> attributes.fact(m.group(1), "unique"));
-        String again =
-                " (?:used|given|given out|assigned|issued|taken)(?: to anybody| to anyone)? (?:twice|more than once|again)";
-        form("no (.+?) (?:is|are|may be|can be|must be)" + again, m -> attributes.fact(m.group(1), "unique"));
-        form(
-                "(.+?) (?:must not|may not|cannot|can't|must never) be" + again,
-                m -> said.entity(m.group(1)).isPresent() ? Optional.empty() : attributes.fact(m.group(1), "unique"));
-    }
-
-    /**
-     * "Gates are identified by a letter and a number", of which nobody has spoken yet.
-     *
-     * @param article of the first part; "the" and "its" point at what is there, or will be when another sentence has been read
-     */
-    private Optional<Phrasing> newlyIdentified(String whole, String article, String list) {
-        Matcher within = WITHIN.matcher(whole);
-        boolean told = within.matches()
-                && list.toLowerCase(Locale.ROOT).contains(within.group(2).toLowerCase(Locale.ROOT));
-        String noun = told ? within.group(1) : whole;
-        Optional<Entity> owner = said.entity(noun);
-        List<String> parts = SaidNouns.members(
-                owner.map(known -> SaidNouns.ofItsOwn(known, list)).orElse(list));
-        List<String> owners = parts.stream()
-                .filter(said::isEntity)
-                .filter(other -> !leadsToOne(noun, other))
-                .toList();
-        List<String> own = parts.stream()
-                .filter(part -> !said.isEntity(part) && !isKnown(owner, part))
-                .toList();
-        boolean keyed = owner.filter(known -> !known.body().key().isEmpty()).isPresent();
-        boolean made = last
-                || article.toLowerCase(Locale.ROOT).startsWith("a") && owners.isEmpty() && own.size() == parts.size();
-        boolean plain = own.stream().allMatch(part -> isNewAttribute(noun, part));
-        if (!made || keyed || !plain || own.isEmpty() && owners.isEmpty()) {
-            return identified(noun, list);
-        }
-        String each = "Each " + said.one(noun);
-        String has = own.stream().map(part -> part(SaidNouns.bare(part))).collect(Collectors.joining(", "));
-        if (parts.size() == 1 && owners.isEmpty() && !last) {
-            return readAs(each + " has " + has + " (key).");
-        }
-        var sentences = new ArrayList<String>();
-        owners.forEach(other -> sentences.addAll(belonging(noun, other)));
-        if (!own.isEmpty()) {
-            sentences.add(each + " has " + has + ".");
-        }
-        sentences.add(each + " is identified by its " + parts(String.join(", ", parts)) + ".");
-        return Optional.of(new ReadAs(sentences));
-    }
-
-    private static boolean isKnown(Optional<Entity> owner, String part) {
-        return owner.flatMap(known -> known.body().attribute(SaidNouns.bare(part)))
-                .isPresent();
-    }
-
-    /** Whether each of these is known to belong to one of the others. */
-    private boolean leadsToOne(String noun, String other) {
-        Optional<Entity> one = said.entity(noun);
-        Optional<Entity> owner = said.entity(other);
-        return one.isPresent()
-                && owner.isPresent()
-                && (said.between(one.get(), owner.get())
-                                .anyMatch(each -> each.second().cardinality().max() == 1)
-                        || said.between(owner.get(), one.get())
-                                .anyMatch(each -> each.first().cardinality().max() == 1));
-    }
-
-    /** That each belongs to one of another, which may be the other side of what has been said. */
-    private List<String> belonging(String noun, String other) {
-        String sentence = "Each " + said.one(noun) + " belongs to exactly one " + said.one(other) + ".";
-        return otherSide
-                .apply(sentence)
-                .filter(ReadAs.class::isInstance)
-                .map(each -> ((ReadAs) each).sentences())
-                .orElse(List.of(sentence));
-    }
-
-    /** "A seat is known by its row and number within the hall": what it stands in comes first. */
-    private Optional<Phrasing> identifiedWithin(Cut found) {
-        return newlyIdentified(found.group(1), "", SaidNouns.bare(found.group(3)) + ", " + found.group(2));
-    }
-
-    /** "The number of a room is unique on its floor". */
-    private Optional<Phrasing> uniqueWithin(String noun, String named, String whole) {
-        String attribute = named.replaceFirst(",$", "");
-        var sentences = new ArrayList<String>();
-        if (last && said.isEntity(whole) && !leadsToOne(noun, whole)) {
-            sentences.addAll(belonging(noun, whole));
-        }
-        if (!isKnown(said.entity(noun), attribute)) {
-            sentences.add("Each " + said.one(noun) + " has " + part(SaidNouns.bare(attribute)) + ".");
-        }
-        sentences.add("No two " + said.many(noun) + " share their " + parts(whole + ", " + attribute) + ".");
-        return Optional.of(new ReadAs(sentences));
-    }
-
-    private Optional<Phrasing> notShared(String nouns, String shared) {
-        return said.isPlural(nouns) && isNewAttribute(nouns, shared)
-                ? readAs("Each " + said.one(nouns) + " has " + part(SaidNouns.bare(shared)) + " (unique).")
-                : readAs("No two " + SaidNouns.bare(nouns) + " share their " + parts(shared) + ".");
-    }
-
-    private Optional<Phrasing> uniqueInAnyCase(String noun, String attribute) {
-        return readAs("Each " + said.one(noun) + " is often searched by its lower(" + part(SaidNouns.bare(attribute))
-                + ") (unique).");
-    }
-
     private Optional<Phrasing> computed(String attribute, String noun, String value) {
-        return readAs("The " + part(SaidNouns.bare(attribute)) + " of each " + said.one(noun) + " is computed from "
-                + value + ".");
-    }
-
-    private Optional<Phrasing> identified(String noun, String list) {
-        String parts =
-                said.entity(noun).map(owner -> SaidNouns.ofItsOwn(owner, list)).orElse(list);
-        return readAs("Each " + said.one(noun) + " is identified by its " + parts(parts) + ".");
-    }
-
-    /** Whether what identifies something is one thing that nobody has spoken of yet. */
-    private boolean isNewAttribute(String noun, String parts) {
-        String bare = SaidNouns.bare(parts);
-        return SaidNouns.members(parts).size() == 1
-                && !parts.matches("(?i).*\\b(?:and|with|or|of)\\b.*")
-                && !said.isEntity(bare)
-                && said.endsIn(bare).isEmpty()
-                && bare.split(" ").length <= MOST_WORDS
-                && said.entity(noun).stream()
-                        .flatMap(owner -> owner.body().attributes().stream())
-                        .noneMatch(known -> isNearly(known.name(), bare));
-    }
-
-    /** Whether one is the other, or may be meant by it with a slip of the pen. */
-    private static boolean isNearly(String known, String typed) {
-        int slips = typed.length() > SHORT ? 2 : 0;
-        return Spelling.distance(known.toLowerCase(Locale.ROOT), typed.toLowerCase(Locale.ROOT)) <= slips;
-    }
-
-    private static String parts(String list) {
-        List<String> members = SaidNouns.members(list).stream()
-                .map(SaidNouns::bare)
-                .map(FactPhrasings::part)
-                .toList();
-        int last = members.size() - 1;
-        return last <= 0
-                ? String.join("", members)
-                : String.join(", ", members.subList(0, last)) + " and " + members.get(last);
-    }
-
-    private static String part(String name) {
-        return Quoted.is(name) || name.contains("\"") ? name : Nouns.listed(Nouns.inSentence(name));
-    }
-
-    /** "A berth number is only unique within its pier": the number of a berth. */
-    private Optional<Phrasing> withinAnother(Cut found) {
-        String whole = SaidNouns.bare(found.group(1));
-        int known = said.nouns().leadingLength(whole);
-        int space = known > 0 && known < whole.length() ? known : whole.lastIndexOf(' ');
-        return space < 0
-                ? Optional.empty()
-                : newlyIdentified(
-                        whole.substring(0, space),
-                        "",
-                        SaidNouns.bare(found.group(2)) + ", "
-                                + said.one(whole.substring(space).strip()));
+        return readAs("The " + KeyPhrasings.part(SaidNouns.bare(attribute)) + " of each " + said.one(noun)
+                + " is computed from " + value + ".");
     }
 
     private void kinds() {

@@ -1,10 +1,8 @@
 package ableschema.core.words;
 
 import ableschema.core.design.Design;
-import ableschema.core.design.EntityKind;
 import java.util.List;
 import java.util.Locale;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.regex.Matcher;
@@ -72,31 +70,13 @@ public final class Phrasings {
     /** "Each row has seats", which are no attribute where seats are known of. */
     private static final Pattern HAS_ONLY = Pattern.compile("(?i)each [^;:,()]+? has (\\p{L}+(?: \\p{L}+)?)\\.?");
 
-    private static final Pattern KIND = Pattern.compile(
-            "(?i)(an? |the |each |every )?(\\p{L}+(?: \\p{L}+){0,2}?(?: of (?:an?|the|each|every) \\p{L}+(?: \\p{L}+)?)?) is an? (?!(?:entity|kind|type|sort|subtype)\\b)(\\p{L}+(?: (?!of |too\\b|also\\b)\\p{L}+)?)\\.?");
-
-    private static final Map<String, String> TYPES = Map.of(
-            "year", "year",
-            "date", "date",
-            "moment", "moment",
-            "whole number", "whole",
-            "integer", "whole",
-            "text", "text",
-            "string", "text",
-            "boolean", "yes/no");
-
-    /** What an attribute may be, and no entity is. */
-    private static final Pattern VALUE = Pattern.compile(
-            "(?i)(?:.* )?(?:year|date|day|moment|time|numbers?|integer|decimal|text|string|boolean|code|amount|sum|percentage|value)");
-
-    private static final Pattern OF_ANOTHER = Pattern.compile("(?i)(.+) of (?:an?|the|each|every) (.+)");
-
     private int readingsLeft;
 
     private final SaidNouns said;
     private final VolumePhrasings volumes;
-    private final SaidAttributes attributesSaid;
+    private final KindPhrasings kinds;
     private final MeasurePhrasings measures;
+    private final KeyPhrasings keys;
     private final FactPhrasings facts;
     private final RulePhrasings rules;
     private final DeletionPhrasings deletions;
@@ -117,10 +97,12 @@ public final class Phrasings {
         this.attributes = new AttributePhrasings(said);
         this.relations = new RelationPhrasings(said);
         this.volumes = new VolumePhrasings(design, said);
-        this.attributesSaid = new SaidAttributes(said);
-        this.measures = new MeasurePhrasings(said, attributesSaid);
-        this.facts = new FactPhrasings(said, attributesSaid, last, relations::belonging);
-        this.rules = new RulePhrasings(said, attributesSaid);
+        var spoken = new SaidAttributes(said);
+        this.kinds = new KindPhrasings(said, spoken);
+        this.measures = new MeasurePhrasings(said, spoken);
+        this.keys = new KeyPhrasings(said, spoken, last, relations::belonging);
+        this.facts = new FactPhrasings(said, spoken);
+        this.rules = new RulePhrasings(said, spoken);
         this.pairings = new PairingPhrasings(design, said);
         this.deletions = new DeletionPhrasings(design, said);
     }
@@ -133,13 +115,9 @@ public final class Phrasings {
 
     /** The entity that a sentence tells something of, in the singular and small letters; empty where none is made by it. */
     Optional<String> subject(String sentence) {
-        Matcher kind = KIND.matcher(Quoted.masked(sentence.strip()));
-        boolean value = kind.matches() && VALUE.matcher(kind.group(3)).matches();
-        if (kind.matches()
-                && kind.group(1) != null
-                && !value
-                && !OF_ANOTHER.matcher(kind.group(2)).matches()) {
-            return Optional.of(said.one(kind.group(2)).toLowerCase(Locale.ROOT)); // "the team lead is an agent"
+        Optional<String> kind = kinds.subject(Quoted.masked(sentence.strip()));
+        if (kind.isPresent()) {
+            return kind;
         }
         Matcher of = SPOKEN_OF.matcher(Quoted.masked(sentence.strip()));
         boolean one = sentence.strip().matches("(?i)(?:an?|each|every) .*");
@@ -168,7 +146,7 @@ public final class Phrasings {
                             + sentence.substring(between.start(2), between.end(2)) + ".");
         }
         String masked = Quoted.masked(sentence);
-        Optional<Phrasing> kind = kind(masked, sentence);
+        Optional<Phrasing> kind = kinds.of(masked, sentence);
         if (kind.isPresent()) {
             return kind.get();
         }
@@ -202,57 +180,6 @@ public final class Phrasings {
                 || !LISTS.matcher(masked).find() && relations.isOfLongerName(sentence);
     }
 
-    /** "A manager is an employee" makes one a kind of the other, and no manager what sort of thing it is, as "a person" does. */
-    private Optional<Phrasing> kind(String masked, String sentence) {
-        Matcher kind = KIND.matcher(masked);
-        if (!kind.matches()) {
-            return Optional.empty();
-        }
-        String noun = kind.group(2);
-        String general = kind.group(3);
-        Optional<SaidAttributes.Meant> attribute = said.isEntity(noun) ? Optional.empty() : attributesSaid.meant(noun);
-        String type = TYPES.get(general.toLowerCase(Locale.ROOT));
-        if (attribute.isPresent()
-                && (type != null || said.ownerOf(List.of(noun)).isPresent())) {
-            String has = "Each " + attribute.get().owner() + " has "
-                    + attribute.get().attribute();
-            return Optional.of(
-                    type == null
-                            ? new Phrasing.Refused(
-                                    "is it an attribute, or one of another entity? Say for example: Each "
-                                            + attribute.get().owner() + " has exactly one " + general + " (second as "
-                                            + noun + ")")
-                            : Phrasing.ReadAs.of(has + ": " + type + "."));
-        }
-        boolean known = said.isEntity(general);
-        boolean sort = EntityKind.USUAL.contains(new EntityKind(general.toLowerCase(Locale.ROOT)));
-        Matcher of = OF_ANOTHER.matcher(noun);
-        if (of.matches()) {
-            return known || !sort ? Optional.of(kindOfItsPart(of.group(1), of.group(2), general)) : Optional.empty();
-        }
-        if (!known && (sort || kind.group(1) == null) || said.one(noun).equals(said.one(general))) {
-            return Optional.empty();
-        }
-        String one = said.one(noun);
-        var special = Phrasing.ReadAs.of("Each " + one + " is a kind of " + said.one(general) + ".");
-        return Optional.of(
-                known
-                        ? special
-                        : new Phrasing.Either(List.of(
-                                special,
-                                Phrasing.ReadAs.of(Character.toUpperCase(one.charAt(0))
-                                        + one.substring(1)
-                                        + sentence.substring(kind.end(2)).replaceFirst("\\.*$", ".")))));
-    }
-
-    /** "The guide of a tour is an employee": an employee in this role, or another kind of them. */
-    private Phrasing kindOfItsPart(String part, String whole, String general) {
-        return said.isEntity(part)
-                ? Phrasing.ReadAs.of("Each " + said.one(part) + " is a kind of " + said.one(general) + ".")
-                : Phrasing.ReadAs.of("Each " + said.one(whole) + " has exactly one " + said.one(general)
-                        + " (second as " + said.one(part) + ").");
-    }
-
     private Optional<Phrasing> reading(String said) {
         if (--readingsLeft < 0) {
             return Optional.empty();
@@ -262,7 +189,8 @@ public final class Phrasings {
             return together;
         }
         String sentence = PlainWording.of(said);
-        Optional<Phrasing> kind = sentence.equals(said) ? Optional.empty() : kind(Quoted.masked(sentence), sentence);
+        Optional<Phrasing> kind =
+                sentence.equals(said) ? Optional.empty() : kinds.of(Quoted.masked(sentence), sentence);
         if (kind.isPresent()) {
             return kind; // "a conductor is a musician too"
         }
@@ -277,6 +205,7 @@ public final class Phrasings {
                 .or(() -> measures.of(sentence))
                 .or(() -> deletions.of(sentence))
                 .or(() -> rules.of(sentence))
+                .or(() -> keys.of(sentence))
                 .or(() -> facts.of(sentence))
                 .or(() -> attributes.of(sentence))
                 .or(() -> JoinedSentences.ofOneVerb(sentence, relations::clause, relations::of))

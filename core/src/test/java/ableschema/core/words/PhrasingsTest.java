@@ -234,6 +234,33 @@ class PhrasingsTest {
     }
 
     @Test
+    void what_a_key_speaks_of_is_made_only_where_no_other_sentence_makes_it() {
+        Design later = DesignReader.read(
+                        """
+                        Seats are numbered within their row.
+                        A seat stands in one row.
+                        Rows have a letter.
+                        """)
+                .document()
+                .design();
+        assertThat(later.relationships()).hasSize(1);
+        assertThat(later.relationships().get(0).first().verb()).isEqualTo("stands in");
+        assertThat(later.entity("Seat").orElseThrow().body().key()).hasSize(2);
+
+        Design never = DesignReader.read("Seats are numbered within their row. Rows have a letter.")
+                .document()
+                .design();
+        assertThat(never.relationships()).hasSize(1);
+        assertThat(never.entity("Seat").orElseThrow().body().key()).hasSize(2);
+
+        DesignReader.Result slip =
+                DesignReader.read("Wagons have a number and a type. Wagons are identified by their nubmer.");
+        assertThat(slip.problems()).hasSize(1);
+        assertThat(slip.document().design().entity("Wagon").orElseThrow().body().attributes())
+                .hasSize(2);
+    }
+
+    @Test
     void a_text_is_read_as_it_is_said_and_every_reading_is_told() {
         String text =
                 "Harbours have a name.\nA vessel may visit several harbours. Each vessel has name: text 40 (key).\n"
