@@ -43,6 +43,9 @@ final class RelationshipEditor extends VBox {
         } else {
             var said = new ReachText(workspace.design(), workspace.mapping());
             getChildren().addAll(identifying(), onDelete(said), onUpdate(said));
+            if (isMandatory()) {
+                getChildren().add(whyNotEmptied());
+            }
         }
         if (!relationship.isRecursive() && !relationship.isManyToMany()) {
             getChildren().add(kind());
@@ -185,11 +188,27 @@ final class RelationshipEditor extends VBox {
         return relationship.end(referredSide()).entity();
     }
 
+    private boolean isMandatory() {
+        return relationship.end(referredSide()).cardinality().isMandatory();
+    }
+
+    /** What is not offered, and why. */
+    private Node whyNotEmptied() {
+        Label why = Controls.text(
+                "That it stays without is not offered: each "
+                        + name(referredSide().other()) + " must have " + Sentences.article(referred()) + ".",
+                "note");
+        why.setId("not-emptied");
+        why.setWrapText(true);
+        why.setMinHeight(USE_PREF_SIZE);
+        return why;
+    }
+
     /** What can be had: a reference that must be there cannot be emptied. */
     private List<ReferenceAction> actions() {
         var actions =
                 new ArrayList<>(List.of(ReferenceAction.NO_ACTION, ReferenceAction.RESTRICT, ReferenceAction.CASCADE));
-        if (!relationship.end(referredSide()).cardinality().isMandatory()) {
+        if (!isMandatory()) {
             actions.add(ReferenceAction.SET_NULL);
         }
         return actions;

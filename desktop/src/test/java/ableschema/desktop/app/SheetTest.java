@@ -224,6 +224,8 @@ class SheetTest extends WindowFixture {
         click(robot, "#identifying");
         WaitForAsyncUtils.waitForFxEvents();
         assertThat(table("harvest").primaryKey().orElseThrow().columns()).containsExactly("taken_on");
+        assertThat(robot.lookup("#not-emptied").queryAs(Label.class).getText())
+                .isEqualTo("That it stays without is not offered: each harvest must have a hive.");
         click(robot, "#on-delete", "each harvest of it goes too");
         WaitForAsyncUtils.waitForFxEvents();
         assertThat(sql(robot, "#gloss-sql")).contains("ON DELETE CASCADE");
