@@ -117,6 +117,11 @@ final class JoinedSentences {
         return joined(JOINED, sentence, together, reading);
     }
 
+    /** The second of one word, or of two. */
+    private static final List<Pattern> TWO_SUBJECTS = List.of(
+            Pattern.compile("(?i)(?:all )?(\\p{L}+(?: \\p{L}+)?) and (\\p{L}+) (.+)"),
+            Pattern.compile("(?i)(?:all )?(\\p{L}+(?: \\p{L}+)?) and (\\p{L}+ \\p{L}+) (.+)"));
+
     /**
      * Reads what is said of several things at once: "Dentists and assistants work in a practice." Empty where it is not.
      *
@@ -126,9 +131,8 @@ final class JoinedSentences {
             String sentence, Predicate<String> plural, Function<String, Optional<Phrasing>> reading) {
         String text = sentence.replaceFirst("\\.+$", "");
         String masked = Quoted.masked(text);
-        for (String nouns : List.of("\\p{L}+", "\\p{L}+ \\p{L}+")) {
-            Matcher two = Pattern.compile("(?i)(?:all )?(\\p{L}+(?: \\p{L}+)?) and (" + nouns + ") (.+)")
-                    .matcher(masked);
+        for (Pattern subjects : TWO_SUBJECTS) {
+            Matcher two = subjects.matcher(masked);
             if (two.matches() && plural.test(two.group(1)) && plural.test(two.group(2))) {
                 String rest = " " + text.substring(two.start(3)) + ".";
                 Optional<Phrasing> first = reading.apply(two.group(1) + rest).filter(JoinedSentences::isRead);

@@ -18,6 +18,8 @@ final class RulePhrasings extends SentenceForms {
     private static final String VALUE = "(\uE000+|'[^']*'|-?[\\p{L}\\d.](?:[\\p{L}\\d._-]*[\\p{L}\\d_-])?)";
     private static final String NUMBER = "(-?\\d+(?:[.,]\\d+)*(?: (?:thousand|million|billion))?|" + Counts.WORDS + ")";
     private static final Map<String, Integer> POWERS = Map.of("thousand", 3, "million", 6, "billion", 9);
+    private static final Map<String, String> ORDERS =
+            Map.of("exceed", "greater than", "precede", "before", "follow", "after");
     private static final String UNIT = "(?: [\\p{L}%°/³²]+)?";
     private static final String BE =
             "(?:must be|has to be|have to be|should be|must lie|is|lies?|are|ranges?|can be|may be)";
@@ -155,16 +157,11 @@ final class RulePhrasings extends SentenceForms {
                         + COMPARED + " " + NUMBER,
                 m -> typed(m.group(1), m.group(2), comparison(m.group(3)) + " " + number(m.group(4))));
         form(
-                "(.+?) (must|has to|should|must not|may not|cannot|can't) (exceed|precede|follow) (?:the |its )?(\\S.*)",
-                m -> m.group(4).matches(NUMBER + UNIT)
-                        ? exceeding(m)
-                        : compared(
-                                m.group(1),
-                                m.group(2),
-                                m.group(3).equalsIgnoreCase("exceed")
-                                        ? "greater than"
-                                        : m.group(3).equalsIgnoreCase("precede") ? "before" : "after",
-                                m.group(4)));
+                "(.+?) (?:must|has to|should) exceed " + NUMBER + UNIT,
+                m -> attributes.fact(m.group(1), "greater than " + number(m.group(2))));
+        form(
+                "(.+?) (must|has to|should|must not|may not|cannot|can't) (exceed|precede|follow) (?:the |its )?(\\p{L}.*)",
+                m -> compared(m.group(1), m.group(2), ORDERS.get(m.group(3).toLowerCase(Locale.ROOT)), m.group(4)));
         String number = "(?: (?:whole |decimal )?(?:number|integer|amount|value|sum))?";
         form(
                 "(.+?) (?:must be|is always|are always|has to be|should be) (?:an? )?(?:positive" + number
@@ -173,16 +170,6 @@ final class RulePhrasings extends SentenceForms {
         form(
                 "(.+?) (?:must be|is|are|has to be|have to be) (?:mandatory|required|compulsory|obligatory|needed|always (?:given|known|present))(?: for (?:an? |each |every |all )?(\\p{L}[\\p{L} ]*))?",
                 m -> m.matcher().group(2) == null ? attributes.needed(m.group(1)) : neededFor(m.group(2), m.group(1)));
-    }
-
-    private Optional<Phrasing> exceeding(Cut found) {
-        boolean not = found.group(2).matches("(?i).*(?:not|n't)");
-        return found.group(3).equalsIgnoreCase("exceed")
-                ? attributes.fact(
-                        found.group(1),
-                        (not ? "at most " : "greater than ")
-                                + number(found.group(4).replaceFirst(" .*", "")))
-                : Optional.empty();
     }
 
     private Optional<Phrasing> typed(String phrase, String kind, String bound) {

@@ -316,6 +316,8 @@ class PhrasingsTest {
             The seats of a bus must be no less than 9                | Each bus has seats (at least 9).
             The seats of a bus must be more than 9                   | Each bus has seats (greater than 9).
             The seats of a bus must be less than 99                  | Each bus has seats (less than 99).
+            The seats of a bus must exceed 2 thousand                | Each bus has seats (greater than 2000).
+            The seats of a bus must not exceed 2 thousand            | Each bus has seats (at most 2000).
             The price of a ticket cannot be negative                 | Each ticket has price (at least 0).
             The price of a ticket is never negative                  | Each ticket has price (at least 0).
             The price of a ticket must be positive                   | Each ticket has price (greater than 0).
