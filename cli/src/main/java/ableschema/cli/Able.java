@@ -1,5 +1,6 @@
 package ableschema.cli;
 
+import ableschema.core.store.DocumentFile;
 import ableschema.core.store.FileProblem;
 import ableschema.core.words.Spelling;
 import java.io.OutputStreamWriter;
@@ -11,6 +12,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.Callable;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.LoggerFactory;
 import picocli.CommandLine;
@@ -57,6 +59,9 @@ public final class Able implements Callable<Integer> {
     static int run(PrintStream out, PrintStream err, String... arguments) {
         PrintWriter data = writer(out);
         PrintWriter messages = writer(err);
+        if (opensWindow(arguments)) {
+            return window(Stream.of(arguments).map(Path::of).findFirst(), messages);
+        }
         var commandLine = new CommandLine(new Able()).setOut(data).setErr(messages);
         commandLine.setCaseInsensitiveEnumValuesAllowed(true);
         commandLine.setParameterExceptionHandler((e, args) -> wrongUse(e, messages));
@@ -69,6 +74,20 @@ public final class Able implements Callable<Integer> {
         }
         messages.flush();
         return exit;
+    }
+
+    /** Without options there is nothing to parse, and the window is there sooner. */
+    private static boolean opensWindow(String... arguments) {
+        return arguments.length == 0
+                || arguments.length == 1 && arguments[0].endsWith(DocumentFile.ENDING) && !arguments[0].startsWith("-");
+    }
+
+    private static int window(Optional<Path> file, PrintWriter messages) {
+        try {
+            return Window.open(file);
+        } catch (FileProblem | RuntimeException e) {
+            return failed(e, messages);
+        }
     }
 
     private static PrintWriter writer(PrintStream stream) {

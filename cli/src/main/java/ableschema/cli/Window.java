@@ -1,6 +1,5 @@
 package ableschema.cli;
 
-import ableschema.core.document.Document;
 import ableschema.core.store.DocumentFile;
 import ableschema.core.store.FileProblem;
 import ableschema.desktop.app.AbleApp;
@@ -13,13 +12,14 @@ final class Window {
     private Window() {}
 
     static int open(Optional<Path> file) throws FileProblem {
-        Document document = file.isPresent() ? DocumentFile.read(file.get()) : Demo.WORKED.read();
-        if (isOffscreen()) {
+        AbleApp.Reading reading = () -> file.isPresent() ? DocumentFile.read(file.get()) : Demo.WORKED.read();
+        if (isOffscreen() && !AbleApp.closesWhenSeen()) {
+            reading.read(); // what is wrong with the file is said first
             throw new Refusal(
                     Exit.WRONG_USE,
                     "there is no display to open a window on; ./able demo drives the window offscreen and leaves pictures");
         }
-        AbleApp.open(document, file);
+        AbleApp.open(reading, file);
         return Exit.DONE;
     }
 

@@ -85,7 +85,7 @@ class ReadersTest {
         List<String> texts = Stream.generate(() -> String.join(
                         "\n",
                         Stream.generate(() -> mangled.text(mangled.one(good)))
-                                .limit(6)
+                                .limit(3)
                                 .toList()))
                 .limit(count)
                 .toList();

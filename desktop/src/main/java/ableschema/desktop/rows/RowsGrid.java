@@ -65,7 +65,7 @@ public final class RowsGrid extends VBox {
         buildTable();
         judgement.getStyleClass().add("judgement");
         judgement.setId("rows-judgement");
-        getChildren().addAll(header(), table, judgement);
+        getChildren().addAll(header(), judgement);
         workspace.onMeaning(this::show);
         workspace.onReviewed(this::judged);
         workspace.selection().chosenProperty().addListener((o, before, now) -> show());
@@ -169,6 +169,9 @@ public final class RowsGrid extends VBox {
     private void show() {
         Optional<Id> owner = owner();
         boolean open = (filling || title.isSelected()) && owner.isPresent();
+        if (open && !getChildren().contains(table)) {
+            getChildren().add(1, table); // which is a good part of the window's making, and seldom wanted at once
+        }
         table.setVisible(open);
         table.setManaged(open);
         judgement.setVisible(open);

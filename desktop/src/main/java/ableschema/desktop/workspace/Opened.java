@@ -5,12 +5,15 @@ import ableschema.core.mapping.Mapping;
 import ableschema.core.review.Review;
 import ableschema.core.review.Subject;
 import ableschema.diagram.layout.AutoLayout;
+import java.util.Optional;
 
 /**
- * A document ready to be shown: each card with a place, the tables derived, everything reviewed. Of a large design this takes
- * so long that it is a job.
+ * A document ready to be shown: each card with a place, the tables derived, everything reviewed but where that can wait. Of a
+ * large design this takes so long that it is a job.
+ *
+ * @param review empty where the document is to be reviewed once it is shown
  */
-public record Opened(Document document, Mapping mapping, Review review) {
+public record Opened(Document document, Mapping mapping, Optional<Review> review) {
 
     private static final int MANY = 60;
 
@@ -21,10 +24,16 @@ public record Opened(Document document, Mapping mapping, Review review) {
     /** Safe on any thread. */
     public static Opened of(Document document) {
         if (document == Document.EMPTY) {
-            return new Opened(document, document.mapping(), Review.NONE); // there is nothing to look at
+            return new Opened(document, document.mapping(), Optional.of(Review.NONE)); // there is nothing to look at
         }
+        Opened seen = toBeSeen(document);
+        return new Opened(
+                seen.document(), seen.mapping(), Optional.of(Review.of(Subject.of(seen.document(), seen.mapping()))));
+    }
+
+    /** With no more than the first picture needs. Safe on any thread. */
+    public static Opened toBeSeen(Document document) {
         Document placed = AutoLayout.completed(document);
-        Mapping mapping = placed.mapping(Mapping.NONE);
-        return new Opened(placed, mapping, Review.of(Subject.of(placed, mapping)));
+        return new Opened(placed, placed.mapping(Mapping.NONE), Optional.empty());
     }
 }

@@ -73,7 +73,7 @@ public final class Workspace {
         this.document = new ReadOnlyObjectWrapper<>(opened.document());
         this.mapping = opened.mapping();
         this.before = mapping;
-        this.review = opened.review();
+        this.review = opened.review().orElse(Review.NONE);
     }
 
     /** What is chosen in the design. */
@@ -100,11 +100,17 @@ public final class Workspace {
         boolean large = Opened.isLong(next);
         boolean slow = large && !review.canFollow(subject)
                 || next.design().countRows() > MANY_ROWS && review.rowsToLookAt(subject) > MANY_ROWS;
-        isReviewed = !slow && !large;
-        if (isReviewed) {
+        if (!slow && !large) {
+            isReviewed = true;
             review = review.after(subject);
             return;
         }
+        lookLater(next, subject, slow);
+    }
+
+    /** @param slow whether it takes so long that it is said */
+    private void lookLater(Document next, Subject subject, boolean slow) {
+        isReviewed = false;
         Review known = review;
         BooleanSupplier wanted = () ->
                 next.design() == design() && next.rules().equals(document().rules());
@@ -312,11 +318,14 @@ public final class Workspace {
         selection.focusProperty().set(Optional.empty());
         mapping = opened.mapping();
         before = mapping;
-        review = opened.review();
-        isReviewed = true;
+        review = opened.review().orElse(Review.NONE);
+        isReviewed = opened.review().isPresent();
         document.set(opened.document());
         meaningChanges.forEach(Runnable::run);
         then.run();
+        if (!isReviewed) {
+            lookLater(document(), Subject.of(document(), mapping), false);
+        }
     }
 
     /** Marks what is open as something that stands in no file yet. */

@@ -13,6 +13,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.TimeUnit;
 import javafx.event.Event;
+import javafx.scene.Node;
 import javafx.scene.control.ListView;
 import javafx.scene.control.TableView;
 import javafx.scene.input.Clipboard;
@@ -45,7 +46,7 @@ class RowsTest extends WindowFixture {
     private void openRows(FxRobot robot, String entity) {
         choose(robot, entity);
         robot.interact(() -> {
-            if (!robot.lookup("#rows-table").query().isVisible()) {
+            if (robot.lookup("#rows-table").tryQuery().filter(Node::isVisible).isEmpty()) {
                 window.rows().toggle();
             }
         });

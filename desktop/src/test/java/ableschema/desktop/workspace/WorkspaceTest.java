@@ -24,6 +24,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicInteger;
@@ -157,6 +158,24 @@ class WorkspaceTest {
                 .get();
         WaitForAsyncUtils.waitFor(30, TimeUnit.SECONDS, workspace.jobs()::isIdle);
         WaitForAsyncUtils.waitForFxEvents();
+        assertThat(workspace.isReviewed()).isTrue();
+        assertThat(workspace.review().of(Step.KEYS).get(0).text()).isEqualTo("Skep has no key.");
+    }
+
+    @Test
+    void a_design_is_shown_at_the_start_before_it_is_reviewed_and_an_edit_meanwhile_is_reviewed_as_well()
+            throws Exception {
+        Entity hive = Entity.named(ids.next(IdKind.ENTITY), "Hive");
+        Opened seen = Opened.toBeSeen(Document.EMPTY.with(Design.of(List.of(hive), List.of())));
+        WaitForAsyncUtils.asyncFx(() -> {
+                    workspace.open(CompletableFuture.completedFuture(seen), Optional.empty(), () -> {});
+                    assertThat(workspace.isReviewed()).isFalse();
+                    workspace.apply(workspace.edits().rename(hive, "Skep"));
+                })
+                .get();
+        WaitForAsyncUtils.waitFor(30, TimeUnit.SECONDS, workspace.jobs()::isIdle);
+        WaitForAsyncUtils.waitForFxEvents();
+
         assertThat(workspace.isReviewed()).isTrue();
         assertThat(workspace.review().of(Step.KEYS).get(0).text()).isEqualTo("Skep has no key.");
     }
