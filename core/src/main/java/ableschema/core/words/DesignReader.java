@@ -13,6 +13,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Predicate;
 
 /**
  * Reads a text of sentences, one a line or several, into a document; lines that begin with # are skipped. The text is read as
@@ -31,6 +32,8 @@ public final class DesignReader {
 
     /** What sentences of the text tell something of, so that it is an entity in those before them too. */
     private final Set<String> expected = new HashSet<>();
+
+    private Predicate<String> meant = word -> true;
 
     private Document document;
 
@@ -88,6 +91,7 @@ public final class DesignReader {
         String[] lines = text.split("\\R", -1);
         if (!strict) {
             reader.expected.addAll(SpokenLine.subjects(text));
+            reader.meant = new MeantWords(text);
         }
         for (int i = 0; i < lines.length; i++) {
             if (!lines[i].isBlank() && !lines[i].stripLeading().startsWith("#")) {
@@ -126,7 +130,7 @@ public final class DesignReader {
         SpokenLine.Heard heard = strict
                 ? new SpokenLine.Heard(
                         new RuleLine(document.design(), Optional.empty(), ids).read(said.text()), List.of(), List.of())
-                : new SpokenLine(document.design(), Optional.empty(), ids, expected, last).read(said.text());
+                : new SpokenLine(document.design(), Optional.empty(), ids, expected, last, meant).read(said.text());
         if (heard.understanding() instanceof Understanding.NotUnderstood not) {
             used.removeAll(made);
             problems.put(said, new Problem(said.line(), said.offset() + not.start() + 1, not.problem()));

@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Stream;
 
 /** Tells what "X is a Y" means: a kind of another entity, the type of an attribute, a role, or what sort of thing it is. */
 final class KindPhrasings {
@@ -105,5 +106,12 @@ final class KindPhrasings {
                 ? Phrasing.ReadAs.of("Each " + said.one(part) + " is a kind of " + said.one(general) + ".")
                 : Phrasing.ReadAs.of("Each " + said.one(whole) + " has exactly one " + said.one(general)
                         + " (second as " + said.one(part) + ").");
+    }
+
+    /** What is said of a thing whose name ends in that of another: a kind of it, or a thing of its own. */
+    Phrasing withKind(String one, String general, Phrasing.ReadAs of) {
+        String kind = "Each " + one + " is a kind of " + said.one(general) + ".";
+        return new Phrasing.Either(List.of(
+                new Phrasing.ReadAs(Stream.concat(Stream.of(kind), of.sentences().stream()).toList()), of));
     }
 }

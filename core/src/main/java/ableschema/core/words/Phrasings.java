@@ -166,7 +166,19 @@ public final class Phrasings {
         }
         readingsLeft = MOST_READINGS;
         Optional<Phrasing> found = sentence.length() > LONGEST_SAID ? attributes.of(sentence) : reading(sentence);
-        return found.filter(each -> !isTheSame(each, sentence)).orElseGet(Phrasing.AsItStands::new);
+        return found.filter(each -> !isTheSame(each, sentence))
+                .map(each -> ofKind(sentence, each))
+                .orElseGet(Phrasing.AsItStands::new);
+    }
+
+    /** "An insured parcel has a value" makes a kind of parcel, where parcels are known, or something of that name. */
+    private Phrasing ofKind(String sentence, Phrasing phrasing) {
+        return phrasing instanceof Phrasing.ReadAs as
+                ? subject(sentence)
+                        .filter(one -> as.sentences().get(0).toLowerCase(Locale.ROOT).startsWith("each " + one + " "))
+                        .flatMap(one -> said.head(one).map(general -> kinds.withKind(one, general.name(), as)))
+                        .orElse(phrasing)
+                : phrasing;
     }
 
     /** Whether a sentence that the grammar might take says several things, or speaks of something else than it seems to. */

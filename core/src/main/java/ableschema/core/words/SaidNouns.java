@@ -157,8 +157,13 @@ final class SaidNouns {
 
     /** The known entity that a longer noun ends in: the depot of "home depot"; empty where the noun itself is one. */
     Optional<Entity> endsIn(String phrase) {
+        return isEntity(phrase) ? Optional.empty() : head(phrase);
+    }
+
+    /** The known entity in which the name of something that is not known ends. */
+    Optional<Entity> head(String phrase) {
         String noun = bare(phrase);
-        if (!ADJECTIVAL.matcher(noun).matches() || isEntity(noun)) {
+        if (!ADJECTIVAL.matcher(noun).matches() || entity(noun).isPresent()) {
             return Optional.empty();
         }
         for (int space = noun.indexOf(' '); space > 0; space = noun.indexOf(' ', space + 1)) {

@@ -11,6 +11,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
@@ -22,15 +23,16 @@ public final class SpokenLine {
     private final IdSource ids;
     private final Set<String> expected;
     private final boolean last;
+    private final Predicate<String> meant;
 
     /** @param chosen the entity that a dependency is about, which does not name it */
     public SpokenLine(Design design, Optional<Id> chosen, IdSource ids) {
-        this(design, chosen, ids, Set.of(), true);
+        this(design, chosen, ids, Set.of(), true, Misspelling.standsIn(design));
     }
 
     /** A line of a text, whose other sentences make what they tell something of an entity in this one too. */
     public static SpokenLine of(Set<String> subjects, Design design, IdSource ids) {
-        return new SpokenLine(design, Optional.empty(), ids, subjects, false);
+        return new SpokenLine(design, Optional.empty(), ids, subjects, false, word -> true);
     }
 
     /** What the sentences of a text tell something of, in the singular and in small letters. */
@@ -45,8 +47,16 @@ public final class SpokenLine {
     /**
      * @param expected entities that are not there yet and that another sentence speaks of, in small letters
      * @param last     whether no other sentence will make what this one speaks of
+     * @param meant    whether a word, in small letters, is no slip of the fingers
      */
-    SpokenLine(Design design, Optional<Id> chosen, IdSource ids, Set<String> expected, boolean last) {
+    SpokenLine(
+            Design design,
+            Optional<Id> chosen,
+            IdSource ids,
+            Set<String> expected,
+            boolean last,
+            Predicate<String> meant) {
+        this.meant = meant;
         this.expected = expected;
         this.last = last;
         this.design = design;
@@ -80,7 +90,8 @@ public final class SpokenLine {
         var understood = new ArrayList<Understanding.Understood>();
         boolean asSaid = true;
         for (SentencesOfLine.Found each : sentences) {
-            Heard heard = new SpokenLine(document.design(), chosen, ids, expected, last).readSentence(each.text());
+            Heard heard =
+                    new SpokenLine(document.design(), chosen, ids, expected, last, meant).readSentence(each.text());
             if (heard.understanding() instanceof Understanding.NotUnderstood not) {
                 return new Heard(
                         new Understanding.NotUnderstood(
@@ -121,6 +132,21 @@ public final class SpokenLine {
     }
 
     private Heard readSentence(String text) {
+        Heard heard = readAsSpelt(text);
+        return heard.understanding() instanceof Understanding.Understood
+                ? Misspelling.in(text, meant).map(SpokenLine::askedAbout).orElse(heard)
+                : heard;
+    }
+
+    private static Heard askedAbout(Misspelling slip) {
+        return new Heard(
+                new Understanding.NotUnderstood(
+                        slip.start(), slip.start() + slip.word().length(), slip.problem()),
+                List.of(),
+                List.of());
+    }
+
+    private Heard readAsSpelt(String text) {
         if (text.isBlank()) {
             return new Heard(new RuleLine(design, chosen, ids).read(text), List.of(), List.of());
         }
