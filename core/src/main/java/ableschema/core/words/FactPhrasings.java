@@ -62,6 +62,9 @@ final class FactPhrasings extends SentenceForms {
                 m -> kindsOf(m.group(2), "a " + m.group(1) + ", a " + m.group(3)));
         form("there are (?:\\w+ )?(?:kinds|types|sorts) of (.+?): ?(.+)", m -> specialKinds(m.group(1), m.group(2)));
         form(
+                "(\\p{L}[\\p{L}, ]*? and \\p{L}[\\p{L} ]*?) are (?:both |all |two |different )?(?:kind|type|sort)s of (.+)",
+                m -> kindsOf(m.group(2), m.group(1)));
+        form(
                 "(?:an? |the |each |every )?(.+?) (?:is|are) (?:an? )?(?:type|sort|kind|subtype|special kind)s? of (.+)",
                 m -> readAs("Each " + said.one(m.group(1)) + " is a kind of " + said.one(m.group(2)) + "."));
         form(

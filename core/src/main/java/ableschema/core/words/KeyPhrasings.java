@@ -54,13 +54,16 @@ final class KeyPhrasings extends SentenceForms {
         form(
                 "(?:the |an? |its )?(.+?) (?:is|are) (?:the|its|their) (?:primary )?key",
                 m -> attributes.fact(m.group(1), "key"));
+        form(
+                "(?:the )?(.+?) (?:is|are) (?:the|an?) (?:primary |unique )?(?:key|identifier) (?:of|for) (.+)",
+                m -> newlyIdentified(m.group(2), "", m.group(1)));
         form("the (?:primary )?key of (.+?) is (.+)", m -> newlyIdentified(m.group(1), "", m.group(2)));
         form(
                 "(.+?) (?:has|have) (?:an? |its |their |exactly one |one )?(?:own )?(?:unique )?(.+?),? (?:that|which) (?:uniquely )?identif(?:y|ies) (?:it|them|him|her|one)",
                 m -> readAs("Each " + said.one(m.group(1)) + " has " + SaidItem.item(m.group(2) + " key") + "."));
         form("(.+?) (?:uniquely )?identif(?:ies|y) (.+)", m -> newlyIdentified(m.group(2), "", m.group(1)));
         form(
-                "(.+?) (?:is|are) numbered(?: consecutively)? (?:inside|within|in|per) (.+)",
+                "(.+?) (?:is|are) numbered(?: consecutively)? (?:inside|within|in|per|for (?=each |every )) ?(.+)",
                 m -> newlyIdentified(m.group(1), "", SaidNouns.bare(m.group(2)) + ", number"));
         String within =
                 " (?:must be |has to be |is |are )?unique (?:within|per|in|inside|on|at) (?:its |their |the |an? |each |every )?(.+)";

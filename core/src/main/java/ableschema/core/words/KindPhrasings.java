@@ -112,6 +112,8 @@ final class KindPhrasings {
     Phrasing withKind(String one, String general, Phrasing.ReadAs of) {
         String kind = "Each " + one + " is a kind of " + said.one(general) + ".";
         return new Phrasing.Either(List.of(
-                new Phrasing.ReadAs(Stream.concat(Stream.of(kind), of.sentences().stream()).toList()), of));
+                new Phrasing.ReadAs(
+                        Stream.concat(Stream.of(kind), of.sentences().stream()).toList()),
+                of));
     }
 }

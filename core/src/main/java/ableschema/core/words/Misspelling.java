@@ -38,7 +38,8 @@ record Misspelling(int start, String word, String meant) {
     /** Whether a word stands in a design, which has had the time to be corrected. */
     static Predicate<String> standsIn(Design design) {
         return word -> {
-            Pattern known = Pattern.compile("\\b" + Pattern.quote(MeantWords.one(word)) + "s?\\b", Pattern.CASE_INSENSITIVE);
+            Pattern known =
+                    Pattern.compile("\\b" + Pattern.quote(MeantWords.one(word)) + "s?\\b", Pattern.CASE_INSENSITIVE);
             return DesignText.of(design).sentences().stream()
                     .anyMatch(each -> known.matcher(each.text()).find());
         };

@@ -61,6 +61,10 @@ public final class Phrasings {
     private static final Pattern OF_ITS_TEXT = Pattern.compile(
             "(?i)the (.+?) of (?:an?|each|every|all|the) (.+?) ((?:(?:must|may|can|should|does|do)(?: ?not)? |cannot )(?:contain|start with|begin with|end with) .+?)\\.?");
 
+    /** "Has lanes, which are numbered": the grammar would take the clause for another name. */
+    private static final Pattern CLAUSE_IN_NAME = Pattern.compile(
+            "(?i)(?:each [^;:()]* has|there (?:is|are)) [^;:()]*\\b(?:(?:which|who|whose|that) (?:is|are|was|were|has|have|can|must|may|will|we|they|it)|(?:where|because|if|when|while) (?:it|they|he|she|we|the|an?)|every) ");
+
     /** Sentences within one are tried at each place where they may begin; beyond so many tries it is not one that people say. */
     private static final int MOST_READINGS = 40;
 
@@ -162,20 +166,27 @@ public final class Phrasings {
         if (sentence.isEmpty() || stands && !isOfSeveral(sentence, masked)) {
             boolean relation = masked.regionMatches(true, 0, "each ", 0, 5) && masked.indexOf(':') < 0;
             Optional<Phrasing> slip = relation ? relations.slipOfName(sentence) : Optional.empty();
-            return slip.orElseGet(Phrasing.AsItStands::new);
+            return slip.orElseGet(() -> asItStands(masked));
         }
         readingsLeft = MOST_READINGS;
         Optional<Phrasing> found = sentence.length() > LONGEST_SAID ? attributes.of(sentence) : reading(sentence);
         return found.filter(each -> !isTheSame(each, sentence))
                 .map(each -> ofKind(sentence, each))
-                .orElseGet(Phrasing.AsItStands::new);
+                .orElseGet(() -> asItStands(masked));
+    }
+
+    private static Phrasing asItStands(String masked) {
+        return CLAUSE_IN_NAME.matcher(masked).lookingAt()
+                ? new Phrasing.Refused("a name holds no clause; say the rest in a sentence of its own")
+                : new Phrasing.AsItStands();
     }
 
     /** "An insured parcel has a value" makes a kind of parcel, where parcels are known, or something of that name. */
     private Phrasing ofKind(String sentence, Phrasing phrasing) {
         return phrasing instanceof Phrasing.ReadAs as
                 ? subject(sentence)
-                        .filter(one -> as.sentences().get(0).toLowerCase(Locale.ROOT).startsWith("each " + one + " "))
+                        .filter(one ->
+                                as.sentences().get(0).toLowerCase(Locale.ROOT).startsWith("each " + one + " "))
                         .flatMap(one -> said.head(one).map(general -> kinds.withKind(one, general.name(), as)))
                         .orElse(phrasing)
                 : phrasing;

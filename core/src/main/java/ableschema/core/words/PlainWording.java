@@ -27,7 +27,7 @@ final class PlainWording {
 
     private static final String WE = "(?:" + SPEAKERS + ")";
     private static final String KEEP =
-            "(?:(?:also|always|then) )?(?:(?:must|have to|need to|want to|should|can|may|will) )?(?:keep|store|record|note|register|track|know|save|hold|need|remember|collect)";
+            "(?:(?:also|always|then) )?(?:(?:must|have to|need to|want to|should|can|may|will) )?(?:keep|store|record|note|register|track|know|save|hold|need|remember|collect|write down|jot down|take down)";
     private static final String COUNTED =
             "(?=(?:at (?:most|least)|exactly|one|two|three|four|five|six|seven|eight|nine|ten|\\d+|many|several|any number|no more|up to|more than) )";
 
@@ -41,6 +41,55 @@ final class PlainWording {
                     "always|usually|normally|typically|generally|obviously",
                     "(?<!\\bnot)(?<!n't)(?<=\\p{L}) (?:always|usually|normally|typically|generally|obviously) (?=\\p{L})",
                     " "),
+            plainer(
+                    "can|may",
+                    "^((?:up to|at most|no more than|not more than|a maximum of) (?:\\d+|\\p{L}+)) (\\p{L}+(?: \\p{L}+)?) (can|may) (\\p{L}.*?) (?:an?|one|each|every|any|the same) (\\p{L}+(?: \\p{L}+)?)(?=\\.?$)",
+                    "$2 $3 $4 several $5, and each $5 has $1 $2"),
+            plainer(
+                    SPEAKERS,
+                    "^" + WE + " " + KEEP
+                            + " (?:the |an? )?(.+?) of (?:the|our|each|every|an?) (\\p{L}+), and (?=(?:an?|the) )",
+                    "Each $2 has $1, "),
+            plainer("course", ", of course(?=\\.?$)", ""),
+            plainer(
+                    "apart",
+                    "^(?:the )?(.+?) (?:is|are) what (?:tells?|sets?|keeps?) (?:the |all |our |two )?(.+?) apart(?=\\.?$)",
+                    "The $2 are identified by their $1"),
+            plainer(
+                    "some",
+                    "^some ((?:\\p{L}+ )?\\p{L}+s) are (?:also )?((?!also )(?:\\p{L}+ )?\\p{L}+s)(?=\\.?$)",
+                    "All $2 are $1"),
+            plainer(
+                    "whose",
+                    "((?:\\b(?:one|an?|at least one|one or more) )(\\p{L}+)), whose (.+?) " + WE + " " + KEEP
+                            + "(?=\\.?$)",
+                    "$1, and a $2 has $3"),
+            plainer(
+                    "sometimes|often|always",
+                    "\\b(?:exactly )?(?:one|an?) (\\p{L}+(?: \\p{L}+)?),? but (?:it is |this is |we )?(?:sometimes|often|not always)\\b[^,;]* (?:not known|unknown|(?:don't|do not|doesn't) know)(?: (?:by )?(?:whom|who|which|it|one|that))?(?=\\.?$)",
+                    "at most one $1"),
+            plainer(
+                    "sometimes|often|always",
+                    "\\b(?:exactly )?(?:one|an?) (\\p{L}+(?: \\p{L}+)?),? but (?:sometimes|often|not always) " + WE
+                            + " (?:don't|do not) know(?: (?:by )?(?:whom|who|which|it|one|that))?(?=\\.?$)",
+                    "at most one $1"),
+            plainer(
+                    "time|once",
+                    "\\b(?:only |just )?(?<!exactly )(?<!least )(?<!most )(?<!than )one (\\p{L}+(?: \\p{L}+)?) at (?:a|any|any one|one|the same|any given) time",
+                    "at most one $1"),
+            plainer("same", "^(?:one and )?the same (?=\\p{L}+(?: \\p{L}+)? (?:can|may|might|could)\\b)", "A "),
+            plainer(
+                    "recorded|noted|kept|stored|known|needed|registered",
+                    "^for (?:each|every|an?|any) (\\p{L}+(?: \\p{L}+)?),? (?!(?:at|exactly|one|two|three|\\d)\\b)(.+?) (?:is|are|must be|has to be|have to be) (?:recorded|noted|kept|stored|known|needed|registered)(?=\\.?$)",
+                    "Each $1 has $2"),
+            plainer(
+                    "never",
+                    "\\b(must|may|can|should) never be (?=(?:below|under|less|above|over|more|greater|higher|lower)\\b)",
+                    "must not be "),
+            plainer(
+                    "empty|blank|missing|null",
+                    " (?:can't|cannot|can not|must not|mustn't|may not|must never|may never|should not|should never) be (?:left )?(?:empty|blank|missing|null)(?=\\.?$)",
+                    " is mandatory"),
             plainer(
                     SPEAKERS,
                     "^" + WE + " " + KEEP
@@ -85,7 +134,7 @@ final class PlainWording {
                     "Each $1 has "),
             plainer(
                     "if",
-                    " (?:and )?(?:an? |the )?(\\p{L}+(?: \\p{L}+)?),? if (?:there is one|it has one|any|known|given|available)(?=\\.?$)",
+                    " (?:and )?(?:an? |the )?(\\p{L}+(?: \\p{L}+)?),? if (?:there is one|(?:it has|they have|he has|she has) (?:one|any)|any|known|given|available)(?=\\.?$)",
                     " optional $1"),
             plainer(
                     "two",
