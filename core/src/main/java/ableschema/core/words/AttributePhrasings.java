@@ -20,6 +20,10 @@ final class AttributePhrasings {
             CASE);
     private static final Pattern HEADED = Pattern.compile("(\\p{L}[\\p{L} -]*?) ?: ?(\\p{L}.*)");
     private static final Pattern BRACKETED = Pattern.compile("(\\p{L}[\\p{L} -]*?) ?\\((\\p{L}.*)\\)\\.?");
+
+    /** Not a heading with what is known of it, but what a thing may be: "a material (wood, glass or metal)". */
+    private static final Pattern VALUES = Pattern.compile("(?:an?|the) .* \\([^)]* or [^,)]+\\)?\\.?");
+
     private static final Pattern HAS = Pattern.compile(
             "(.+?) (?:also )?(has|have|must have|should have|(?:is|are) (?:described|recorded|noted|registered|stored|listed) (?:by|with))(:?) (.+)",
             CASE);
@@ -81,6 +85,8 @@ final class AttributePhrasings {
             Optional<Cut> found = Cut.of(headed, sentence)
                     .filter(cut -> cut.group(1).split(" ").length <= 3
                             && !isVerbal(cut.group(1))
+                            && !VALUES.matcher(cut.group(1) + " (" + cut.group(2))
+                                    .matches()
                             && (Character.isUpperCase(cut.group(1).charAt(0))
                                     || SaidNouns.members(cut.group(2)).size() > 1));
             if (found.isPresent()) {

@@ -25,11 +25,15 @@ final class MeasurePhrasings extends SentenceForms {
             "deep", "depth",
             "heavy", "weight");
 
+    private static final Map<String, String> COMPARED = Map.of(
+            "longer", "long", "wider", "wide", "higher", "high", "taller", "tall", "deeper", "deep", "heavier",
+            "heavy");
+
     private final SaidNouns said;
     private final SaidAttributes attributes;
 
     MeasurePhrasings(SaidNouns said, SaidAttributes attributes) {
-        super("lasts?|takes?|weighs?|costs?|long|wide|high|tall|deep|heavy");
+        super("lasts?|takes?|weighs?|costs?|long|wide|high|tall|deep|heavy|" + String.join("|", COMPARED.keySet()));
         this.said = said;
         this.attributes = attributes;
         String may = "(?:(?:can|may|must|should|has to|have to) )?";
@@ -40,6 +44,14 @@ final class MeasurePhrasings extends SentenceForms {
                 "(?:an? |each |every |all )?(.+?) " + may + "(?:is|are|be) " + BOUNDS
                         + " (\\p{L}+) (long|wide|high|tall|deep|heavy)",
                 m -> measured(m.group(1), m.group(4), m.group(2), m.group(3)));
+        form(
+                "(?:an? |each |every |all |the )?(.+?) (?:can|may|must|should)( ?not|n't)? be ("
+                        + String.join("|", COMPARED.keySet()) + ") than (" + NUMBER + ") (\\p{L}+)",
+                m -> measured(
+                        m.group(1),
+                        COMPARED.get(m.group(3).toLowerCase(Locale.ROOT)),
+                        (m.group(2).isEmpty() ? "more than " : "at most ") + m.group(4),
+                        m.group(5)));
     }
 
     private static String bounded(String bounds) {

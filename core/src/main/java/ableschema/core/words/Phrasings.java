@@ -117,8 +117,15 @@ public final class Phrasings {
     /** "A licence plate identifies a car" makes no entity of the plate. */
     private static final Pattern TELLS = Pattern.compile("(?i)(?:uniquely )?(?:identif|determin)");
 
+    /** "A booking reference has six letters", and is no thing of its own. */
+    private static final Pattern OF_SIGNS = Pattern.compile(
+            "(?i).* (?:has|have|is|are|be|of) (?:exactly |at most |up to |always )*\\w+ (?:letter|digit|character|sign)s?(?: long)?\\.?");
+
     /** The entity that a sentence tells something of, in the singular and small letters; empty where none is made by it. */
     Optional<String> subject(String sentence) {
+        if (OF_SIGNS.matcher(sentence).matches()) {
+            return Optional.empty();
+        }
         Optional<String> kind = kinds.subject(Quoted.masked(sentence.strip()));
         if (kind.isPresent()) {
             return kind;

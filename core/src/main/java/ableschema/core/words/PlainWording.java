@@ -50,6 +50,14 @@ final class PlainWording {
                     "^" + WE + " " + KEEP
                             + " (?:the |an? )?(.+?) of (?:the|our|each|every|an?) (\\p{L}+), and (?=(?:an?|the) )",
                     "Each $2 has $1, "),
+            plainer(
+                    "may|can|might|could",
+                    "\\b((?:may|can|might|could) (?:\\p{L}+ ){1,4}?)one or (?:more|several|many) (?=\\p{L})",
+                    "$1any number of "),
+            plainer(
+                    "optional",
+                    "((?:has|have) [^;]*?)(?:;|,)? (?:but |and |while |where )?(?:the|its|their|an?) (\\p{L}+(?: \\p{L}+)?) (?:is|are) optional(?=\\.?$)",
+                    "$1, optional $2"),
             plainer("course", ", of course(?=\\.?$)", ""),
             plainer(
                     "apart",

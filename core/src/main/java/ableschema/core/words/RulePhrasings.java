@@ -40,7 +40,7 @@ final class RulePhrasings extends SentenceForms {
 
     RulePhrasings(SaidNouns said, SaidAttributes attributes) {
         super(
-                "is|are|be|can|cannot|may|must|mustn|should|shouldn|will|has|have|defaults?|lies?|ranges?|go|run|comes?|starts?|begins?|ends?");
+                "is|are|be|can|cannot|may|must|mustn|should|shouldn|will|has|have|defaults?|lies?|ranges?|go|run|comes?|starts?|begins?|ends?|consists?");
         this.said = said;
         this.attributes = attributes;
         left();
@@ -223,7 +223,7 @@ final class RulePhrasings extends SentenceForms {
                         + ")[- ](?:letter|digit|character|sign)s?(?: \\p{L}+)?",
                 m -> sized(m.group(1), m.group(2)));
         form(
-                "(.+?) (?:is|are|has|have|must have|must be|can have|may have)(?: always| exactly| at most| up to| no more than)* (\\w+ (?:digits?"
+                "(.+?) (?:is|are|has|have|must have|must be|can have|may have|(?:must )?consists? of|(?:is|are) made (?:up )?of)(?: always| exactly| at most| up to| no more than)* (\\w+ (?:digits?"
                         + "|characters?|letters?|signs?)(?: long)?)",
                 m -> SaidItem.signs(m.group(2)).flatMap(length -> attributes
                         .meant(m.group(1))

@@ -9,7 +9,8 @@ import java.util.regex.Pattern;
 /** Tells whether two verbs say the same thing from its two sides: "writes" and "is written by", "has" and "belongs to". */
 public final class Verbs {
 
-    private static final Pattern PASSIVE = Pattern.compile("(?:is|are) (\\p{L}+)((?: \\p{L}+)?) by");
+    private static final Pattern PASSIVE =
+            Pattern.compile("(?:is|are) (\\p{L}+)((?: \\p{L}+)?) (?:by|(?<=(?:rented|hired|leased) )to)");
     private static final Pattern ACTIVE = Pattern.compile("(\\p{L}+)((?: \\p{L}+)?)");
 
     private static final Set<String> WHOLE = Set.of(
