@@ -193,7 +193,13 @@ public final class MainWindow {
         middle.getStyleClass().add("middle");
         Runnable showStep = () -> benches.forEach((step, bench) ->
                 bench.setVisible(step == workspace.stepProperty().get()));
-        workspace.stepProperty().addListener((o, before, now) -> showStep.run());
+        workspace.stepProperty().addListener((o, before, now) -> {
+            boolean within = StepFocus.isWithin(benches.get(before));
+            showStep.run();
+            if (within) {
+                StepFocus.enter(now == Step.DRAW && sheet.isVisible() ? sheet : benches.get(now));
+            }
+        });
         showStep.run();
         return middle;
     }

@@ -6,6 +6,7 @@ import ableschema.desktop.controls.Controls;
 import ableschema.desktop.workspace.Workspace;
 import java.util.Optional;
 import javafx.scene.control.Button;
+import javafx.scene.control.Label;
 import javafx.scene.control.TextArea;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.GridPane;
@@ -37,13 +38,14 @@ final class TablePaste extends VBox {
         making = new HBox(8, name, make);
         columns.setHgap(18);
         columns.setVgap(4);
-        getChildren()
-                .addAll(
-                        Controls.text("Is there a sheet already? Paste its headings and a few rows", "bench-title"),
-                        cells,
-                        columns,
-                        making);
+        getChildren().addAll(title(), cells, columns, making);
         suggest();
+    }
+
+    private static Label title() {
+        var title = Controls.text("Is there a sheet already? Paste its headings and a few rows", "bench-title");
+        title.setWrapText(true);
+        return title;
     }
 
     private void suggest() {

@@ -22,6 +22,7 @@ import ableschema.core.theory.Violation;
 import ableschema.core.words.Sentences;
 import ableschema.desktop.controls.BeforeAfterFold;
 import ableschema.desktop.controls.Controls;
+import ableschema.desktop.controls.Ends;
 import ableschema.desktop.workspace.Outcomes;
 import ableschema.desktop.workspace.Refresh;
 import ableschema.desktop.workspace.Workspace;
@@ -32,6 +33,7 @@ import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Hyperlink;
+import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.ColumnConstraints;
 import javafx.scene.layout.FlowPane;
@@ -104,7 +106,7 @@ public final class FormsBench extends ScrollPane {
             String first = own.size() < 2 ? "postcode" : own.get(0).name();
             String second = own.size() < 2 ? "city" : own.get(1).name();
             content.getChildren()
-                    .add(text(
+                    .add(wrapped(
                             "No dependency is stated. Type one below, such as: " + first + " -> " + second
                                     + "   (alike in " + first + ", alike in " + second + ")",
                             "hint"));
@@ -142,11 +144,24 @@ public final class FormsBench extends ScrollPane {
                                 : "identified by " + Sentences.listed(keys)),
                 "note");
         note.setId("forms-keys");
-        var space = Controls.space();
-        var header = new HBox(12, title, note, space, ladder(theory.analysis()));
-        header.setAlignment(Pos.CENTER_LEFT);
+        var header = new Ends(said(title, note), ladder(theory.analysis()));
         header.setAccessibleText(sentences.key(entity));
         return header;
+    }
+
+    private static Label wrapped(String said, String style) {
+        Label label = text(said, style);
+        label.setWrapText(true);
+        return label;
+    }
+
+    /** A title in full, and beside it what is to be known first, in as many lines as that takes. */
+    private static HBox said(Label title, Label note) {
+        title.setMinWidth(Region.USE_PREF_SIZE);
+        note.setWrapText(true);
+        var said = new HBox(12, title, note);
+        said.setAlignment(Pos.BASELINE_LEFT);
+        return said;
     }
 
     private Node ladder(Analysis analysis) {
@@ -272,9 +287,8 @@ public final class FormsBench extends ScrollPane {
                         + (shown.cellsNow() > 0 ? " · " + shown.cellsNow() + " cells become " + shown.cells() : ""),
                 "note");
         note.setId("forms-proof");
-        var space = Controls.space();
-        var header = new HBox(10, title, note, space, goalLink(NormalForm.THIRD), goalLink(NormalForm.BOYCE_CODD));
-        header.setAlignment(Pos.BASELINE_LEFT);
+        var goals = new HBox(10, goalLink(NormalForm.THIRD), goalLink(NormalForm.BOYCE_CODD));
+        var header = new Ends(said(title, note), goals);
         var cards = new FlowPane(14, 12);
         cards.setId("parts");
         shown.parts().forEach(part -> cards.getChildren().add(new PartCard(shown, part, name -> {

@@ -23,6 +23,7 @@ import ableschema.core.words.Sentences;
 import ableschema.desktop.controls.BeforeAfterFold;
 import ableschema.desktop.controls.Choice;
 import ableschema.desktop.controls.Controls;
+import ableschema.desktop.controls.Ends;
 import ableschema.desktop.workspace.Outcomes;
 import ableschema.desktop.workspace.Refresh;
 import ableschema.desktop.workspace.Workspace;
@@ -292,14 +293,14 @@ public final class KeysBench extends ScrollPane {
     private Node consequences(Entity entity, KeyCandidate shown) {
         var box = new VBox(8);
         box.getStyleClass().add("consequences");
-        var title = new HBox(
-                10,
-                text("If it is " + shown.name(), "candidate-name"),
-                text("what every child gets", "note"),
-                Controls.space(),
-                make(entity, shown));
-        title.setAlignment(Pos.CENTER_LEFT);
-        title.setPadding(new Insets(0, 0, 8, 0)); // the verbs of the picture below stand above its lines
+        var what = text("If it is " + shown.name(), "candidate-name");
+        what.setWrapText(true);
+        var gets = text("what every child gets", "note");
+        gets.setMinWidth(Region.USE_PREF_SIZE);
+        var said = new HBox(10, what, gets);
+        said.setAlignment(Pos.CENTER_LEFT);
+        var title = new Ends(said, make(entity, shown));
+        VBox.setMargin(title, new Insets(0, 0, 8, 0)); // the verbs of the picture below stand above its lines
         box.getChildren().add(title);
         Document after = shown.choice().applyTo(workspace.document());
         Mapping mapping = after.mapping(workspace.mapping());

@@ -177,7 +177,8 @@ public final class RuleLineView extends HBox {
         int end = Math.min(text.length(), not.end());
         int start = Math.min(not.start(), end);
         String words = text.substring(start, end).strip();
-        return (words.isEmpty() ? "" : "«" + shortened(words) + "» ") + not.problem();
+        boolean said = words.isEmpty() || not.problem().startsWith("\"" + words + "\"");
+        return (said ? "" : "«" + shortened(words) + "» ") + not.problem();
     }
 
     private static String shortened(String words) {

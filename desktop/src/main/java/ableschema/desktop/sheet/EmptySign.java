@@ -12,6 +12,7 @@ final class EmptySign extends Label {
         getStyleClass().add("sheet-empty");
         setMouseTransparent(true);
         setManaged(false);
+        setWrapText(true);
     }
 
     /**
@@ -31,7 +32,9 @@ final class EmptySign extends Label {
     }
 
     void centre(double width, double height) {
-        autosize();
+        applyCss(); // as it is measured in its own letters
+        double free = Math.min(prefWidth(-1), Math.max(0, width - 2 * MARGIN));
+        resize(free, prefHeight(free));
         relocate(
                 Math.max(MARGIN, Math.rint((width - getWidth()) / 2)),
                 Math.max(MARGIN, Math.rint(height / 2 - getHeight())));

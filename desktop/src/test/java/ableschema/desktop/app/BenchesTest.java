@@ -10,6 +10,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.concurrent.atomic.AtomicInteger;
+import javafx.scene.Node;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.Hyperlink;
 import javafx.scene.control.Label;
@@ -65,6 +66,27 @@ class BenchesTest extends WindowFixture {
         assertThat(workspace.schema().table("hive").orElseThrow().column("queen_hatched_in"))
                 .isPresent();
         assertThat(RowJudge.judge(workspace.design())).isEmpty();
+    }
+
+    @Test
+    void the_focus_follows_the_step_and_stays_with_the_route_where_it_was_there(FxRobot robot) {
+        openDemo(robot, "alder-valley");
+        robot.interact(window.sheet()::requestFocus);
+        for (Step step : List.of(Step.BRIEF, Step.KEYS, Step.FORMS, Step.REVIEW, Step.ROWS, Step.SQL, Step.DRAW)) {
+            robot.interact(() -> workspace.stepProperty().set(step));
+            WaitForAsyncUtils.waitForFxEvents();
+            assertThat(isInRoute(robot)).as(step.label()).isFalse();
+        }
+
+        robot.interact(() -> robot.lookup("#step-review").query().requestFocus());
+        robot.interact(() -> workspace.stepProperty().set(Step.SQL));
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(isInRoute(robot)).isTrue();
+    }
+
+    private boolean isInRoute(FxRobot robot) {
+        Node focused = window.scene().getFocusOwner();
+        return robot.lookup(".route").query().lookupAll("*").contains(focused);
     }
 
     @Test
