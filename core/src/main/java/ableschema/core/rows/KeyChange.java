@@ -8,7 +8,6 @@ import ableschema.core.schema.TableName;
 import ableschema.core.types.ReferenceAction;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
-import java.util.Collections;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.IdentityHashMap;
@@ -46,7 +45,7 @@ public record KeyChange(Map<Id, Set<Id>> changed, Map<Id, Set<Id>> emptied, Map<
                     .add(table));
         }
         var reached = new LinkedHashSet<Reach>();
-        Set<ForeignKey> seen = Collections.newSetFromMap(new IdentityHashMap<>());
+        Map<ForeignKey, Set<String>> following = new IdentityHashMap<>();
         var pending = new ArrayDeque<Changing<Table>>();
         mapping.trace().tableOf(owner).ifPresent(table -> pending.add(new Changing<>(table, key(table), 0)));
         while (!pending.isEmpty()) {
@@ -54,13 +53,18 @@ public record KeyChange(Map<Id, Set<Id>> changed, Map<Id, Set<Id>> emptied, Map<
             TableName target = parent.what().qualified();
             for (Table child : referring.getOrDefault(target, List.of())) {
                 for (ForeignKey key : child.foreignKeys()) {
-                    if (!key.target().equals(target) || !isReached(key, parent.columns()) || !seen.add(key)) {
-                        continue;
+                    Set<String> changed = key.target().equals(target) ? changed(key, parent.columns()) : Set.of();
+                    Set<String> followed = following.computeIfAbsent(key, k -> new HashSet<>());
+                    boolean first = followed.isEmpty();
+                    if (!followed.addAll(changed)) {
+                        continue; // all of it was followed, on whatever way
                     }
                     int level = parent.level() + 1;
-                    reached.add(new Reach(level, mapping.trace().owner(child), key.onUpdate()));
+                    if (first) {
+                        reached.add(new Reach(level, mapping.trace().owner(child), key.onUpdate()));
+                    }
                     if (key.onUpdate() == ReferenceAction.CASCADE) {
-                        pending.add(new Changing<>(child, changed(key, parent.columns()), level));
+                        pending.add(new Changing<>(child, changed, level));
                     }
                 }
             }
@@ -70,10 +74,6 @@ public record KeyChange(Map<Id, Set<Id>> changed, Map<Id, Set<Id>> emptied, Map<
 
     private static Set<String> key(Table table) {
         return table.primaryKey().map(key -> Set.copyOf(key.columns())).orElse(Set.of());
-    }
-
-    private static boolean isReached(ForeignKey key, Set<String> columns) {
-        return key.targetColumns().stream().anyMatch(columns::contains);
     }
 
     /** The columns of the referring table that follow those. */
@@ -93,19 +93,20 @@ public record KeyChange(Map<Id, Set<Id>> changed, Map<Id, Set<Id>> emptied, Map<
         var changed = new LinkedHashSet<Id>();
         var emptied = new LinkedHashSet<Id>();
         var refusing = new LinkedHashSet<Id>();
-        var seen = new HashSet<Referring.Reference>();
+        var following = new HashMap<Referring.Reference, Set<String>>();
         var pending = new ArrayDeque<Changing<Id>>();
         mapping.trace().tableOf(owner).ifPresent(table -> pending.add(new Changing<>(row, key(table), 0)));
         while (!pending.isEmpty()) {
             Changing<Id> parent = pending.remove();
             for (Referring.Reference each : referring.to(parent.what())) {
-                if (!isReached(each.key(), parent.columns()) || !seen.add(each)) {
+                Set<String> columns = changed(each.key(), parent.columns());
+                if (!following.computeIfAbsent(each, e -> new HashSet<>()).addAll(columns)) {
                     continue;
                 }
                 switch (each.key().onUpdate()) {
                     case CASCADE -> {
                         changed.add(each.row());
-                        pending.add(new Changing<>(each.row(), changed(each.key(), parent.columns()), 0));
+                        pending.add(new Changing<>(each.row(), columns, 0));
                     }
                     case SET_NULL, SET_DEFAULT -> (each.mayBeEmpty() ? emptied : refusing).add(each.row());
                     case RESTRICT, NO_ACTION -> refusing.add(each.row());

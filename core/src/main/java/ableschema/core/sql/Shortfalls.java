@@ -1,5 +1,6 @@
 package ableschema.core.sql;
 
+import ableschema.core.expression.Filling;
 import ableschema.core.expression.Token;
 import ableschema.core.schema.Column;
 import ableschema.core.schema.DomainType;
@@ -93,8 +94,30 @@ public final class Shortfalls {
                             + ", unless the database compares otherwise",
                     dialect));
         }
+        if (!dialect.can(Ability.EXACT_DECIMALS)
+                && schema.tables().stream().anyMatch(table -> reckons(schema, table))) {
+            found.add(whole(
+                    Ability.EXACT_DECIMALS,
+                    "sums and products of decimals are kept as binary fractions, so that 10.35 may be rounded to 10.3",
+                    dialect));
+        }
         found.addAll(CarriedWriter.shortfalls(schema.carried(), dialect));
         return found;
+    }
+
+    /** Whether a rule or a computed column of a table adds, multiplies or divides decimals. */
+    private static boolean reckons(Schema schema, Table table) {
+        return Stream.concat(
+                        table.checks().stream().map(Table.CheckConstraint::expression),
+                        table.columns().stream()
+                                .map(Column::filling)
+                                .filter(Filling::isComputed)
+                                .map(Filling::expression))
+                .anyMatch(expression -> expression.columns().anyMatch(name -> table.column(name)
+                                .filter(column -> schema.resolved(column.type()) instanceof DataType.Decimal)
+                                .isPresent())
+                        && Token.of(expression).stream()
+                                .anyMatch(token -> token.kind() == Token.Kind.SYMBOL && "+-*/".contains(token.text())));
     }
 
     private static boolean hasKeyedText(Schema schema) {

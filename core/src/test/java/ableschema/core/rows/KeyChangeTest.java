@@ -4,7 +4,10 @@ import static ableschema.core.DesignFixture.design;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import ableschema.core.DesignFixture;
+import ableschema.core.ddl.SqlReader;
 import ableschema.core.design.Id;
+import ableschema.core.reverse.Reverse;
+import ableschema.core.sql.dialect.Dialects;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -83,5 +86,32 @@ class KeyChangeTest {
                 .isEqualTo(
                         "of 3 sample rows 2 could get another key, and with them 2 berths and 1 stay; 1 is held back by"
                                 + " 1 lamp");
+    }
+
+    @Test
+    void a_reference_that_is_reached_on_two_ways_takes_on_what_comes_on_either() {
+        var document = Reverse.of(
+                        SqlReader.read(
+                                """
+                                create table pier (a int, b int, primary key (a, b), unique (a));
+                                create table berth (no int primary key, a int not null, b int not null, c int not null,
+                                  unique (a, c), foreign key (a, b) references pier (a, b) on update cascade,
+                                  foreign key (c) references pier (a) on update cascade);
+                                create table stay (no int primary key, a int not null, c int not null unique,
+                                  foreign key (a, c) references berth (a, c) on update cascade);
+                                create table fee (no int primary key, c int not null references stay (c) on update cascade);
+                                """,
+                                Dialects.POSTGRESQL),
+                        "x")
+                .document();
+        Id pier = document.design().entities().stream()
+                .filter(each -> each.name().equals("Pier"))
+                .findFirst()
+                .orElseThrow()
+                .id();
+
+        assertThat(KeyChange.reach(document.mapping(), pier))
+                .extracting(reach -> reach.level() + " " + document.design().nameOf(reach.owner()))
+                .containsExactly("1 Berth", "2 Stay", "3 Fee");
     }
 }

@@ -194,10 +194,10 @@ public final class MainWindow {
         Runnable showStep = () -> benches.forEach((step, bench) ->
                 bench.setVisible(step == workspace.stepProperty().get()));
         workspace.stepProperty().addListener((o, before, now) -> {
-            boolean within = StepFocus.isWithin(benches.get(before));
+            boolean within = StepFocus.isWithin(middle);
             showStep.run();
             if (within) {
-                StepFocus.enter(now == Step.DRAW && sheet.isVisible() ? sheet : benches.get(now));
+                StepFocus.enter(now == Step.DRAW && sheet.isVisible() ? sheet : benches.getOrDefault(now, middle));
             }
         });
         showStep.run();

@@ -19,6 +19,8 @@ import ableschema.desktop.workspace.Workspace;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.BiFunction;
+import java.util.function.Function;
 import java.util.stream.Stream;
 import javafx.scene.Node;
 import javafx.scene.control.CheckBox;
@@ -155,7 +157,13 @@ final class RelationshipEditor extends VBox {
         return action(
                 "When " + Sentences.article(referred()) + " goes,",
                 choice,
-                reach("delete-reach", said.deleting(referredId()), said.deletingRows(referredId())));
+                reach("delete-reach", said.deleting(referredId()), said.deletingRows(referredId())),
+                others(
+                        "delete-otherwise",
+                        relationship.reference().onDelete(),
+                        action -> said(action, "goes too"),
+                        (each, action) ->
+                                each.withActions(action, each.reference().onUpdate())));
     }
 
     private Node onUpdate(ReachText said) {
@@ -169,11 +177,26 @@ final class RelationshipEditor extends VBox {
         return action(
                 "When the key of " + Sentences.article(referred()) + " changes,",
                 choice,
-                reach("update-reach", said.changing(referredId()), said.changingRows(referredId())));
+                reach("update-reach", said.changing(referredId()), said.changingRows(referredId())),
+                others(
+                        "update-otherwise",
+                        relationship.reference().onUpdate(),
+                        action -> said(action, "changes too"),
+                        (each, action) -> each.withActions(each.reference().onDelete(), action)));
     }
 
-    private static Node action(String when, Choice choice, Node reach) {
-        return new VBox(2, new FlowPane(4, 2, new Label(when), choice), reach);
+    private static Node action(String when, Choice choice, Node reach, Node others) {
+        return new VBox(2, new FlowPane(4, 2, new Label(when), choice), reach, others);
+    }
+
+    private Node others(
+            String id,
+            ReferenceAction now,
+            Function<ReferenceAction, String> words,
+            BiFunction<Relationship, ReferenceAction, Relationship> with) {
+        var others = new OtherActions(workspace, relationship.id(), actions(), now, words, with);
+        others.setId(id);
+        return others;
     }
 
     private Side referredSide() {

@@ -3,10 +3,12 @@ package ableschema.desktop.app;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import ableschema.core.design.Attribute;
+import ableschema.core.design.Id;
 import ableschema.core.design.Mark;
 import ableschema.core.design.Volume;
 import ableschema.core.rows.RowJudge;
 import ableschema.core.types.DataType;
+import ableschema.core.types.ReferenceAction;
 import javafx.scene.Node;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.Hyperlink;
@@ -112,6 +114,52 @@ class HoldingTest extends WindowFixture {
         robot.interact(handle::fire);
         assertThat(robot.lookup("#otherwise").lookup("#before-after").tryQuery())
                 .isEmpty();
+    }
+
+    @Test
+    void what_else_a_reference_could_do_is_seen_before_it_is_made(FxRobot robot) {
+        rule(robot, "Each pier has code: text 4 (key).");
+        rule(robot, "Each berth has no: whole (key).");
+        rule(robot, "Each berth lies at exactly one pier; each pier has any number of berths.");
+        Id lies = workspace.design().relationships().get(0).id();
+        robot.interact(() -> workspace.selection().choose(lies));
+        WaitForAsyncUtils.waitForFxEvents();
+        robot.interact(robot.lookup("#delete-otherwise").lookup(".hyperlink").queryAs(Hyperlink.class)::fire);
+        Hyperlink handle =
+                robot.lookup("#delete-otherwise").lookup(".otherwise-handle").queryAllAs(Hyperlink.class).stream()
+                        .filter(each -> each.getAccessibleText().contains("each berth of it goes too"))
+                        .findFirst()
+                        .orElseThrow();
+        robot.interact(handle::fire);
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(robot.lookup("#delete-otherwise")
+                        .lookup("#sql-change")
+                        .lookup(".comes")
+                        .queryAllAs(Label.class))
+                .extracting(Label::getText)
+                .anyMatch(line -> line.contains("ON DELETE CASCADE"));
+        assertThat(workspace
+                        .design()
+                        .relationship(lies)
+                        .orElseThrow()
+                        .reference()
+                        .onDelete())
+                .isEqualTo(ReferenceAction.NO_ACTION);
+
+        Label cascade = robot.lookup("#delete-otherwise").lookup(".otherwise-result").queryAllAs(Label.class).stream()
+                .filter(each -> each.getText().equals("cascade"))
+                .findFirst()
+                .orElseThrow();
+        robot.interact(cascade.getParent()::requestFocus);
+        robot.type(KeyCode.ENTER);
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(workspace
+                        .design()
+                        .relationship(lies)
+                        .orElseThrow()
+                        .reference()
+                        .onDelete())
+                .isEqualTo(ReferenceAction.CASCADE);
     }
 
     @Test

@@ -78,7 +78,9 @@ public enum Ability {
     /** A column may be called as the database calls its own. */
     SYSTEM_COLUMN_NAMES("columns called like its own system columns"),
     /** Text compares with letter case and accents. */
-    EXACT_TEXT("texts compared letter by letter");
+    EXACT_TEXT("texts compared letter by letter"),
+    /** Decimals are added, multiplied and rounded as they are written. */
+    EXACT_DECIMALS("decimals reckoned exactly");
 
     private final String words;
 

@@ -52,6 +52,7 @@ final class Sqlite extends Dialect {
             .calling(StandardFunction.YEAR, "cast(strftime('%Y', {0}) as integer)")
             .without(
                     Ability.ADD_CONSTRAINTS,
+                    Ability.EXACT_DECIMALS,
                     Ability.DESCRIPTIONS,
                     Ability.NAMESPACES,
                     Ability.USERS,
