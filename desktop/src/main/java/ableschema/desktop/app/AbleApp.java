@@ -5,6 +5,7 @@ import ableschema.core.document.Document;
 import ableschema.core.store.FileProblem;
 import ableschema.desktop.workspace.Opened;
 import ableschema.desktop.workspace.Workspace;
+import ableschema.diagram.text.Face;
 import java.nio.file.Path;
 import java.util.Optional;
 import java.util.concurrent.CompletableFuture;
@@ -43,6 +44,7 @@ public final class AbleApp extends Application {
      */
     public static void open(Reading reading, Optional<Path> file) throws FileProblem {
         first = CompletableFuture.supplyAsync(() -> {
+            Face.values(); // the shipped letters, which the window wants at once
             try {
                 return reading.read();
             } catch (FileProblem e) {

@@ -89,10 +89,11 @@ public final class MainWindow {
         Node middle = middle();
         this.route = new Folding(new RouteView(workspace, benches.keySet()), true, "route");
         this.gloss = new Folding(new GlossView(workspace), false, "gloss");
-        this.scene = new Scene(layers(middle), 1280, 800);
+        this.scene = new Scene(new Region(), 1280, 800);
         scene.getStylesheets()
                 .add(Objects.requireNonNull(MainWindow.class.getResource("able.css"), "able.css")
                         .toExternalForm());
+        scene.setRoot(layers(middle)); // now that its style is known, so that it is styled once
         listActions();
         actions.installIn(scene);
         scene.getAccelerators().put(KeyCombination.valueOf("Shortcut+Y"), workspace::redo);
