@@ -19,7 +19,14 @@ final class Window {
                     Exit.WRONG_USE,
                     "there is no display to open a window on; ./able demo drives the window offscreen and leaves pictures");
         }
-        AbleApp.open(reading, file);
+        try {
+            AbleApp.open(reading, file);
+        } catch (UnsupportedOperationException e) {
+            throw new Refusal(
+                    Exit.WRONG_USE,
+                    "no window can be opened (" + e.getMessage()
+                            + "); start it where there is a display, or use a command (see able --help)");
+        }
         return Exit.DONE;
     }
 

@@ -176,6 +176,29 @@ class CarriedOnRealEnginesTest {
         }
     }
 
+    @Test
+    void a_column_that_is_shown_only_where_it_is_named_stays_so() throws Exception {
+        String sql =
+                """
+                CREATE TABLE hive (no int PRIMARY KEY, label varchar(9) DEFAULT 'x' INVISIBLE,
+                  seen timestamp NOT NULL DEFAULT current_timestamp() ON UPDATE current_timestamp() INVISIBLE);
+                """;
+        Document design = Reverse.of(SqlReader.read(sql, RealEngine.MARIADB.dialect()), "hidden")
+                .document();
+        try (Connection one = RealEngine.MARIADB.open();
+                Connection other = RealEngine.MARIADB.open()) {
+            write(design, RealEngine.MARIADB, one);
+            Document found = Reverse.of(Catalog.read(one), "again").document();
+            write(found, RealEngine.MARIADB, other);
+            try (Statement statement = other.createStatement()) {
+                statement.execute("INSERT INTO hive VALUES (7)");
+                var shown = statement.executeQuery("SELECT * FROM hive");
+                assertThat(shown.getMetaData().getColumnCount()).isEqualTo(1);
+            }
+            assertThat(found.mapping().schema()).isEqualTo(design.mapping().schema());
+        }
+    }
+
     @ParameterizedTest
     @EnumSource(
             value = RealEngine.class,

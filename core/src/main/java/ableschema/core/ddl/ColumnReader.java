@@ -10,6 +10,7 @@ import ableschema.core.sql.dialect.DialectOption;
 import ableschema.core.types.DataType;
 import java.util.HashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 
@@ -474,10 +475,9 @@ final class ColumnReader {
                 "enforced")) {
             return; // how it is kept, and not what
         } else if (at.acceptAny("sparse", "rowguidcol")) {
-            context.draft.skip(at.tokens().line(at.at() - 1), name, "how the database keeps a column is not kept");
+            flag(at.tokens().text(at.at() - 1).toLowerCase(Locale.ROOT), "how the database keeps a column is not kept");
         } else if (at.acceptAny("invisible", "hidden")) {
-            context.draft.skip(
-                    at.tokens().line(at.at() - 1), name, "that a column is shown only where it is named is not kept");
+            flag(DialectOption.INVISIBLE, "that a column is shown only where it is named is not kept");
         } else if (at.acceptAny("after", "before", "storage", "compression", "encode", "column_format", "filestream")) {
             at.skip();
         } else if (at.accept("with", "values") || at.accept("not", "deferrable") || at.accept("not", "enforced")) {
@@ -486,6 +486,13 @@ final class ColumnReader {
             at.skip();
         } else {
             throw new Unread("nothing is known of what stands" + at.here());
+        }
+    }
+
+    /** @param otherwise what is told where the dialect does not keep it */
+    private void flag(String option, String otherwise) {
+        if (!context.option(options, Part.Kind.COLUMN, option, "yes")) {
+            context.draft.skip(at.tokens().line(at.at() - 1), name, otherwise);
         }
     }
 

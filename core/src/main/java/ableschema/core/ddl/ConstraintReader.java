@@ -165,19 +165,26 @@ final class ConstraintReader {
         String said = part.text();
         String column = table.requireColumn(part.name());
         if (context.isMySql() && part.is('(')) {
-            String length = part.inside().text();
-            table.change(column, each -> {
-                var options = new HashMap<>(each.options());
-                context.option(options, Part.Kind.COLUMN, DialectOption.KEY_LENGTH, length);
-                return each.withOptions(options);
-            });
+            option(column, DialectOption.KEY_LENGTH, part.inside().text());
         }
-        if (part.is("desc")) {
+        if (part.is("desc") && !option(column, DialectOption.KEY_ORDER, "desc")) {
             context.draft.skip(
                     part.tokens().line(part.at()),
                     said,
                     "that the key of " + table.name + " is kept in falling order of " + column + " is not kept");
         }
+    }
+
+    /** Whether the dialect has such an option of a column. */
+    private boolean option(String column, String option, String value) {
+        var found = new HashMap<String, String>();
+        boolean taken = context.option(found, Part.Kind.COLUMN, option, value);
+        table.change(column, each -> {
+            var options = new HashMap<>(each.options());
+            options.putAll(found);
+            return each.withOptions(options);
+        });
+        return taken;
     }
 
     /** Carries a constraint along that is none of those of a design. */

@@ -21,6 +21,7 @@ import ableschema.core.types.DataType;
 import ableschema.core.types.DataTypes;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.function.Predicate;
 
@@ -245,13 +246,14 @@ final class TableWriter {
                                 + key.columns().stream().map(this::keyed).collect(joining(", ")) + ")"));
     }
 
-    /** A column as a part of the key, which may be over the beginning of its text alone. */
+    /** A column as a part of the key, which may be over the beginning of its text alone, and in falling order. */
     private String keyed(String name) {
+        Map<String, String> options = table.column(name).map(Column::options).orElse(Map.of());
         return dialect.column(name)
-                + table.column(name)
-                        .flatMap(column -> dialect.option(column.options(), DialectOption.KEY_LENGTH))
+                + dialect.option(options, DialectOption.KEY_LENGTH)
                         .map(length -> "(" + length + ")")
-                        .orElse("");
+                        .orElse("")
+                + (dialect.has(options, DialectOption.KEY_ORDER) ? " DESC" : "");
     }
 
     /** The index that a numbered column leads must stand in the table, where the database wants one and no key does. */

@@ -30,6 +30,9 @@ public final class DesignReader {
     private final List<ReadAs> readings = new ArrayList<>();
     private final boolean strict;
 
+    /** The document as it was when a sentence was last refused; in the same one it would be again. */
+    private final Map<Said, Document> refusedIn = new HashMap<>();
+
     /** What sentences of the text tell something of, so that it is an entity in those before them too. */
     private final Set<String> expected = new HashSet<>();
 
@@ -100,6 +103,7 @@ public final class DesignReader {
         }
         reader.readAgain();
         reader.last = true;
+        reader.refusedIn.clear();
         reader.readAgain();
         reader.readings.sort(Comparator.comparingInt(ReadAs::line));
         return new Result(reader.document, List.copyOf(reader.problems.values()), reader.readings);
@@ -111,7 +115,9 @@ public final class DesignReader {
         do {
             before = problems.size();
             for (Said each : List.copyOf(problems.keySet())) {
-                readSentence(each);
+                if (refusedIn.get(each) != document) {
+                    readSentence(each);
+                }
             }
         } while (problems.size() < before);
     }
@@ -134,6 +140,7 @@ public final class DesignReader {
         if (heard.understanding() instanceof Understanding.NotUnderstood not) {
             used.removeAll(made);
             problems.put(said, new Problem(said.line(), said.offset() + not.start() + 1, not.problem()));
+            refusedIn.put(said, document);
             return;
         }
         problems.remove(said);

@@ -12,6 +12,8 @@ import ableschema.core.store.DocumentFile;
 import ableschema.core.types.DataType;
 import java.util.List;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 
 /** What tools write that no manual shows, read and written again through the file of the design. */
 class OddScriptsTest {
@@ -169,19 +171,33 @@ class OddScriptsTest {
     }
 
     @Test
-    void a_rule_that_is_switched_off_and_how_a_column_is_kept_are_told() {
+    void a_rule_that_is_switched_off_is_told_and_how_a_column_is_kept_stays() {
         SqlRead read = read(
                 "sqlserver",
                 """
-                CREATE TABLE Boat (Id int, Length int CONSTRAINT CK_l CHECK (Length > 0), Note nvarchar(20) SPARSE NULL);
+                CREATE TABLE Boat (Id int, Length int CONSTRAINT CK_l CHECK (Length > 0), Note nvarchar(20) SPARSE NULL,
+                  Tag uniqueidentifier ROWGUIDCOL NOT NULL);
                 GO
                 ALTER TABLE Boat NOCHECK CONSTRAINT CK_l
                 GO
                 """);
 
-        assertThat(read.skipped())
-                .extracting(Skipped::reason)
-                .containsExactly("how the database keeps a column is not kept", ConstraintReader.NOT_ENFORCED);
+        assertThat(read.skipped()).extracting(Skipped::reason).containsExactly(ConstraintReader.NOT_ENFORCED);
+        assertThat(again(read))
+                .containsPattern("Note] +nvarchar\\(20\\) +SPARSE")
+                .containsPattern("Tag] .*NOT NULL ROWGUIDCOL");
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "sqlserver, 'CREATE TABLE [Log] ([At] datetime2 NOT NULL, [No] int NOT NULL, CONSTRAINT PK_Log PRIMARY KEY CLUSTERED ([At] DESC, [No] ASC))'",
+        "mariadb, 'CREATE TABLE log (at datetime NOT NULL, no int NOT NULL, PRIMARY KEY (at DESC, no))'",
+        "sqlite, 'CREATE TABLE log (at text NOT NULL, no int NOT NULL, PRIMARY KEY (at DESC, no)) WITHOUT ROWID'"
+    })
+    void a_key_in_falling_order_stays_so(String dialect, String sql) {
+        SqlRead read = read(dialect, sql);
+        assertThat(read.skipped()).extracting(Skipped::reason).noneMatch(reason -> reason.contains("falling"));
+        assertThat(again(read)).containsPattern("(?i)PRIMARY KEY \\(\\W?at\\W? DESC, \\W?no\\W?\\)");
     }
 
     @Test
@@ -260,8 +276,13 @@ class OddScriptsTest {
         SqlRead read = read("mysql", "CREATE TABLE t (a int INVISIBLE, b int, CHECK (b > 0) NOT ENFORCED);");
         assertThat(read.skipped())
                 .extracting(Skipped::reason)
-                .hasSize(2)
+                .hasSize(1)
                 .allMatch(reason -> reason.endsWith("is not kept"));
+        assertThat(again(read)).contains("a integer INVISIBLE");
+        assertThat(read("oracle", "CREATE TABLE t (a number INVISIBLE, b number);")
+                        .skipped())
+                .extracting(Skipped::reason)
+                .containsExactly("that a column is shown only where it is named is not kept");
     }
 
     @Test

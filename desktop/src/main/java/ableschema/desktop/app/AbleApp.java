@@ -41,6 +41,7 @@ public final class AbleApp extends Application {
      * Opens the window on a document, which is read while the window is being made, and returns when it is closed.
      *
      * @throws FileProblem where it cannot be read, and no window was shown
+     * @throws UnsupportedOperationException where there is no display
      */
     public static void open(Reading reading, Optional<Path> file) throws FileProblem {
         first = CompletableFuture.supplyAsync(() -> {
@@ -52,7 +53,14 @@ public final class AbleApp extends Application {
             }
         });
         from = file;
-        launch(AbleApp.class);
+        try {
+            launch(AbleApp.class);
+        } finally {
+            sayUnread(); // what is wrong with the file comes before what is wrong with the display
+        }
+    }
+
+    private static void sayUnread() throws FileProblem {
         try {
             first.join();
         } catch (CompletionException e) {

@@ -149,7 +149,8 @@ final class MySqlDefinitions implements Definitions {
         }
         column.append(extra.contains("auto_increment") ? " AUTO_INCREMENT" : "");
         int update = extra.indexOf("on update ");
-        column.append(update < 0 ? "" : " " + extra.substring(update));
+        column.append(update < 0 ? "" : " " + extra.substring(update).replaceFirst(",? *invisible", ""));
+        column.append(extra.contains("invisible") ? " INVISIBLE" : "");
         column.append(rows.text("comment").isEmpty() ? "" : " COMMENT " + text(rows.text("comment")));
         column.append(check.isEmpty() || json ? "" : " CHECK (" + check + ")");
         return column.toString();

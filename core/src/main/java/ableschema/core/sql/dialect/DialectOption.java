@@ -65,6 +65,12 @@ public record DialectOption(Part.Kind of, String name, String form, Pattern valu
     /** The name of the option that lists the columns which an index takes along. */
     public static final String INCLUDE = "include";
 
+    /** The name of the option by which the primary key is kept in falling order of a column. */
+    public static final String KEY_ORDER = "key_order";
+
+    /** The name of the option by which a column is shown only where it is named. */
+    public static final String INVISIBLE = "invisible";
+
     /** A word, or a name between quotes. */
     private static final String NAME = "(?:[\\p{L}_][\\p{L}\\p{N}_$#-]*|\"[^\";]+\")";
 
@@ -111,6 +117,11 @@ public record DialectOption(Part.Kind of, String name, String form, Pattern valu
     /** How many characters of a column's text are part of the primary key. */
     static DialectOption keyLength() {
         return new DialectOption(Part.Kind.COLUMN, KEY_LENGTH, "", Pattern.compile("[1-9][0-9]{0,4}"));
+    }
+
+    /** The primary key is kept in falling order of a column. */
+    static DialectOption keyOrder() {
+        return new DialectOption(Part.Kind.COLUMN, KEY_ORDER, "", Pattern.compile("desc"));
     }
 
     /** What is unique lets one row alone be empty in it. */

@@ -75,9 +75,12 @@ final class SqlServer extends Dialect {
                     DialectOption.empties(Part.Kind.UNIQUE),
                     DialectOption.empties(Part.Kind.INDEX),
                     DialectOption.virtual(),
+                    DialectOption.keyOrder(),
                     DialectOption.ofTable("filegroup", "ON [{}]"),
                     DialectOption.indexKind("clustered"),
-                    DialectOption.ofColumn("collation", "COLLATE {}"));
+                    DialectOption.ofColumn("collation", "COLLATE {}"),
+                    DialectOption.flag(Part.Kind.COLUMN, "sparse", "SPARSE"),
+                    DialectOption.flag(Part.Kind.COLUMN, "rowguidcol", "ROWGUIDCOL"));
 
     /** What the condition of an index may not hold here. */
     private static final Set<String> NOT_IN_FILTERS = Set.of("or", "not", "between", "(");

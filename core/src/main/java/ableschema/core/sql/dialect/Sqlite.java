@@ -66,6 +66,7 @@ final class Sqlite extends Dialect {
             .withOptions(
                     DialectOption.rawType(),
                     DialectOption.virtual(),
+                    DialectOption.keyOrder(),
                     DialectOption.ofColumn("collation", "COLLATE {}"),
                     DialectOption.flag(Part.Kind.COLUMN, "rowid", ""),
                     DialectOption.flag(Part.Kind.TABLE, "strict", "STRICT"),
