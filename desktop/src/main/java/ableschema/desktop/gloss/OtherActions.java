@@ -2,6 +2,7 @@ package ableschema.desktop.gloss;
 
 import ableschema.core.design.Id;
 import ableschema.core.design.Relationship;
+import ableschema.core.document.Edit;
 import ableschema.core.types.ReferenceAction;
 import ableschema.desktop.workspace.Workspace;
 import java.util.List;
@@ -9,6 +10,7 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.function.BiFunction;
 import java.util.function.Function;
+import java.util.function.UnaryOperator;
 import javafx.scene.control.Hyperlink;
 import javafx.scene.layout.VBox;
 
@@ -31,28 +33,33 @@ final class OtherActions extends VBox {
             Function<ReferenceAction, String> words,
             BiFunction<Relationship, ReferenceAction, Relationship> with) {
         super(2);
-        actions.stream()
-                .filter(action -> action != now)
-                .map(action -> new OtherwiseLine(
-                        workspace,
-                        words.apply(action),
-                        action.name().toLowerCase(Locale.ROOT).replace('_', ' '),
-                        () -> {
-                            Optional<Relationship> known = workspace.design().relationship(relationship);
-                            return known.map(each -> workspace.edits().changeRelationship(with.apply(each, action)));
-                        }))
-                .forEach(lines.getChildren()::add);
         handle.setOnAction(event -> {
             handle.setVisited(false);
-            show(!lines.isVisible());
+            boolean open = lines.getChildren().isEmpty();
+            lines.getChildren().clear();
+            if (open) {
+                actions.stream()
+                        .filter(action -> action != now)
+                        .map(action -> new OtherwiseLine(
+                                workspace,
+                                words.apply(action),
+                                action.name().toLowerCase(Locale.ROOT).replace('_', ' '),
+                                () -> changed(workspace, relationship, each -> with.apply(each, action))))
+                        .forEach(lines.getChildren()::add);
+            }
+            sayWhether(open);
         });
-        show(false);
+        sayWhether(false);
         getChildren().setAll(handle, lines);
     }
 
-    private void show(boolean open) {
+    private static Optional<Edit> changed(Workspace workspace, Id relationship, UnaryOperator<Relationship> change) {
+        return workspace.design().relationship(relationship).map(each -> workspace
+                .edits()
+                .changeRelationship(change.apply(each)));
+    }
+
+    private void sayWhether(boolean open) {
         handle.setText((open ? "▾" : "▸") + " what else it could do, before and after");
-        lines.setVisible(open);
-        lines.setManaged(open);
     }
 }
