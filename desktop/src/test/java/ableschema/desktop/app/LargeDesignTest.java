@@ -24,12 +24,14 @@ import javafx.scene.control.ButtonBase;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.input.KeyCode;
 import javafx.stage.Stage;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.testfx.api.FxRobot;
 import org.testfx.framework.junit5.Start;
 import org.testfx.util.WaitForAsyncUtils;
 
 /** The window with a design of a thousand entities, in the shape of a real schema, answers in every step. */
+@Tag("large") // which the build runs with the machine to itself, and with both compilers
 class LargeDesignTest extends WindowFixture {
 
     /**
