@@ -9,7 +9,6 @@ import java.util.HashSet;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
-import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 
@@ -54,8 +53,7 @@ final class EnglishWords {
                 ? turned(small)
                 : Stream.of(turned(small), leftOut(small), added(small), changed(small))
                         .flatMap(each -> each);
-        Set<String> words = near.filter(COMMON::contains).limit(2).collect(Collectors.toSet());
-        return words.stream().min(String::compareTo);
+        return near.filter(COMMON::contains).findFirst();
     }
 
     /** Two letters in the wrong order. */

@@ -71,6 +71,9 @@ public final class Phrasings {
     /** A longer sentence is a list of attributes, or none that people say. */
     private static final int LONGEST_SAID = 1_500;
 
+    private static final Pattern EACH_BEHIND = Pattern.compile(
+            "(?i)[^:;,]+ (?:is|are|was|were|can be|may be|must be) \\p{L}+ (?:after|before|during|at|in|on|by) (?:each|every) [^:;,]+");
+
     /** "Each row has seats", which are no attribute where seats are known of. */
     private static final Pattern HAS_ONLY = Pattern.compile("(?i)each [^;:,()]+? has (\\p{L}+(?: \\p{L}+)?)\\.?");
 
@@ -241,8 +244,18 @@ public final class Phrasings {
                 .or(() -> JoinedSentences.ofOneVerb(sentence, relations::clause, relations::of))
                 .or(() -> relations.withKind(sentence))
                 .or(() -> JoinedSentences.ofTwoSubjects(sentence, this.said::isPlural, this::readingOfPart))
+                .or(() -> howManyOfEach(sentence))
                 .or(() -> relations.of(sentence))
                 .or(() -> JoinedSentences.apart(sentence, this::readingOfPart));
+    }
+
+    /** "A car is inspected after each rental" says of one car of how many rentals? */
+    private static Optional<Phrasing> howManyOfEach(String sentence) {
+        return EACH_BEHIND.matcher(Quoted.masked(sentence)).matches()
+                ? Optional.of(
+                        new Phrasing.Refused(
+                                "\"each\" behind the verb does not say how many; say it of one: … any number of, or exactly one"))
+                : Optional.empty();
     }
 
     private Optional<Phrasing> readingOfPart(String sentence) {

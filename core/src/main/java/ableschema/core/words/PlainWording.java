@@ -58,6 +58,7 @@ final class PlainWording {
                     "optional",
                     "((?:has|have) [^;]*?)(?:;|,)? (?:but |and |while |where )?(?:the|its|their|an?) (\\p{L}+(?: \\p{L}+)?) (?:is|are) optional(?=\\.?$)",
                     "$1, optional $2"),
+            plainer("or", "^(\\p{L}+(?: \\p{L}+)?): ?([^:()]+,? or [^:(),]+)(?=\\.?$)", "The $1 is one of $2"),
             plainer("course", ", of course(?=\\.?$)", ""),
             plainer(
                     "apart",
@@ -88,7 +89,7 @@ final class PlainWording {
             plainer("same", "^(?:one and )?the same (?=\\p{L}+(?: \\p{L}+)? (?:can|may|might|could)\\b)", "A "),
             plainer(
                     "recorded|noted|kept|stored|known|needed|registered",
-                    "^for (?:each|every|an?|any) (\\p{L}+(?: \\p{L}+)?),? (?!(?:at|exactly|one|two|three|\\d)\\b)(.+?) (?:is|are|must be|has to be|have to be) (?:recorded|noted|kept|stored|known|needed|registered)(?=\\.?$)",
+                    "^for (?:each|every|an?|any) (\\p{L}+(?: (?!(?:the|an?|its|their) )\\p{L}+)?),? (?!(?:at|exactly|one|two|three|\\d)\\b)(.+?) (?:is|are|must be|has to be|have to be) (?:recorded|noted|kept|stored|known|needed|registered)(?=\\.?$)",
                     "Each $1 has $2"),
             plainer(
                     "never",

@@ -309,6 +309,7 @@ class DialectsTest {
                                         "current_timestamp(3)",
                                         "12",
                                         "fillfactor=70",
+                                        "desc",
                                         "one")
                                 .filter(option::takes)
                                 .findFirst()
