@@ -78,11 +78,6 @@ final class PlainWording {
                     "\\b(?:exactly )?(?:one|an?) (\\p{L}+(?: \\p{L}+)?),? but (?:it is |this is |we )?(?:sometimes|often|not always)\\b[^,;]* (?:not known|unknown|(?:don't|do not|doesn't) know)(?: (?:by )?(?:whom|who|which|it|one|that))?(?=\\.?$)",
                     "at most one $1"),
             plainer(
-                    "sometimes|often|always",
-                    "\\b(?:exactly )?(?:one|an?) (\\p{L}+(?: \\p{L}+)?),? but (?:sometimes|often|not always) " + WE
-                            + " (?:don't|do not) know(?: (?:by )?(?:whom|who|which|it|one|that))?(?=\\.?$)",
-                    "at most one $1"),
-            plainer(
                     "time|once",
                     "\\b(?:only |just )?(?<!exactly )(?<!least )(?<!most )(?<!than )one (\\p{L}+(?: \\p{L}+)?) at (?:a|any|any one|one|the same|any given) time",
                     "at most one $1"),

@@ -9,6 +9,7 @@ import ableschema.core.design.Volume;
 import ableschema.core.rows.RowJudge;
 import ableschema.core.types.DataType;
 import ableschema.core.types.ReferenceAction;
+import java.util.List;
 import javafx.scene.Node;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.Hyperlink;
@@ -42,7 +43,11 @@ class HoldingTest extends WindowFixture {
     }
 
     private static void press(FxRobot robot, String line) {
-        Node found = robot.lookup("#otherwise").lookup(".otherwise-result").queryAllAs(Label.class).stream()
+        press(robot, "#otherwise", line);
+    }
+
+    private static void press(FxRobot robot, String within, String line) {
+        Node found = robot.lookup(within).lookup(".otherwise-result").queryAllAs(Label.class).stream()
                 .filter(each -> each.getText().startsWith(line))
                 .findFirst()
                 .map(Node::getParent)
@@ -50,6 +55,22 @@ class HoldingTest extends WindowFixture {
         robot.interact(found::requestFocus);
         robot.type(KeyCode.ENTER);
         WaitForAsyncUtils.waitForFxEvents();
+    }
+
+    /** What opens and closes the before and after of one way in which something could be otherwise. */
+    private static void unfold(FxRobot robot, String within, String way) {
+        Hyperlink handle = robot.lookup(within).lookup(".otherwise-handle").queryAllAs(Hyperlink.class).stream()
+                .filter(each -> each.getAccessibleText().contains(way))
+                .findFirst()
+                .orElseThrow();
+        robot.interact(handle::fire);
+        WaitForAsyncUtils.waitForFxEvents();
+    }
+
+    private static List<String> sqlThatComes(FxRobot robot, String within) {
+        return robot.lookup(within).lookup("#sql-change").lookup(".comes").queryAllAs(Label.class).stream()
+                .map(Label::getText)
+                .toList();
     }
 
     @Test
@@ -97,21 +118,11 @@ class HoldingTest extends WindowFixture {
         openDemo(robot, "alder-valley");
         var before = workspace.document();
         choose(robot, "Hive", "colour");
-        Hyperlink handle = robot.lookup("#otherwise").lookup(".otherwise-handle").queryAllAs(Hyperlink.class).stream()
-                .filter(each -> each.getAccessibleText().contains("values come and go"))
-                .findFirst()
-                .orElseThrow();
-        robot.interact(handle::fire);
-        WaitForAsyncUtils.waitForFxEvents();
-        assertThat(robot.lookup("#otherwise")
-                        .lookup("#sql-change")
-                        .lookup(".comes")
-                        .queryAllAs(Label.class))
-                .extracting(Label::getText)
-                .anyMatch(line -> line.contains("CREATE TABLE colour"));
+        unfold(robot, "#otherwise", "values come and go");
+        assertThat(sqlThatComes(robot, "#otherwise")).anyMatch(line -> line.contains("CREATE TABLE colour"));
         assertThat(workspace.document()).isSameAs(before);
 
-        robot.interact(handle::fire);
+        unfold(robot, "#otherwise", "values come and go");
         assertThat(robot.lookup("#otherwise").lookup("#before-after").tryQuery())
                 .isEmpty();
     }
@@ -125,19 +136,8 @@ class HoldingTest extends WindowFixture {
         robot.interact(() -> workspace.selection().choose(lies));
         WaitForAsyncUtils.waitForFxEvents();
         robot.interact(robot.lookup("#delete-otherwise").lookup(".hyperlink").queryAs(Hyperlink.class)::fire);
-        Hyperlink handle =
-                robot.lookup("#delete-otherwise").lookup(".otherwise-handle").queryAllAs(Hyperlink.class).stream()
-                        .filter(each -> each.getAccessibleText().contains("each berth of it goes too"))
-                        .findFirst()
-                        .orElseThrow();
-        robot.interact(handle::fire);
-        WaitForAsyncUtils.waitForFxEvents();
-        assertThat(robot.lookup("#delete-otherwise")
-                        .lookup("#sql-change")
-                        .lookup(".comes")
-                        .queryAllAs(Label.class))
-                .extracting(Label::getText)
-                .anyMatch(line -> line.contains("ON DELETE CASCADE"));
+        unfold(robot, "#delete-otherwise", "each berth of it goes too");
+        assertThat(sqlThatComes(robot, "#delete-otherwise")).anyMatch(line -> line.contains("ON DELETE CASCADE"));
         assertThat(workspace
                         .design()
                         .relationship(lies)
@@ -146,13 +146,7 @@ class HoldingTest extends WindowFixture {
                         .onDelete())
                 .isEqualTo(ReferenceAction.NO_ACTION);
 
-        Label cascade = robot.lookup("#delete-otherwise").lookup(".otherwise-result").queryAllAs(Label.class).stream()
-                .filter(each -> each.getText().equals("cascade"))
-                .findFirst()
-                .orElseThrow();
-        robot.interact(cascade.getParent()::requestFocus);
-        robot.type(KeyCode.ENTER);
-        WaitForAsyncUtils.waitForFxEvents();
+        press(robot, "#delete-otherwise", "cascade");
         assertThat(workspace
                         .design()
                         .relationship(lies)
