@@ -37,12 +37,24 @@ public final class Keys {
     private final Map<Id, List<ColumnRef>> known = new HashMap<>();
     private final Map<EndRef, List<ColumnRef>> referring = new HashMap<>();
     private final Set<EndRef> underWay = new HashSet<>();
-    private final Map<Id, Integer> order = new HashMap<>();
+    private final Places places;
 
     public Keys(Design design) {
         this.design = design;
-        for (Entity entity : design.entities()) {
-            order.put(entity.id(), order.size());
+        this.places = design.once(Places.class, (one, before) -> Places.of(one));
+    }
+
+    /** Where in the design each entity stands. */
+    private record Places(Map<Id, Integer> byId) {
+
+        static Places of(Design design) {
+            var byId = new HashMap<Id, Integer>();
+            design.entities().forEach(entity -> byId.put(entity.id(), byId.size()));
+            return new Places(byId);
+        }
+
+        boolean isLaterOrSame(Id one, Id than) {
+            return byId.getOrDefault(one, -1) >= byId.getOrDefault(than, Integer.MAX_VALUE);
         }
     }
 
@@ -94,8 +106,7 @@ public final class Keys {
     /** Whether a circle of keys is cut at this reference, as it leads to an entity that stands later. */
     boolean isCut(Id owner, EndRef end) {
         Id target = design.target(end).map(Entity::id).orElse(owner);
-        return order.getOrDefault(target, -1) >= order.getOrDefault(owner, Integer.MAX_VALUE)
-                && isKeyedBy(target, owner);
+        return places.isLaterOrSame(target, owner) && isKeyedBy(target, owner);
     }
 
     private boolean isKeyedBy(Id entity, Id other) {

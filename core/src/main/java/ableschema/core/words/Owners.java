@@ -6,7 +6,10 @@ import ableschema.core.design.Entity;
 import ableschema.core.design.Id;
 import ableschema.core.design.Relationship;
 import ableschema.core.design.Side;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 
 /**
@@ -19,6 +22,7 @@ final class Owners {
 
     private final Design design;
     private final Nouns nouns;
+    private Map<String, Relationship> pairings = Map.of();
 
     Owners(Design design, Nouns nouns) {
         this.design = design;
@@ -30,11 +34,30 @@ final class Owners {
     }
 
     private Optional<Relationship> pairing(String noun) {
-        return design.relationships().stream()
-                .filter(r -> r.isManyToMany()
-                        && (nouns.means(noun, r.noun())
-                                || noun.strip().equalsIgnoreCase(PAIRING + Quoted.of(inWords(r)))))
-                .findFirst();
+        if (pairings.isEmpty()) { // most sentences speak of entities alone
+            pairings = pairings();
+        }
+        return Optional.ofNullable(pairings.get(Quoted.is(noun) ? Quoted.of(Quoted.plain(noun)) : small(noun.strip())));
+    }
+
+    /** The pairings by all that they are called; of two that are called the same the first is meant. */
+    private Map<String, Relationship> pairings() {
+        var found = new HashMap<String, Relationship>();
+        for (Relationship each : design.relationships()) {
+            if (each.isManyToMany()) {
+                if (!each.noun().isBlank()) {
+                    found.putIfAbsent(Quoted.of(each.noun()), each);
+                    found.putIfAbsent(small(each.noun()), each);
+                    found.putIfAbsent(small(design.plural().of(each.noun())), each);
+                }
+                found.putIfAbsent(small(PAIRING + Quoted.of(inWords(each))), each);
+            }
+        }
+        return found;
+    }
+
+    private static String small(String noun) {
+        return noun.toLowerCase(Locale.ROOT);
     }
 
     /** How sentences call an owner; empty where no words lead to it alone. */

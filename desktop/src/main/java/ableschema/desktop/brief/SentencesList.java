@@ -5,6 +5,7 @@ import ableschema.core.design.Judgement;
 import ableschema.core.design.Judgement.Verdict;
 import ableschema.core.design.Notes;
 import ableschema.core.edit.ChangeNotes;
+import ableschema.core.finding.Step;
 import ableschema.core.store.FileProblem;
 import ableschema.core.words.DesignText;
 import ableschema.core.words.Sentence;
@@ -57,18 +58,22 @@ final class SentencesList extends VBox {
         list.getStyleClass().add("sentences");
         VBox.setVgrow(list, Priority.ALWAYS);
         getChildren().addAll(head, list);
-        var refresh = new Refresh(this, this::isVisible, this::build);
+        setVisible(false); // until it is asked for
+        var refresh = new Refresh(
+                this,
+                () -> isVisible() && workspace.stepProperty().get() == Step.BRIEF,
+                () -> workspace.workOut(
+                        document -> DesignText.of(document.design()).sentences(), this::show));
         workspace.onMeaning(refresh::later);
+        workspace.stepProperty().addListener((o, before, now) -> refresh.now());
         visibleProperty().addListener((o, before, now) -> refresh.now());
-        refresh.now();
     }
 
     private Notes notes() {
         return workspace.design().notes();
     }
 
-    private void build() {
-        List<Sentence> said = DesignText.of(workspace.design()).sentences();
+    private void show(List<Sentence> said) {
         list.getItems().setAll(said);
         long confirmed = count(said, Verdict.CONFIRMED);
         long wrong = count(said, Verdict.WRONG);

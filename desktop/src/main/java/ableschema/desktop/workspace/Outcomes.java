@@ -1,6 +1,5 @@
 package ableschema.desktop.workspace;
 
-import ableschema.core.document.Document;
 import ableschema.core.document.Edit;
 import ableschema.core.mapping.Mapping;
 import ableschema.core.review.Outcome;
@@ -9,8 +8,6 @@ import java.util.function.Consumer;
 
 /** What an edit would do, for one place that shows it; of a large design it is worked out off the window's thread. */
 public final class Outcomes {
-
-    private static final int SHOWN_AT_ONCE = 60;
 
     private final Workspace workspace;
     private Optional<Edit> wanted = Optional.empty();
@@ -26,21 +23,12 @@ public final class Outcomes {
      * @throws IllegalArgumentException if a small design cannot be edited so; of a large one this is said as a notice
      */
     public void of(Edit edit, Consumer<Outcome> shown) {
-        Document document = workspace.document();
         Mapping mapping = workspace.mapping();
         wanted = Optional.of(edit);
-        if (mapping.schema().tables().size() <= SHOWN_AT_ONCE) {
-            shown.accept(Outcome.of(edit, document, mapping));
-            return;
-        }
-        workspace
-                .jobs()
-                .runUnseen(
-                        () -> Outcome.of(edit, document, mapping),
-                        () -> wanted.filter(each -> each == edit).isPresent() && workspace.document() == document,
-                        shown,
-                        failure -> workspace
-                                .notices()
-                                .complain("what it would do could not be worked out: " + failure.getMessage()));
+        workspace.workOut(document -> Outcome.of(edit, document, mapping), outcome -> {
+            if (wanted.filter(each -> each == edit).isPresent()) {
+                shown.accept(outcome);
+            }
+        });
     }
 }

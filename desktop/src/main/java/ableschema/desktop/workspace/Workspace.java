@@ -29,6 +29,7 @@ import java.util.Optional;
 import java.util.concurrent.CompletableFuture;
 import java.util.function.BooleanSupplier;
 import java.util.function.Consumer;
+import java.util.function.Function;
 import java.util.function.Supplier;
 import javafx.beans.property.BooleanProperty;
 import javafx.beans.property.ObjectProperty;
@@ -126,6 +127,24 @@ public final class Workspace {
         } else {
             jobs.runUnseen(() -> known.after(subject), wanted, done, failed);
         }
+    }
+
+    /**
+     * Works out what a part of the window shows of the document as it is now; of a large design off the window's thread.
+     *
+     * @param shown given the result, at once or later; not at all where the document has moved on
+     */
+    public <T> void workOut(Function<Document, T> work, Consumer<T> shown) {
+        Document now = document();
+        if (!Opened.isLong(now)) {
+            shown.accept(work.apply(now));
+            return;
+        }
+        jobs.runUnseen(
+                () -> work.apply(now),
+                () -> document() == now,
+                shown,
+                failure -> notices.complain("this could not be worked out: " + failure.getMessage()));
     }
 
     public IdSource ids() {

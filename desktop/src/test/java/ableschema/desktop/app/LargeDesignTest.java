@@ -20,30 +20,24 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.TimeUnit;
 import javafx.scene.Node;
+import javafx.scene.control.Button;
 import javafx.scene.control.ButtonBase;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.input.KeyCode;
 import javafx.stage.Stage;
-import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.testfx.api.FxRobot;
 import org.testfx.framework.junit5.Start;
 import org.testfx.util.WaitForAsyncUtils;
 
 /** The window with a design of a thousand entities, in the shape of a real schema, answers in every step. */
-@Tag("large") // which the build runs with the machine to itself, and with both compilers
 class LargeDesignTest extends WindowFixture {
 
     /**
-     * In milliseconds of the processor. A watch against freezes: what grows with the design takes seconds at this size.
-     * How long things take is measured in bench, where nothing else runs beside it.
+     * In milliseconds of the processor, with code that was never run before. A watch against freezes, which are of another
+     * order: what grows with the design takes seconds at this size. How long things take is no matter of a test.
      */
-    private static final double LONGEST = 100;
-
-    /** On a slow machine the same done with a small design tells how slow it is. */
-    private static final double TIMES_A_SMALL_ONE = 5;
-
-    private static final int ROUNDS = 2;
+    private static final double FREEZE = 1_500;
 
     @Start
     void start(Stage stage) {
@@ -51,67 +45,63 @@ class LargeDesignTest extends WindowFixture {
     }
 
     private void settle() throws Exception {
-        WaitForAsyncUtils.waitFor(
-                60, TimeUnit.SECONDS, () -> workspace.jobs().running().isEmpty());
+        WaitForAsyncUtils.waitFor(60, TimeUnit.SECONDS, () -> workspace.jobs().isIdle());
         WaitForAsyncUtils.waitForFxEvents();
     }
 
     @Test
-    void every_step_answers_with_a_thousand_entities_as_it_does_with_thirty(FxRobot robot) throws Exception {
-        Map<String, Double> small = walk(robot, LargeDesign.grouped(3, 30, 8));
-        Map<String, Double> large = walk(robot, LargeDesign.grouped(3, 1000, 8));
+    void no_step_freezes_with_a_thousand_entities(FxRobot robot) throws Exception {
+        Map<String, Double> took = walk(robot, LargeDesign.grouped(3, 1000, 8));
 
-        assertThat(large.entrySet())
+        assertThat(took.entrySet())
                 .as("milliseconds that the window does not answer")
-                .allSatisfy(each -> assertThat(each.getValue())
-                        .as(each.getKey())
-                        .isLessThan(Math.max(LONGEST, TIMES_A_SMALL_ONE * small.getOrDefault(each.getKey(), 0.0))));
+                .allSatisfy(
+                        each -> assertThat(each.getValue()).as(each.getKey()).isLessThan(FREEZE));
     }
 
-    /** What each thing took at the best of several times, so that what is worked out once and code that is new do not count. */
+    /** What each thing took when it was done first, with all that is worked out for it. */
     private Map<String, Double> walk(FxRobot robot, Document document) throws Exception {
         var took = new LinkedHashMap<String, Double>();
         try (var watch = new WindowWatch()) {
             note(took, watch, robot, "open", () -> workspace.open(document, Optional.empty()));
-            for (int round = 0; round < ROUNDS; round++) {
-                Id entity = workspace.design().entities().get(11 + 3 * round).id();
-                Id other = workspace.design().entities().get(12 + 5 * round).id();
-                for (Step step : Step.values()) {
-                    note(took, watch, robot, "go to " + step, () -> workspace
-                            .stepProperty()
-                            .set(step));
-                    note(took, watch, robot, "choose in " + step, () -> workspace
-                            .selection()
-                            .choose(entity));
-                    note(took, watch, robot, "choose another in " + step, () -> workspace
-                            .selection()
-                            .choose(other));
-                    note(took, watch, robot, "rename in " + step, () -> rename(entity));
-                }
-                Id related = workspace.design().relationships().get(3 * round).id();
-                note(took, watch, robot, "choose a relationship", () -> workspace
+            Id entity = workspace.design().entities().get(11).id();
+            Id other = workspace.design().entities().get(12).id();
+            for (Step step : Step.values()) {
+                note(took, watch, robot, "go to " + step, () -> workspace
+                        .stepProperty()
+                        .set(step));
+                note(took, watch, robot, "choose in " + step, () -> workspace
                         .selection()
-                        .choose(related));
-                otherwise(took, watch, robot, entity);
-                note(took, watch, robot, "read as a list", () -> workspace
-                        .listedProperty()
-                        .set(true));
-                note(took, watch, robot, "choose in the list", () -> workspace
+                        .choose(entity));
+                note(took, watch, robot, "choose another in " + step, () -> workspace
                         .selection()
                         .choose(other));
-                note(took, watch, robot, "rename in the list", () -> rename(entity));
-                note(took, watch, robot, "go to a card", () -> window.goTo(entity));
-                note(took, watch, robot, "see it whole", () -> window.sheet().fit());
-                for (View view : new View[] {View.TABLES, View.CONCEPT}) {
-                    note(took, watch, robot, "see it as " + view, () -> workspace
-                            .viewProperty()
-                            .set(view));
-                }
-                note(took, watch, robot, "relate", () -> relate(entity, other));
-                note(took, watch, robot, "undo", () -> workspace.undo());
-                note(took, watch, robot, "add", this::add);
-                note(took, watch, robot, "delete", () -> workspace.undo());
+                note(took, watch, robot, "rename in " + step, () -> rename(entity));
             }
+            sentences(took, watch, robot);
+            Id related = workspace.design().relationships().get(3).id();
+            note(took, watch, robot, "choose a relationship", () -> workspace
+                    .selection()
+                    .choose(related));
+            otherwise(took, watch, robot, entity);
+            note(took, watch, robot, "read as a list", () -> workspace
+                    .listedProperty()
+                    .set(true));
+            note(took, watch, robot, "choose in the list", () -> workspace
+                    .selection()
+                    .choose(other));
+            note(took, watch, robot, "rename in the list", () -> rename(entity));
+            note(took, watch, robot, "go to a card", () -> window.goTo(entity));
+            note(took, watch, robot, "see it whole", () -> window.sheet().fit());
+            for (View view : new View[] {View.TABLES, View.CONCEPT}) {
+                note(took, watch, robot, "see it as " + view, () -> workspace
+                        .viewProperty()
+                        .set(view));
+            }
+            note(took, watch, robot, "relate", () -> relate(entity, other));
+            note(took, watch, robot, "undo", () -> workspace.undo());
+            note(took, watch, robot, "add", this::add);
+            note(took, watch, robot, "delete", () -> workspace.undo());
         }
         return took;
     }
@@ -122,7 +112,15 @@ class LargeDesignTest extends WindowFixture {
         watch.longest();
         robot.interact(action);
         settle();
-        took.merge(what, watch.longest(), Math::min);
+        took.merge(what, watch.longest(), Math::max);
+    }
+
+    private void sentences(Map<String, Double> took, WindowWatch watch, FxRobot robot) throws Exception {
+        robot.interact(() -> workspace.stepProperty().set(Step.BRIEF));
+        Button sentences = robot.lookup("#brief-sentences").queryButton();
+        note(took, watch, robot, "read all sentences", sentences::fire);
+        assertThat(robot.lookup("#sentences-list .list-view").queryListView().getItems())
+                .hasSizeGreaterThan(2000);
     }
 
     /** What another type and another key would change, which is worked out over the whole design. */
