@@ -36,6 +36,8 @@ final class AttributePhrasings {
     /** What a subject does not hold. */
     private static final Pattern TOLD = Pattern.compile(",|\\b(?:but|not|if|when|them|which|who|that|whose)\\b", CASE);
 
+    private static final Pattern OTHER_SENTENCE = Pattern.compile("(?:each|every) \\p{L}.* .*", CASE);
+
     private static final Pattern MODAL = Pattern.compile("(.+) (?:may|can|might|could)", CASE);
 
     /** Looked for where nothing "has" anything, as these are nouns too: each store, each record. */
@@ -54,8 +56,11 @@ final class AttributePhrasings {
 
     /** "An address consists of street, house number and town". */
     private static final Pattern CONSISTS = Pattern.compile(
-            "(?:an? |each |every |the )?(?!.* has )(\\p{L}[\\p{L} -]*?) (?:consists? of|is composed of|are composed of|is made up of|are made up of|comprises?|states?|lists?|specif(?:y|ies)|contains?|includes?|shows?) (.+)",
+            "(?:an? |each |every |the )?(?!.* has )(\\p{L}[\\p{L} -]*?) (?:consists? of|is composed of|are composed of|is made up of|are made up of|comprises?|states?|lists?|specif(?:y|ies)|contains?|includes?|shows?|gives?|says?|notes?) (.+)",
             CASE);
+
+    private static final Pattern NUMBER_OF =
+            Pattern.compile("(?:the|a) (?:total )?number of \\p{L}+(?: \\p{L}+)?", CASE);
 
     private static final Pattern NOTED = Pattern.compile(
             "(?:the |an? )?(\\p{L}+(?: \\p{L}+)?) (?:is|are) (?:noted|recorded|stored|kept|registered|written down) (?:(?:at|for|with|on|of) (?:each|every)|per) (\\p{L}+(?: \\p{L}+)?)\\.?",
@@ -134,12 +139,15 @@ final class AttributePhrasings {
     /** Several things of which none is an entity, or many, are what is known of it. */
     private Optional<Phrasing> consists(Cut found) {
         List<String> members = SaidNouns.members(found.group(2));
-        boolean plain = members.size() > 1
-                && !members.stream().allMatch(said::isEntity)
-                && members.stream()
-                        .noneMatch(each -> said.isPlural(each)
-                                || said.endsIn(each).isPresent()
-                                || Counts.begin(Quoted.masked(each)) && !SaidNouns.hasArticle(each));
+        boolean number =
+                members.size() == 1 && NUMBER_OF.matcher(members.get(0)).matches();
+        boolean plain = number
+                || members.size() > 1
+                        && !members.stream().allMatch(said::isEntity)
+                        && members.stream()
+                                .noneMatch(each -> said.isPlural(each.replaceFirst(" in \\p{L}+$", ""))
+                                        || said.endsIn(each).isPresent()
+                                        || Counts.begin(Quoted.masked(each)) && !SaidNouns.hasArticle(each));
         return plain ? attributes(found.group(1), found.group(2)) : Optional.empty();
     }
 
@@ -153,9 +161,14 @@ final class AttributePhrasings {
             return Optional.empty(); // "has a mentor, who is a teacher" leads to one of another kind
         }
         String masked = Quoted.masked(list);
-        boolean counted = Counts.begin(masked) && !SIGNED.matcher(masked).lookingAt();
+        boolean counted = Counts.begin(masked)
+                && !SIGNED.matcher(masked).lookingAt()
+                && !LISTED.matcher(masked).matches();
         List<String> members = SaidNouns.members(list);
         boolean heading = !has.group(3).isEmpty();
+        if (members.stream().anyMatch(OTHER_SENTENCE.asMatchPredicate())) {
+            return Optional.empty(); // "a choir has singers, and each singer sings in …"
+        }
         boolean storing =
                 !has.group(2).toLowerCase(Locale.ROOT).matches("has|have|must have|should have|(?:is|are) .*");
         if (TOLD.matcher(Quoted.masked(has.group(1))).find() || masked.startsWith("to ")) {
@@ -189,7 +202,7 @@ final class AttributePhrasings {
 
     /** "Bookings have a status: booked, boarded or cancelled." */
     private static final Pattern LISTED = Pattern.compile(
-            "(?:an? |the |its |their )?(\\p{L}[\\p{L} ]*?)(?: ?:|,? (?:which|that) (?:is|can be|may be)(?: one of| either)?:?) ?([^:()]+?,? or [^:()]+)",
+            "(?:an? |the |its |their |(?:exactly )?one (?:of )?)?(\\p{L}[\\p{L} ]*?)(?: ?:|,? (?:which|that) (?:is|can be|may be)(?: one of| either)?:?) ?([^:()]+?,? or [^:()]+)",
             CASE);
 
     private Optional<Phrasing> values(String noun, Cut listed) {

@@ -34,6 +34,9 @@ final class ClauseCheck {
             "(?:same|own|such|others?|another|each other|one another|it|them|him|her|themselves|itself|something|someone|somebody|anything|everything)(?: .*)?",
             CASE);
 
+    private static final Pattern NUMBER_OF = Pattern.compile(
+            "(?:(?:total|maximum|minimum|average) )?(?:number|amount|quantity|sum|percentage|share) of .*", CASE);
+
     private static final Set<String> HOW_OFTEN = Set.of("time", "times", "once", "twice", "way", "ways");
     /** Words that stand between two nouns and are more than a verb: a list, another clause, a second noun. */
     private static final Pattern NO_VERB = Pattern.compile(
@@ -160,6 +163,11 @@ final class ClauseCheck {
         return UNITS.contains(small) || PERIODS.contains(small);
     }
 
+    /** Whether a word stands for something said elsewhere. */
+    static boolean isPointing(String word) {
+        return POINTING.matcher(word).matches();
+    }
+
     private boolean isMeasure(SaidClause clause) {
         String noun = clause.object().toLowerCase(Locale.ROOT);
         boolean lasting =
@@ -189,6 +197,11 @@ final class ClauseCheck {
                 && said.entity(clause.object()).isEmpty()) {
             return Optional.of(new Phrasing.Refused(
                     "are the kinds things of their own, or values of an attribute? Say it of what they are kinds of",
+                    clause.object()));
+        }
+        if (NUMBER_OF.matcher(object).matches() && said.entity(clause.object()).isEmpty()) {
+            return Optional.of(new Phrasing.Refused(
+                    "a number is no entity. Say: Each " + clause.subject() + " has " + clause.object(),
                     clause.object()));
         }
         boolean often = HOW_OFTEN_AT_END.matcher(object).find();

@@ -44,9 +44,14 @@ final class EnglishWords {
 
     private EnglishWords() {}
 
+    /** Whether it is a word of English, common or rare; of words too short to be told nothing is known. */
+    static boolean has(String small) {
+        return COMMON.contains(small) || RARE.contains(small);
+    }
+
     /** The common word that was meant, where this is none and one slip of the fingers away from it. */
     static Optional<String> meant(String small) {
-        if (small.length() < SHORTEST || COMMON.contains(small) || RARE.contains(small)) {
+        if (small.length() < SHORTEST || has(small)) {
             return Optional.empty();
         }
         Stream<String> near = small.length() < SHORTEST_CHANGED

@@ -1,12 +1,14 @@
 package ableschema.core.words;
 
 import ableschema.core.design.Entity;
+import ableschema.core.design.EntityKind;
 import ableschema.core.words.Phrasing.ReadAs;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.regex.MatchResult;
+import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 
@@ -16,6 +18,16 @@ final class FactPhrasings extends SentenceForms {
     private static final Pattern MOMENT = Pattern.compile(
             "(\\p{L}+) (?:exactly one|an?|one|another|a certain|a given|a specific) (start |end |begin |first |last )?(date|day|time|moment|year)",
             Pattern.CASE_INSENSITIVE);
+
+    /** What is reckoned or chosen from others is no thing of its own. */
+    private static final String RECKONED =
+            "(?:primary |natural )?(?:key|identifier|sum|total|number|count|average|mean|product|difference|maximum|minimum|same|only|first|last|name|title|date|combination|amount|rest)\\b";
+
+    private static final Pattern AND_MORE = Pattern.compile(
+            ".*\\band (?:can|can't|cannot|must|may|is|has|have|should|never)\\b.*", Pattern.CASE_INSENSITIVE);
+
+    private static final Pattern OF_A_KIND =
+            Pattern.compile("(?:an? )?(\\p{L}+(?: \\p{L}+)?) (?:who|that|which) .*", Pattern.CASE_INSENSITIVE);
 
     /** A kind is called by no more words than these. */
     private static final int MOST_WORDS = 3;
@@ -50,7 +62,7 @@ final class FactPhrasings extends SentenceForms {
     private void kinds() {
         form("(.+?) (?:is|are) either (.+)", m -> kindsOf(m.group(1), m.group(2)));
         form(
-                "(?:all |every |each |an? |the )?(.+?) is (an? \\p{L}+(?: \\p{L}+)?(?:, an? \\p{L}+(?: \\p{L}+)?)*,? or an? \\p{L}+(?: \\p{L}+)?)",
+                "(?:all |every |each |an? |the )?(.+?) (?:is|can be|may be|must be) (an? \\p{L}+(?: \\p{L}+)?(?:, an? \\p{L}+(?: \\p{L}+)?)*,? or an? \\p{L}+(?: \\p{L}+)?)",
                 m -> kindsOf(m.group(1), m.group(2)));
         form(
                 "(?:all )?(\\p{L}+(?: \\p{L}+)?) are (?:also |all )?(?!(?:of|in|on|at|by|for|to|from|with|about|under|over|not|never|only|always)\\b)(\\p{L}+(?: \\p{L}+)?)",
@@ -79,12 +91,13 @@ final class FactPhrasings extends SentenceForms {
                         : Optional.empty());
         form(
                 "(?:an? |the )?(\\p{L}[\\p{L} -]*?) is (an? \\p{L}.* (?:of|that|who|which|where|in which|for) .*)",
-                m -> m.group(2).matches("(?i)an? kind of .*")
-                        ? Optional.empty()
-                        : m.group(2).matches("(?i).*\\band (?:can|can't|cannot|must|may|is|has|have|should|never)\\b.*")
-                                ? refused("what it is and what holds for it are two sentences")
-                                : readAs(defined(m.group(1)) + " is an entity: A"
-                                        + m.group(2).substring(1).replaceFirst("[.]+$", "") + "."));
+                m -> definition(m.group(1), m.group(2)));
+        form(
+                "an? (\\p{L}[\\p{L} -]*?) is (the (?!" + RECKONED + ")\\p{L}+ of an? \\p{L}.*)",
+                m -> definition(m.group(1), m.group(2)));
+        form(
+                "(\\p{L}+(?: \\p{L}+)?) are (\\p{L}+(?: \\p{L}+)? (?:who|that|which) .*)",
+                m -> said.isPlural(m.group(1)) ? definition(m.group(1), m.group(2)) : Optional.empty());
         form(
                 "(?:an? |the |each |every )?(\\p{L}[\\p{L} -]*?) is an? (\\p{L}[\\p{L} -]*?) (?:with|without|having) (.*)",
                 m -> refused("say first what it is, then what it has: Each " + said.one(m.group(1)) + " is a kind of "
@@ -110,6 +123,26 @@ final class FactPhrasings extends SentenceForms {
                         && kinds.stream()
                                 .allMatch(kind ->
                                         said.isPlural(kind) || said.many(kind).equalsIgnoreCase(kind));
+    }
+
+    /** "A borrower is a person who …" says what one is; "an instructor is a pilot who …" also of what it is a kind. */
+    private Optional<Phrasing> definition(String noun, String told) {
+        if (told.matches("(?i)an? kind of .*")) {
+            return Optional.empty();
+        }
+        if (AND_MORE.matcher(told).matches()) {
+            return refused("what it is and what holds for it are two sentences");
+        }
+        String text = Character.toUpperCase(told.charAt(0)) + told.substring(1).replaceFirst("[.]+$", "") + ".";
+        String definition = defined(noun) + " is an entity: " + text;
+        Matcher of = OF_A_KIND.matcher(told);
+        if (!of.matches() || EntityKind.USUAL.contains(new EntityKind(said.one(of.group(1))))) {
+            return readAs(definition);
+        }
+        String kind = "Each " + said.one(noun) + " is a kind of " + said.one(of.group(1)) + ".";
+        return said.isEntity(of.group(1))
+                ? readAs(definition, kind)
+                : Optional.of(new Phrasing.Either(List.of(ReadAs.of(definition), ReadAs.of(definition, kind))));
     }
 
     private String defined(String noun) {
@@ -175,6 +208,13 @@ final class FactPhrasings extends SentenceForms {
                 .meant(m.group(1))
                 .flatMap(meant -> refused("the unit belongs to the name. Say: Each " + meant.owner() + " has "
                         + meant.attribute() + " in " + m.group(2))));
+        form(
+                "(?:the |an? )?(.+?) (?:is|are) (?:the |an? )(?:sum|total|average|mean|maximum|minimum|number) of (.+)",
+                m -> refused(
+                        "what is worked out from other rows is no column of its own: a query gives it. From columns of the"
+                                + " same row it is said as: The "
+                                + m.group(1).replaceFirst("(?i) of (?:an?|the|each|every) .*", "")
+                                + " of each … is computed from …"));
         form(
                 "(.+) depends? on (.+)",
                 m -> said.entity(m.group(2).replaceFirst("(?i)^(?:other|another|many|several|one) ", ""))

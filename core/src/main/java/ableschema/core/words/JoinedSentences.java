@@ -32,7 +32,7 @@ final class JoinedSentences {
 
     /** Between two sentences, each with its subject. */
     private static final Pattern JOINED = Pattern.compile(
-            ",? (?:and|but|while|whereas|though|although) (?=(?:an?|each|every|the|all) )"
+            ",? (?:and|but|while|whereas|though|although) (?=(?:an?|each|every|the|all) |(?:\\p{L}+ )?\\p{L}+s (?:are|must be|have to be) (?:never|unique|always) )"
                     + "|, (?=(?:an?|each|every) \\p{L}[\\p{L} -]* (?:is|has|can|may|must) )",
             Pattern.CASE_INSENSITIVE);
 
@@ -42,7 +42,7 @@ final class JoinedSentences {
 
     /** "Is sold", "takes place": what is said of each place, or person, behind it. */
     private static final Pattern PLACED = Pattern.compile(
-            "(.+?) ((?:is|are|was|were|has been|have been)(?: (?!identified|known|told|recogni|numbered)\\p{L}+)?|(?:can|may|must|should|will) be \\p{L}+|takes? place)(?= (?:of|by|for|on|in|at|with|to|from|about|against|under) )",
+            "(.+?) ((?:is|are|was|were|has been|have been)(?: (?!identified|known|told|recogni|numbered)\\p{L}+(?: (?:out|up|off|down|over|away|back|together))?)?|(?:can|may|must|should|will) be \\p{L}+(?: (?:out|up|off|down|over|away|back|together))?|takes? place)(?= (?:of|by|for|on|in|at|with|to|from|about|against|under) )",
             Pattern.CASE_INSENSITIVE);
 
     private static final Pattern PLACE = Pattern.compile(

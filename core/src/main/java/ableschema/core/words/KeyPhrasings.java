@@ -22,6 +22,11 @@ final class KeyPhrasings extends SentenceForms {
     private static final Pattern WITHIN =
             Pattern.compile("(.+) (?:in|on|of|at|within) (?:an?|the|its) (.+)", Pattern.CASE_INSENSITIVE);
 
+    /** What each may have of its own to be told by, and is not short for a phone number. */
+    private static final Pattern TELLING = Pattern.compile(
+            "(?:an? |the |its )?(?:number|no|name|code|date|day|time|moment|year|id|title|label|letter|type|kind|position|rank|order|sequence|line|place)",
+            Pattern.CASE_INSENSITIVE);
+
     /** A name that nobody has spoken of has no more words than these. */
     private static final int MOST_WORDS = 3;
 
@@ -65,8 +70,7 @@ final class KeyPhrasings extends SentenceForms {
         form(
                 "(.+?) (?:is|are) numbered(?: consecutively)? (?:inside|within|in|per|for (?=each |every )) ?(.+)",
                 m -> newlyIdentified(m.group(1), "", SaidNouns.bare(m.group(2)) + ", number"));
-        String within =
-                " (?:must be |has to be |is |are )?unique (?:within|per|in|inside|on|at) (?:its |their |the |an? |each |every )?(.+)";
+        String within = " (?:must be |has to be |is |are )?unique (?:within|per|in|inside|on|at) (.+)";
         form(
                 "(?:the )?(.+?) of (?:an? |each |every |the )?(.+?)" + within,
                 m -> uniqueWithin(m.group(2), m.group(1), m.group(3)));
@@ -111,6 +115,9 @@ final class KeyPhrasings extends SentenceForms {
                 m -> attributes.fact(m.group(1), "unique"));
         String again =
                 " (?:used|given|given out|assigned|issued|taken)(?: to anybody| to anyone)? (?:twice|more than once|again)";
+        form(
+                "(.+?) (?:is|are|must be) never (?:re-?used|repeated|(?:used|given|issued|assigned) (?:twice|again))",
+                m -> attributes.fact(m.group(1), "unique"));
         form("no (.+?) (?:is|are|may be|can be|must be)" + again, m -> attributes.fact(m.group(1), "unique"));
         form(
                 "(.+?) (?:must not|may not|cannot|can't|must never) be" + again,
@@ -128,8 +135,16 @@ final class KeyPhrasings extends SentenceForms {
                 && list.toLowerCase(Locale.ROOT).contains(within.group(2).toLowerCase(Locale.ROOT));
         String noun = told ? within.group(1) : whole;
         Optional<Entity> owner = said.entity(noun);
-        List<String> parts = SaidNouns.members(
-                owner.map(known -> SaidNouns.ofItsOwn(known, list)).orElse(list));
+        List<String> parts =
+                SaidNouns.members(owner.map(known -> SaidNouns.ofItsOwn(known, list))
+                                .orElse(list))
+                        .stream()
+                        .map(part -> said.inFull(part)
+                                .map(said.nouns()::one)
+                                .filter(known -> leadsToOne(noun, known)
+                                        || !TELLING.matcher(part).matches())
+                                .orElse(part))
+                        .toList();
         List<String> owners = parts.stream()
                 .filter(said::isEntity)
                 .filter(other -> !leadsToOne(noun, other))
@@ -137,6 +152,10 @@ final class KeyPhrasings extends SentenceForms {
         List<String> own = parts.stream()
                 .filter(part -> !said.isEntity(part) && !isKnown(owner, part))
                 .toList();
+        Optional<String> pointing = own.stream().filter(ClauseCheck::isPointing).findFirst();
+        if (pointing.isPresent()) {
+            return refused("say which one is meant by \"" + pointing.get() + "\"");
+        }
         boolean keyed = owner.filter(known -> !known.body().key().isEmpty()).isPresent();
         boolean made = last
                 || article.toLowerCase(Locale.ROOT).startsWith("a") && owners.isEmpty() && own.size() == parts.size();
@@ -191,8 +210,19 @@ final class KeyPhrasings extends SentenceForms {
     }
 
     /** "The number of a room is unique on its floor". */
-    private Optional<Phrasing> uniqueWithin(String noun, String named, String whole) {
-        String attribute = named.replaceFirst(",$", "");
+    private Optional<Phrasing> uniqueWithin(String noun, String named, String within) {
+        String whole = SaidNouns.bare(within);
+        boolean told = within.matches("(?i)(?:its|their|the) .*"); // and so spoken of elsewhere
+        String several = named.replaceFirst(",$", "");
+        String attribute = said.isPlural(noun) && said.isPlural(several) ? said.one(several) : several;
+        if (last && !told && !said.isEntity(whole) && !isKnown(said.entity(noun), whole)) {
+            String has = "Each " + said.one(noun) + " has ";
+            String shared = "No two " + said.many(noun) + " share their " + parts(whole + ", " + attribute) + ".";
+            String own = part(SaidNouns.bare(attribute));
+            return Optional.of(new Phrasing.Either(List.of(
+                    ReadAs.of(has + "exactly one " + said.one(whole) + ".", has + own + ".", shared),
+                    ReadAs.of(has + part(said.one(whole)) + ", " + own + ".", shared))));
+        }
         var sentences = new ArrayList<String>();
         if (last && said.isEntity(whole) && !leadsToOne(noun, whole)) {
             sentences.addAll(belonging(noun, whole));

@@ -41,6 +41,9 @@ final class MeasurePhrasings extends SentenceForms {
                 "(?:an? |each |every |all )?(.+?) " + may + "(last|take|weigh|cost)s? " + BOUNDS + " (\\p{L}+)",
                 m -> measured(m.group(1), m.group(2), m.group(3), m.group(4)));
         form(
+                "(?:an? |each |every |all )?(.+?) (last|take|weigh|cost)s? (" + NUMBER + ")(?: (\\p{L}+))? by default",
+                m -> preset(m.group(1), m.group(2), m.group(3), m.group(4)));
+        form(
                 "(?:an? |each |every |all )?(.+?) " + may + "(?:is|are|be) " + BOUNDS
                         + " (\\p{L}+) (long|wide|high|tall|deep|heavy)",
                 m -> measured(m.group(1), m.group(4), m.group(2), m.group(3)));
@@ -56,6 +59,14 @@ final class MeasurePhrasings extends SentenceForms {
 
     private static String bounded(String bounds) {
         return bounds.matches("(?i)(?:some|several|a .*)") ? "" : " " + bounds;
+    }
+
+    private Optional<Phrasing> preset(String noun, String by, String value, String unit) {
+        String measure = MEASURED.get(by.toLowerCase(Locale.ROOT));
+        String name = attributes
+                .of(said.one(noun), measure)
+                .orElse(unit.isEmpty() ? measure : measure + " in " + unit.toLowerCase(Locale.ROOT));
+        return readAs("Each " + said.one(noun) + " has " + name + " (default " + value + ").");
     }
 
     private Optional<Phrasing> measured(String noun, String by, String bounds, String unit) {

@@ -7,6 +7,7 @@ import ableschema.core.design.Id;
 import ableschema.core.design.Plural;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
@@ -305,6 +306,10 @@ public final class Nouns {
         singulars.removeIf(singular ->
                 singular.isBlank() || Quoted.is(noun) || !plural.of(singular).equalsIgnoreCase(noun));
         singulars.remove(noun);
+        if (hissing && singulars.size() > 1) { // "avalanches" is of avalanche, as there is no avalanch
+            singulars.sort(
+                    Comparator.comparing(one -> !EnglishWords.has(small(one.substring(one.lastIndexOf(' ') + 1)))));
+        }
         singulars.add(noun);
         return singulars;
     }

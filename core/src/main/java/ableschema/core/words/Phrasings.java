@@ -27,7 +27,7 @@ public final class Phrasings {
     /** Words that a sentence of the grammar does not have outside of quotes. */
     private static final Pattern SPOKEN = Pattern.compile(
             "(?i)\\b(?:other(?! than\\b)|every|and each|can|may|must|should|might|will|has to|have to|needs to|an?|the|its|their|several|many|multiple|some"
-                    + "|fewer|less|more|only one|one single|one and only|up to|or several|or many|optional(?:ly)?|either|another"
+                    + "|fewer|less|more|only one|one single|one and only|one \\p{L}+(?: \\p{L}+)?: ?[^.;]+ or|up to|or several|or many|or (?:\\p{L}+ )?(?:none|nobody)|optional(?:ly)?|either|another"
                     + "|about|around|roughly|nearly|n?varchar2?|string|int|integer|bigint|numeric|bool|boolean|timestamp|datetime|date and time|(?!exactly\\b)exc?\\w{2,6}ly)\\b"
                     + "|(?:unique|nullable|not null|mandatory|required)(?=\\s*(?:[,.]|$))|:[^,(]*(?:\\(\\d[^)]*\\))? key(?=\\s*(?:[,.]|$))|\\d ?\\.\\.|\\(-?[\\d.]+ ?(?:to|-|–) ?-?[\\d.]+\\)| has .*\\band\\b| has unique | has:");
 
@@ -70,6 +70,11 @@ public final class Phrasings {
 
     /** A longer sentence is a list of attributes, or none that people say. */
     private static final int LONGEST_SAID = 1_500;
+
+    /** "Bikes are lent for a period of time", or from one day to another: what is told of the lending, and no entity. */
+    private static final Pattern FOR_A_WHILE = Pattern.compile(
+            "(?i)(?!.* is an? ).* (?:for (?:an?|some|any) (?:(?:limited|certain|given|fixed|short|long|set) )?(?:period|length|amount|stretch|while|time)(?: of time)?"
+                    + "|(?:in|at|on|to|by|for|with) (?:exactly one|one|an?) \\p{L}+(?: \\p{L}+)? from (?:one|an?|a certain|a given) (?:day|date|moment|time) (?:to|until|till) .*)\\.?");
 
     private static final Pattern EACH_BEHIND = Pattern.compile(
             "(?i)[^:;,]+ (?:is|are|was|were|can be|may be|must be) \\p{L}+ (?:after|before|during|at|in|on|by) (?:each|every) [^:;,]+");
@@ -227,6 +232,11 @@ public final class Phrasings {
         if (kind.isPresent()) {
             return kind; // "a conductor is a musician too"
         }
+        if (FOR_A_WHILE.matcher(Quoted.masked(sentence)).matches()) {
+            return Optional.of(
+                    new Phrasing.Refused("how long it lasts is told by two attributes: … has from: date, [until]: date."
+                            + " Where each time counts it is a thing of its own, as a loan is"));
+        }
         boolean several = JoinedSentences.isIn(Quoted.masked(sentence));
         Optional<Phrasing> parts = several
                 ? JoinedSentences.ofOneSubject(sentence, relations::subjectEnd, this::readingOfPart)
@@ -259,6 +269,10 @@ public final class Phrasings {
     }
 
     private Optional<Phrasing> readingOfPart(String sentence) {
+        Optional<Phrasing> otherSide = sentence.indexOf(':') < 0 ? relations.otherSide(sentence) : Optional.empty();
+        if (otherSide.isPresent()) {
+            return otherSide;
+        }
         return isCanonical(Quoted.masked(sentence)) && !JoinedSentences.isIn(Quoted.masked(sentence))
                 ? Optional.of(Phrasing.ReadAs.of(Character.toUpperCase(sentence.charAt(0))
                         + sentence.substring(1).replaceFirst("\\.*$", ".")))

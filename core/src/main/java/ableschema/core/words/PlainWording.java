@@ -36,6 +36,47 @@ final class PlainWording {
                     "gets|get|receives|receive|given",
                     "\\b(?:gets?|receives?|is given|are given) (?=(?:an? |its |their )(?:own |unique )*(?:\\p{L}+ )?(?:number|code|name|id|label|title|date|status|password|colour|color)\\b)",
                     "has "),
+            plainer(
+                    "it",
+                    "\\b(exactly one|one|an?) (\\p{L}+(?: \\p{L}+)?)(,? and .*?\\b(?:unique|numbered|told apart|identified|known)\\b.*? (?:within|inside|in|per|on|of|at)) it(?=\\.?$)",
+                    "$1 $2$3 its $2"),
+            plainer(
+                    "addition|additionally|furthermore|moreover|besides",
+                    "(?:^|(?<=\\b(?:has|have|is|are|can|may|must)),? )(?:in addition|additionally|furthermore|moreover|besides),? (?=\\S)",
+                    " "),
+            plainer(
+                    "not",
+                    "^not (?:every|each) (\\p{L}+(?: \\p{L}+)?) (?:has|needs) (?=(?:an?|the|its) )",
+                    "A $1 may have "),
+            plainer(
+                    "not",
+                    "^not all (?:of )?(?:the |our )?(\\p{L}+(?: \\p{L}+)?) (?:have|need) (?=(?:an?|the|their) )",
+                    "All $1 may have "),
+            plainer(
+                    "all|both|any|several",
+                    "(\\b(?:is|be) an? [^;:]*? or an? [^;:,]*),? or (?:all|both|any|several)(?: of (?:these|them|those))?(?=\\.?$)",
+                    "$1"),
+            plainer(
+                    "which|whom",
+                    "(?<=\\b(?:many|several|multiple|more|any number of|\\d) )(\\p{L}+(?: \\p{L}+)?),? each of (?:which|whom) (?=(?:has|is|belongs|can|may|must)\\b)",
+                    "$1, and all $1 "),
+            plainer(
+                    "who|which",
+                    "^([^,;]* ((?:\\p{L}+ )?\\p{L}+s)), (?:who|which) (?=(?:(?!is|has|was|are|were)\\p{L}+ (?:for|in|at|on|with|to|from) |(?:have|can|may|must) (?!be\\b|not\\b)))",
+                    "$1, and all $2 "),
+            plainer(
+                    "never|unique",
+                    "\\b(?:an?|its|their|the) (\\p{L}+(?: \\p{L}+)?),? and \\1(?:s|es) (?:are|must be|have to be) (?:always )?(?:unique|never (?:re-?used|repeated|(?:used|given|issued|assigned) (?:twice|again)))(?=\\.?$)",
+                    "a unique $1"),
+            plainer("there's", "^there's (?=\\S)", "There is "),
+            plainer(
+                    "our|my|these|the|their",
+                    "^(?:each|every one|all|both|our|my|all our)(?: of (?:our|my|these|the|their))? ((?:\\p{L}+ )?(?:\\p{L}+s|people|children|men|women)) (?=(?:has|have|is|are|can|may|must) )",
+                    "All $1 "),
+            plainer(
+                    "none|nobody",
+                    "\\b(?:exactly )?(?:one|an?) (\\p{L}+(?: \\p{L}+)?),? or (?:(?:by|to|in|on|at|of|for|from|with) )?(?:none|nobody|no one)(?: at all)?(?=\\.?$)",
+                    "at most one $1"),
             plainer("persons", "\\bpersons\\b", "people"),
             plainer(
                     "always|usually|normally|typically|generally|obviously",
@@ -83,8 +124,8 @@ final class PlainWording {
                     "at most one $1"),
             plainer("same", "^(?:one and )?the same (?=\\p{L}+(?: \\p{L}+)? (?:can|may|might|could)\\b)", "A "),
             plainer(
-                    "recorded|noted|kept|stored|known|needed|registered",
-                    "^for (?:each|every|an?|any) (\\p{L}+(?: (?!(?:the|an?|its|their) )\\p{L}+)?),? (?!(?:at|exactly|one|two|three|\\d)\\b)(.+?) (?:is|are|must be|has to be|have to be) (?:recorded|noted|kept|stored|known|needed|registered)(?=\\.?$)",
+                    "recorded|noted|kept|stored|known|needed|registered|measured|determined|entered",
+                    "^for (?:each|every|an?|any) (\\p{L}+(?: (?!(?:the|an?|its|their) )\\p{L}+)?),? (?!(?:at|exactly|one|two|three|\\d)\\b)(.+?) (?:is|are|must be|has to be|have to be) (?:recorded|noted|kept|stored|known|needed|registered|measured|determined|entered|written down)(?=\\.?$)",
                     "Each $1 has $2"),
             plainer(
                     "never",
@@ -145,7 +186,7 @@ final class PlainWording {
                     "^two (?:different |distinct )?(.+?) (?:can |may |must )?(?:never|not|cannot) (?:have|share) the same (?=\\S)",
                     "No two $1 have the same "),
             plainer("text|string", "\\((?:text|string) (?:of )?(?:up to|at most|max\\.?) (?=\\d)", "(up to "),
-            plainer("be|is|are", "\\b(be|is|are) an? (\\p{L}+ (?:of|in|at|for|on|to)) " + COUNTED, "$1 $2 "),
+            plainer("be|is|are", "\\b(be|is|are) (?:an?|the) (\\p{L}+ (?:of|in|at|for|on|to)) " + COUNTED, "$1 $2 "),
             plainer("and|also|so|then|note|course", "^(?:and|also|so|then|note that|of course),? (?=\\S)", ""),
             plainer("too|well", ",? (?:too|as well)(?=\\.?$)", ""),
             plainer(
@@ -158,7 +199,7 @@ final class PlainWording {
             plainer(SIGNS, " ?< ?(?=-?\\d)", " must be less than "),
             plainer(
                     "been",
-                    " (?:has|have) been (?=\\p{L}+(?:ed|en|wn|ught|old|aid|ade|ent) (?:by|in|on|at|to|from|for|with)\\b)",
+                    " (?:has|have) been (?=(?:\\p{L}+(?:ed|en|wn|ught|old|eld|aid|ade|ent|ept|ilt|ound|orn|ung)|cut|put|set|read|lost|shot|cast|done|won) (?:by|in|on|at|to|from|for|with|into|out of)\\b)",
                     " is "),
             plainer(
                     "otherwise|nothing",
@@ -195,7 +236,7 @@ final class PlainWording {
             plainer(
                     "each",
                     "(?<=\\b(?:many|several|multiple|more|any number of|\\d) )(\\p{L}+(?: \\p{L}+)?),? each (?:with|having) (?:(?:its|their|his|her|an?) (?:own )?)?(\\p{L}.*)",
-                    "$1; all $1 have a $2"),
+                    "$1, and all $1 have a $2"),
             plainer(
                     "if|once|when|after",
                     ",? and,? (?:if|once|when|after) \\p{L}+(?: \\p{L}+)?, (?:an? |the )?(?=\\S)",

@@ -115,6 +115,11 @@ final class RelationPhrasings {
             "(?:who|which|that|whose|where|when|if|of|in|on|at|by|for|to|from|with|without|into|about|over|under|above|below|after|before|between|against|until|since|aged|older|younger|like|than)\\b",
             CASE);
 
+    /** A verb with something behind it, as stands behind "school classes", and not behind "referee leads". */
+    private static final Pattern VERBAL = Pattern.compile(
+            "(?!(?:an?|the|its|their|one|two|three|some|many|several|all|any|no|more|at|up|exactly|only|and|or|of|in|on|for|by|with|to|from)\\b)\\p{L}+ \\S",
+            CASE);
+
     private static final int MOST_WORDS = 3;
 
     private final SaidNouns said;
@@ -138,7 +143,8 @@ final class RelationPhrasings {
         Matcher second = SECOND.matcher(Quoted.masked(clauses));
         boolean two = second.find();
         Optional<SaidClause> forth = clause(two ? clauses.substring(0, second.start()) : clauses);
-        Optional<SaidClause> back = two ? clause(clauses.substring(second.end())) : Optional.empty();
+        Optional<SaidClause> back =
+                two ? clause(clauses.substring(second.end())).map(other -> ofSame(forth, other)) : Optional.empty();
         if (forth.isEmpty() || two && back.isEmpty()) {
             return Optional.empty();
         }
@@ -158,7 +164,7 @@ final class RelationPhrasings {
         }
         String end = (options.isEmpty() ? "" : " " + options) + ".";
         if (!two && options.isEmpty()) {
-            Optional<Phrasing> longer = ofLongerName(forth.get());
+            Optional<Phrasing> longer = ofLongerName(forth.get()).or(() -> ofShorterName(forth.get()));
             if (longer.isPresent()) {
                 return longer;
             }
@@ -208,6 +214,17 @@ final class RelationPhrasings {
                 && clause(sentence.strip().replaceFirst("\\.+$", ""))
                         .flatMap(check::slip)
                         .isPresent();
+    }
+
+    /** "A site has several gauges" leads to tide gauges, where these are the only ones known, or to things of their own. */
+    private Optional<Phrasing> ofShorterName(SaidClause clause) {
+        return said.inFull(clause.object()).map(entity -> {
+            boolean one = inNumber(clause.object(), clause.cardinality()).equals(said.one(clause.object()));
+            String noun = one ? said.nouns().one(entity) : said.nouns().many(entity);
+            return new Phrasing.Either(List.of(
+                    ReadAs.of("E" + clause.with(clause.cardinality(), noun).said() + "."),
+                    ReadAs.of("E" + clause.said() + ".")));
+        });
     }
 
     /** Whether a sentence leads to something whose name ends in that of a known entity, and is none itself. */
@@ -319,6 +336,19 @@ final class RelationPhrasings {
                 && Spelling.distance(third, first.subject()) > 2;
     }
 
+    /** Where "a tide gauge stands at one site", the gauges that a site has are tide gauges. */
+    private SaidClause ofSame(Optional<SaidClause> forth, SaidClause back) {
+        return forth.filter(each -> isShortFor(back, each))
+                .map(each -> back.with(back.cardinality(), inNumber(each.subject(), back.cardinality())))
+                .orElse(back);
+    }
+
+    private boolean isShortFor(SaidClause back, SaidClause forth) {
+        return said.one(forth.object()).equals(back.subject())
+                && !said.isEntity(back.object())
+                && forth.subject().endsWith(" " + said.one(back.object()));
+    }
+
     /** Whether a clause says the other reading of what another says: of the same two entities, the other way round. */
     boolean isInverse(String clause, String other) {
         Optional<SaidClause> forth = clause(clause);
@@ -326,7 +356,7 @@ final class RelationPhrasings {
         return forth.isPresent()
                 && back.isPresent()
                 && said.one(forth.get().object()).equals(back.get().subject())
-                && said.one(back.get().object()).equals(forth.get().subject());
+                && (said.one(back.get().object()).equals(forth.get().subject()) || isShortFor(back.get(), forth.get()));
     }
 
     /** Where the subject of a sentence ends and its verb begins; 0 where that is not seen. */
@@ -514,8 +544,15 @@ final class RelationPhrasings {
             }
             space = next;
         }
-        int first = text.indexOf(' ');
-        return plural && first > 0 && said.isPlural(text.substring(0, first)) ? first : 0;
+        int end = text.indexOf(' ');
+        for (int words = 0; plural && end > 0 && words < MOST_WORDS; words++) { // "School classes book"
+            if (said.isPlural(text.substring(0, end))
+                    && (words == 0 || VERBAL.matcher(text.substring(end + 1)).lookingAt())) {
+                return end;
+            }
+            end = text.indexOf(' ', end + 1);
+        }
+        return 0;
     }
 
     /** A verb as it goes with one: "belong to" is "belongs to". */

@@ -57,7 +57,7 @@ final class RulePhrasings extends SentenceForms {
     /** What may be left out, and what it is then. */
     private void left() {
         String optional = "(?:is|are) optional|may be (?:unknown|empty|missing|left out|left empty)"
-                + "|can be (?:unknown|empty|missing|left out|left empty)|is not always known|need not be (?:known|given)";
+                + "|can be (?:unknown|empty|missing|left out|left empty)|is not always known|(?:is|are) not (?:mandatory|required|compulsory|obligatory|necessary)|(?:need not|needn't|does not have to|do not have to|doesn't have to|don't have to) be (?:known|given|filled in|there|present)";
         form("(.+?) (?:" + optional + ")", m -> attributes.fact(m.group(1), ""));
         form(
                 "(.+?), (?:if|where|when) (?:there is one|it has one|known|given|any|present), (?:must be|is|has to be) unique",

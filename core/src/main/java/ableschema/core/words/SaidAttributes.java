@@ -46,7 +46,7 @@ final class SaidAttributes {
         Matcher ofMany = OF_MANY.matcher(phrase);
         Optional<Meant> inFull = said.ownerOf(List.of(phrase))
                 .map(owner -> new Meant(said.nouns().one(owner), SaidNouns.attribute(owner, phrase)));
-        if (inFull.isPresent() || COUNTED.matcher(phrase).matches()) {
+        if (inFull.isPresent() || isCount(phrase, of)) {
             return inFull;
         }
         if (of.matches()) {
@@ -62,6 +62,12 @@ final class SaidAttributes {
             return Optional.empty();
         }
         return behindItsEntity(phrase, false).or(() -> ofTheOnlyOne(phrase)).or(() -> behindItsEntity(phrase, true));
+    }
+
+    /** "The number of seats of a venue" is an attribute where no seats are known of. */
+    private boolean isCount(String phrase, Matcher of) {
+        return COUNTED.matcher(phrase).matches()
+                && !(of.matches() && !said.isEntity(of.group(1).replaceFirst("(?i).*number of ", "")));
     }
 
     /** "Email addresses" are the email address of whatever has one, and "the length" what is measured in metres, where nothing else has it. */

@@ -57,6 +57,11 @@ final class SaidItem {
             "(.+?),? (?:which|that) (?:must be|is|are|has to be|should be|may be|can be) (unique|optional|empty|unknown|missing|positive|(?:at least|at most|greater than|less than|more than) -?\\d+)",
             CASE);
 
+    /** "A name (required)", as all are that are not said to be optional. */
+    private static final Pattern NEEDED = Pattern.compile(
+            "(.+?) ?\\((?:required|mandatory|obligatory|compulsory|needed|not (?:null|optional|empty)|always (?:known|given|there)|must be (?:given|known|there|filled in))\\)",
+            CASE);
+
     private static final String SIGNS = "(?:digits?|characters?|letters?|signs?)";
 
     private static final Pattern SIZED = Pattern.compile(
@@ -104,7 +109,7 @@ final class SaidItem {
 
     /** The item as the grammar has it: {@code [caption]: text 200}. */
     static String item(String member) {
-        String name = SaidNouns.bare(member);
+        String name = SaidNouns.bare(member).replaceFirst("(?i) of (?:its|their|his|her) ", " of ");
         boolean optional = name.matches("(?i)(?:optional(?:ly)?|possibly|maybe|perhaps) .*");
         if (optional) {
             name = SaidNouns.bare(name.replaceFirst("(?i)^\\w+ ", ""));
@@ -150,6 +155,10 @@ final class SaidItem {
         if (told.matches()) {
             optional = true;
             name = told.group(1);
+        }
+        Matcher needed = NEEDED.matcher(name);
+        if (needed.matches()) {
+            return item(needed.group(1));
         }
         Matcher bracket = Pattern.compile("(.+?) ?\\((?:optional|if known|may be empty|nullable)\\)", CASE)
                 .matcher(name);

@@ -175,6 +175,18 @@ final class SaidNouns {
         return Optional.empty();
     }
 
+    /** The one known entity whose name ends in a noun that is none: the tide gauge of "gauge"; empty where several do. */
+    Optional<Entity> inFull(String phrase) {
+        String tail = " " + one(phrase).toLowerCase(Locale.ROOT);
+        if (isEntity(phrase) || phrase.indexOf('"') >= 0) {
+            return Optional.empty();
+        }
+        List<Entity> longer = design.entities().stream()
+                .filter(each -> each.name().toLowerCase(Locale.ROOT).endsWith(tail))
+                .toList();
+        return longer.size() == 1 ? Optional.of(longer.get(0)) : Optional.empty();
+    }
+
     /** The members of a list, with its commas and "and", brackets and quotes respected. */
     static List<String> members(String list) {
         String masked = masked(list);

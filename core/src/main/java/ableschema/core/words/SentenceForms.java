@@ -3,7 +3,6 @@ package ableschema.core.words;
 import ableschema.core.words.Phrasing.ReadAs;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
@@ -18,6 +17,9 @@ abstract class SentenceForms {
 
     private static final Pattern SENTENCE =
             Pattern.compile(" (?:has|have|is|are|that|which|who|can|may|must) ", Pattern.CASE_INSENSITIVE);
+
+    private static final Pattern DEFINITION =
+            Pattern.compile(" (?:(?:an?|the) .*|\\p{L}+(?: \\p{L}+)? (?:who|that|which) .*)", Pattern.CASE_INSENSITIVE);
 
     private static final Pattern AUXILIARY = Pattern.compile(
             " +(?:is|are|was|were|has|have|can|may|must)(?: not)?(?: (?:be|to be|come|lie|always|never))* +",
@@ -64,7 +66,7 @@ abstract class SentenceForms {
         for (int i = 1; i <= cut.matcher().groupCount(); i++) {
             String part = " " + Quoted.masked(cut.group(i)) + " ";
             boolean auxiliary = AUXILIARY.matcher(part).matches();
-            boolean definition = i == 2 && part.toLowerCase(Locale.ROOT).matches(" an? .*");
+            boolean definition = i == 2 && DEFINITION.matcher(part).matches();
             if (!auxiliary && !definition && SENTENCE.matcher(part).find()) {
                 return false;
             }
