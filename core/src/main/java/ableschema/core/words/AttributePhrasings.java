@@ -174,6 +174,9 @@ final class AttributePhrasings {
         if (TOLD.matcher(Quoted.masked(has.group(1))).find() || masked.startsWith("to ")) {
             return Optional.empty(); // "not all of them have to be": no attribute is spoken of
         }
+        if (members.size() == 1 && NUMBER_OF.matcher(members.get(0)).matches() && !heading) {
+            return numberOf(has.group(1), members.get(0));
+        }
         if (counted && !heading || Quoted.masked(has.group(1)).contains(";") || members.isEmpty()) {
             return Optional.empty();
         }
@@ -195,6 +198,15 @@ final class AttributePhrasings {
         }
         Matcher modal = MODAL.matcher(has.group(1));
         return modal.matches() ? attributes(modal.group(1), list, true) : attributes(has.group(1), list);
+    }
+
+    /** "Has a number of pieces": how many there are, or a number that is known of it. */
+    private Optional<Phrasing> numberOf(String noun, String number) {
+        String counted = number.replaceFirst("(?i).*number of ", "");
+        String one = said.one(noun);
+        ReadAs many = ReadAs.of("Each " + one + " has any number of " + said.many(counted) + ".");
+        ReadAs known = ReadAs.of("Each " + one + " has " + SaidNouns.bare(number) + ".");
+        return said.isEntity(counted) ? Optional.of(many) : Optional.of(new Phrasing.Either(List.of(known, many)));
     }
 
     /** What begins so lists attributes, as the grammar does, unless they have articles. */
@@ -285,8 +297,10 @@ final class AttributePhrasings {
 
     private static final Pattern PRESET = Pattern.compile("(?:-?[\\d.]+|\\p{L}+) by default", CASE);
 
+    private static final Pattern MARK = Pattern.compile("unique|secret|personal|optional|required|mandatory", CASE);
+
     private static final Pattern OF_A_KIND = Pattern.compile(
-            "an? \\p{L}+(?: \\p{L}+)?, (?:who|which) (?:is|must be|has to be) (?:also )?an? \\p{L}+(?: \\p{L}+)?\\.?",
+            "an? \\p{L}+(?: \\p{L}+)?,? (?:who|which) (?:is|must be|has to be) (?:also )?an? \\p{L}+(?: \\p{L}+)?\\.?",
             CASE);
 
     /** "A number of seats, at least 1" is one attribute. */
@@ -296,7 +310,8 @@ final class AttributePhrasings {
             int last = joined.size() - 1;
             if (last >= 0
                     && (BOUND.matcher(member).matches()
-                            || PRESET.matcher(member).matches())) {
+                            || PRESET.matcher(member).matches()
+                            || MARK.matcher(member).matches())) {
                 joined.set(last, joined.get(last) + " " + member);
             } else {
                 joined.add(member);

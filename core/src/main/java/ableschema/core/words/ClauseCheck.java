@@ -34,6 +34,8 @@ final class ClauseCheck {
             "(?:same|own|such|others?|another|each other|one another|it|them|him|her|themselves|itself|something|someone|somebody|anything|everything)(?: .*)?",
             CASE);
 
+    private static final Pattern AGE = Pattern.compile("\\p{L}+ (?:olds?|longs?|wides?|highs?|deeps?|talls?)", CASE);
+
     private static final Pattern NUMBER_OF = Pattern.compile(
             "(?:(?:total|maximum|minimum|average) )?(?:number|amount|quantity|sum|percentage|share) of .*", CASE);
 
@@ -173,7 +175,7 @@ final class ClauseCheck {
         boolean lasting =
                 PERIODS.contains(noun) && LASTING.matcher(clause.verb()).matches();
         boolean value = VALUE.matcher(noun).matches();
-        return (value || lasting || UNITS.contains(noun))
+        return (value || lasting || UNITS.contains(noun) || AGE.matcher(noun).matches())
                 && said.entity(clause.object()).isEmpty();
     }
 
@@ -197,6 +199,13 @@ final class ClauseCheck {
                 && said.entity(clause.object()).isEmpty()) {
             return Optional.of(new Phrasing.Refused(
                     "are the kinds things of their own, or values of an attribute? Say it of what they are kinds of",
+                    clause.object()));
+        }
+        if (object.matches("(?i)(?:unique|optional|mandatory) .*")
+                && said.entity(clause.object()).isEmpty()) {
+            return Optional.of(new Phrasing.Refused(
+                    "is it an attribute? Say: Each " + clause.subject() + " has "
+                            + object.replaceFirst("(?i)^(\\p{L}+) (.*)", "$2 ($1)"),
                     clause.object()));
         }
         if (NUMBER_OF.matcher(object).matches() && said.entity(clause.object()).isEmpty()) {

@@ -86,7 +86,7 @@ final class Counts {
                     "(?:zero|none|no),? (?:one,? )?or (?:more|many|several)|any number of"
                             + "|an unlimited number of|a number of|lots of|numerous|several|many|multiple|some|various",
                     (a, b) -> Cardinality.ANY_NUMBER),
-            way("N or N", (a, b) -> new Cardinality(Math.min(a, b), Math.max(a, b))),
+            way("N or N", (a, b) -> new Cardinality(a, b == a + 1 ? b : 0)), // "2 or 4" leaves out 3
             way("N or more", (a, b) -> new Cardinality(a, MANY)),
             way("N or (?:fewer|less)", (a, b) -> new Cardinality(0, a)),
             way(

@@ -81,7 +81,8 @@ final class FactPhrasings extends SentenceForms {
                 m -> readAs("Each " + said.one(m.group(1)) + " is a kind of " + said.one(m.group(2)) + "."));
         form(
                 "(\\p{L}[\\p{L}, ]*? and \\p{L}[\\p{L} ]*?) are (?:both |all )?(\\p{L}[\\p{L} ]*)",
-                m -> SaidNouns.members(m.group(1)).stream().allMatch(said::isPlural) && said.isPlural(m.group(2))
+                m -> SaidNouns.members(m.group(1)).stream().allMatch(said::isPlural)
+                                && (said.isPlural(m.group(2)) || said.isUncounted(m.group(2)))
                         ? kindsOf(m.group(2), m.group(1))
                         : Optional.empty());
         form(
@@ -90,7 +91,7 @@ final class FactPhrasings extends SentenceForms {
                         ? kindsOf(m.group(1), m.group(2))
                         : Optional.empty());
         form(
-                "(?:an? |the )?(\\p{L}[\\p{L} -]*?) is (an? \\p{L}.* (?:of|that|who|which|where|in which|for) .*)",
+                "(?:an? |the )?(\\p{L}[\\p{L} -]*?) is ((?:an?|one) \\p{L}.* (?:of|that|who|which|where|in which|for) .*)",
                 m -> definition(m.group(1), m.group(2)));
         form(
                 "an? (\\p{L}[\\p{L} -]*?) is (the (?!" + RECKONED + ")\\p{L}+ of an? \\p{L}.*)",

@@ -1,5 +1,6 @@
 package ableschema.core.words;
 
+import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
@@ -13,27 +14,31 @@ final class MeasurePhrasings extends SentenceForms {
             + "|some|several|a (?:certain )?number of)";
 
     /** What each measures, by the verb in its plain form and by the adjective. */
-    private static final Map<String, String> MEASURED = Map.of(
-            "last", "duration",
-            "take", "duration",
-            "weigh", "weight",
-            "cost", "price",
-            "long", "length",
-            "wide", "width",
-            "high", "height",
-            "tall", "height",
-            "deep", "depth",
-            "heavy", "weight");
+    private static final Map<String, String> MEASURED = Map.ofEntries(
+            Map.entry("last", "duration"),
+            Map.entry("take", "duration"),
+            Map.entry("weigh", "weight"),
+            Map.entry("cost", "price"),
+            Map.entry("long", "length"),
+            Map.entry("wide", "width"),
+            Map.entry("high", "height"),
+            Map.entry("tall", "height"),
+            Map.entry("deep", "depth"),
+            Map.entry("heavy", "weight"),
+            Map.entry("old", "age"));
 
     private static final Map<String, String> COMPARED = Map.of(
-            "longer", "long", "wider", "wide", "higher", "high", "taller", "tall", "deeper", "deep", "heavier",
-            "heavy");
+            "older", "old", "longer", "long", "wider", "wide", "higher", "high", "taller", "tall", "deeper", "deep",
+            "heavier", "heavy");
+
+    private static final List<String> BORN =
+            List.of("date of birth", "birth date", "birthday", "birthdate", "year of birth");
 
     private final SaidNouns said;
     private final SaidAttributes attributes;
 
     MeasurePhrasings(SaidNouns said, SaidAttributes attributes) {
-        super("lasts?|takes?|weighs?|costs?|long|wide|high|tall|deep|heavy|" + String.join("|", COMPARED.keySet()));
+        super("lasts?|takes?|weighs?|costs?|old|long|wide|high|tall|deep|heavy|" + String.join("|", COMPARED.keySet()));
         this.said = said;
         this.attributes = attributes;
         String may = "(?:(?:can|may|must|should|has to|have to) )?";
@@ -45,7 +50,7 @@ final class MeasurePhrasings extends SentenceForms {
                 m -> preset(m.group(1), m.group(2), m.group(3), m.group(4)));
         form(
                 "(?:an? |each |every |all )?(.+?) " + may + "(?:is|are|be) " + BOUNDS
-                        + " (\\p{L}+) (long|wide|high|tall|deep|heavy)",
+                        + " (\\p{L}+) (long|wide|high|tall|deep|heavy|old)",
                 m -> measured(m.group(1), m.group(4), m.group(2), m.group(3)));
         form(
                 "(?:an? |each |every |all |the )?(.+?) (?:can|may|must|should)( ?not|n't)? be ("
@@ -77,6 +82,12 @@ final class MeasurePhrasings extends SentenceForms {
         }
         String measure = MEASURED.get(by.toLowerCase(Locale.ROOT));
         String one = said.one(noun);
+        Optional<String> born =
+                BORN.stream().flatMap(each -> attributes.of(one, each).stream()).findFirst();
+        if (measure.equals("age") && born.isPresent()) {
+            return refused("an age is worked out from the " + born.get()
+                    + ", and is another every day; what holds for it is checked where rows are made");
+        }
         String name = attributes.of(one, measure).orElse(measure + " in " + unit.toLowerCase(Locale.ROOT));
         return readAs("Each " + one + " has " + SaidItem.item(name + bounded(bounds)) + ".");
     }

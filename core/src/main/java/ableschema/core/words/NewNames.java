@@ -28,6 +28,13 @@ final class NewNames {
             "(?:" + BEGINNINGS + ") .*|.* (?:" + WITHIN + ") .*|.* (?:" + WITHIN + ")|\\d+ .*|.* \\d+ .*",
             Pattern.CASE_INSENSITIVE);
 
+    /** What is said of a name and is none: "a licence number, unique and secret". */
+    private static final Pattern TOLD = Pattern.compile(
+            "(?:certain|same|unique|mandatory|required|corresponding|respective|different|various|following) .*"
+                    + "|.* (?:additionally|respectively|directly|currently|regularly|automatically|possibly|optionally|immediately|separately|individually)"
+                    + "|unique|secret|optional|required|mandatory|personal|it|they|them|one|none|others?|same|all|any|both",
+            Pattern.CASE_INSENSITIVE);
+
     /** One end of a period or a way. */
     private static final Pattern END = Pattern.compile(
             "(?:from|to|until) (?:date|day|time|year|month|place|city|station|page)", Pattern.CASE_INSENSITIVE);
@@ -57,8 +64,10 @@ final class NewNames {
                 .map(Attribute::name)
                 .filter(name -> !END.matcher(name).matches());
         return Stream.concat(
-                        entity.filter(name -> ENTITY.matcher(name).matches()),
-                        attributes.filter(name -> ATTRIBUTE.matcher(name).matches()))
+                        entity.filter(name -> ENTITY.matcher(name).matches()
+                                || TOLD.matcher(name).matches()),
+                        attributes.filter(name -> ATTRIBUTE.matcher(name).matches()
+                                || TOLD.matcher(name).matches()))
                 .findFirst();
     }
 }

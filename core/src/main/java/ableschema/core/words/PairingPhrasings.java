@@ -28,6 +28,9 @@ final class PairingPhrasings extends SentenceForms {
                 two + ",? the (.+) (?:is|are) (?:given|stored|recorded|kept|noted|registered|known)",
                 m -> known(m.group(1), m.group(2), m.group(3)));
         form(
+                "(?:in|for|at|during) (?:an?|each|every) (.+?),? (?:each|every) (.+?) (?:gets|has|receives|is given|scores|reaches) ((?:an?|its|their) .+)",
+                m -> known(m.group(1), m.group(2), m.group(3)));
+        form(
                 "the (.+?) of (?:each|every) (.+?) (?:in|on|at|by|per|to|for) (?:an?|the|each|every) (.+?) (?:is|are) (?:stored|recorded|kept|noted|registered)",
                 m -> known(m.group(2), m.group(3), m.group(1)));
     }

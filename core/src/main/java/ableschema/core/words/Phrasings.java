@@ -39,6 +39,9 @@ public final class Phrasings {
     private static final Pattern TWO_OBJECTS = Pattern.compile(
             "(?i)each [^;:]* (?:exactly |at least |at most )?(?:one|\\d+) \\p{L}+(?: \\p{L}+)?,? and (?:exactly |at least |at most )?(?:one|\\d+) \\p{L}+(?: \\p{L}+)?\\.?");
 
+    private static final Pattern IDENTIFIED =
+            Pattern.compile("each .* is identified by its (.*?)\\.?", Pattern.CASE_INSENSITIVE);
+
     private static final Pattern LISTS = Pattern.compile("[;:,(]");
 
     /** "Each rating is given by one cook to one recipe." */
@@ -77,7 +80,7 @@ public final class Phrasings {
                     + "|(?:in|at|on|to|by|for|with) (?:exactly one|one|an?) \\p{L}+(?: \\p{L}+)? from (?:one|an?|a certain|a given) (?:day|date|moment|time) (?:to|until|till) .*)\\.?");
 
     private static final Pattern EACH_BEHIND = Pattern.compile(
-            "(?i)[^:;,]+ (?:is|are|was|were|can be|may be|must be) \\p{L}+ (?:after|before|during|at|in|on|by) (?:each|every) [^:;,]+");
+            "(?i)[^:;,]+ (?:is|are|was|were|can be|may be|must be) \\p{L}+ (?:after|before|during|at|in|on|by|(?<!^(?:an?|the|each|every|one) [^:;,]{1,80} )(?:for|to|with|from)) (?:each|every) [^:;,]+");
 
     /** "Each row has seats", which are no attribute where seats are known of. */
     private static final Pattern HAS_ONLY = Pattern.compile("(?i)each [^;:,()]+? has (\\p{L}+(?: \\p{L}+)?)\\.?");
@@ -95,6 +98,8 @@ public final class Phrasings {
     private final PairingPhrasings pairings;
     private final AttributePhrasings attributes;
     private final RelationPhrasings relations;
+    private final ShortNouns shortNouns;
+    private final boolean last;
 
     public Phrasings(Design design) {
         this(design, Set.of(), false);
@@ -116,6 +121,8 @@ public final class Phrasings {
         this.facts = new FactPhrasings(said, spoken);
         this.rules = new RulePhrasings(said, spoken);
         this.pairings = new PairingPhrasings(design, said);
+        this.shortNouns = new ShortNouns(said, relations);
+        this.last = last;
         this.deletions = new DeletionPhrasings(design, said);
     }
 
@@ -178,7 +185,8 @@ public final class Phrasings {
         if (otherSide.isPresent()) {
             return otherSide.get();
         }
-        if (sentence.isEmpty() || stands && !isOfSeveral(sentence, masked)) {
+        boolean identified = last && isByNewAttributes(sentence);
+        if (sentence.isEmpty() || stands && !identified && !isOfSeveral(sentence, masked)) {
             boolean relation = masked.regionMatches(true, 0, "each ", 0, 5) && masked.indexOf(':') < 0;
             Optional<Phrasing> slip = relation ? relations.slipOfName(sentence) : Optional.empty();
             return slip.orElseGet(() -> asItStands(masked));
@@ -186,8 +194,16 @@ public final class Phrasings {
         readingsLeft = MOST_READINGS;
         Optional<Phrasing> found = sentence.length() > LONGEST_SAID ? attributes.of(sentence) : reading(sentence);
         return found.filter(each -> !isTheSame(each, sentence))
+                .map(shortNouns::inFull)
                 .map(each -> ofKind(sentence, each))
                 .orElseGet(() -> asItStands(masked));
+    }
+
+    /** Whether it is identified by what nobody has spoken of, and is no entity. */
+    private boolean isByNewAttributes(String sentence) {
+        Matcher identified = IDENTIFIED.matcher(sentence);
+        return identified.matches()
+                && SaidNouns.members(identified.group(1)).stream().noneMatch(said::isEntity);
     }
 
     private static Phrasing asItStands(String masked) {

@@ -42,7 +42,7 @@ final class PlainWording {
                     "$1 $2$3 its $2"),
             plainer(
                     "addition|additionally|furthermore|moreover|besides",
-                    "(?:^|(?<=\\b(?:has|have|is|are|can|may|must)),? )(?:in addition|additionally|furthermore|moreover|besides),? (?=\\S)",
+                    "(?:^|(?<=\\b(?:has|have|is|are|can|may|must)),? )(?:in addition|additionally|furthermore|moreover|besides),? (?=\\S)| (?:in addition|additionally|furthermore|moreover|besides)(?= (?:has|have|is|are|can|may|must)\\b)",
                     " "),
             plainer(
                     "not",
@@ -66,8 +66,26 @@ final class PlainWording {
                     "$1, and all $2 "),
             plainer(
                     "never|unique",
-                    "\\b(?:an?|its|their|the) (\\p{L}+(?: \\p{L}+)?),? and \\1(?:s|es) (?:are|must be|have to be) (?:always )?(?:unique|never (?:re-?used|repeated|(?:used|given|issued|assigned) (?:twice|again)))(?=\\.?$)",
+                    "\\b(?:an?|its|their|the) (\\p{L}+(?: \\p{L}+)?),? and (?:(?:the|their|all) )?(?:\\p{L}+ )?\\1(?:s|es) (?:are|must be|have to be) (?:always )?(?:unique|never (?:re-?used|repeated|(?:used|given|issued|assigned) (?:twice|again)))(?=\\.?$)",
                     "a unique $1"),
+            plainer(
+                    "unique",
+                    "\\b(?:carries|carry|bears?|wears?|shows?|uses?) (?:an?|its|their) (?:own )?unique (?=\\S)",
+                    "has a unique "),
+            plainer(
+                    "optional",
+                    "\\b(?:an?|the|its|their) (\\p{L}+(?: \\p{L}+)?)((?:,| and) [^;]*)?(?:;|,)? (?:but |and |while |where )?(?:the|its|their) \\1 (?:is|are) optional(?=\\.?$)",
+                    "an optional $1$2"),
+            plainer(
+                    "gets|get|receives|receive",
+                    "\\b(?:gets?|receives?) (?=an? \\p{L}+(?: \\p{L}+)? (?:between|from|of (?:at|up)) (?:\\p{L}+ )*-?\\d)",
+                    "has "),
+            plainer("never", "\\b(?:must|may|can|should) never be (?=(?:negative|zero)\\b)", "cannot be "),
+            plainer(
+                    "default",
+                    "[;,] ?(?:and |where )?(?:the )?(\\p{L}+) (?:is|being) the default(?=\\.?$)",
+                    " and $1 by default"),
+            plainer("and", "^(.*\\b(\\p{L}+s)),? and \\2 (?=\\p{L}+ \\p{L})", "$1, and all $2 "),
             plainer("there's", "^there's (?=\\S)", "There is "),
             plainer(
                     "our|my|these|the|their",
@@ -125,7 +143,7 @@ final class PlainWording {
             plainer("same", "^(?:one and )?the same (?=\\p{L}+(?: \\p{L}+)? (?:can|may|might|could)\\b)", "A "),
             plainer(
                     "recorded|noted|kept|stored|known|needed|registered|measured|determined|entered",
-                    "^for (?:each|every|an?|any) (\\p{L}+(?: (?!(?:the|an?|its|their) )\\p{L}+)?),? (?!(?:at|exactly|one|two|three|\\d)\\b)(.+?) (?:is|are|must be|has to be|have to be) (?:recorded|noted|kept|stored|known|needed|registered|measured|determined|entered|written down)(?=\\.?$)",
+                    "^for (?:each|every|an?|any) (\\p{L}+(?: (?!(?:the|an?|its|their|and) )\\p{L}+)?),? (?!(?:and|at|exactly|one|two|three|\\d)\\b)(.+?) (?:is|are|must be|has to be|have to be) (?:recorded|noted|kept|stored|known|needed|registered|measured|determined|entered|written down)(?=\\.?$)",
                     "Each $1 has $2"),
             plainer(
                     "never",
@@ -217,7 +235,10 @@ final class PlainWording {
                     "later|eventually|finally|end",
                     ",? and,? (?:later|eventually|finally|in the end)(?: on)?,? (?=\\S)",
                     ", optional "),
-            plainer("nobody|no", "(?:,? (?:that|which))? (?:nobody|no one) else has(?=\\.?$)", " (unique)"),
+            plainer(
+                    "nobody|no",
+                    "(?:,? (?:that|which))? (?:nobody|no one) else (?:has|(?:may|can|must) have)(?=\\.?$)",
+                    " (unique)"),
             plainer("max|maximum", "\\bmax(?:imum|\\.)? (?=\\d)", "at most "),
             plainer("min|minimum", "\\bmin(?:imum|\\.)? (?=\\d)", "at least "),
             plainer(
@@ -370,7 +391,8 @@ final class PlainWording {
     private static String filled(String plain, Matcher matcher, String text) {
         String filled = plain;
         for (int i = 1; i <= matcher.groupCount(); i++) {
-            filled = filled.replace("$" + i, text.substring(matcher.start(i), matcher.end(i)));
+            filled = filled.replace(
+                    "$" + i, matcher.start(i) < 0 ? "" : text.substring(matcher.start(i), matcher.end(i)));
         }
         return filled;
     }

@@ -108,7 +108,7 @@ final class RelationPhrasings {
             CASE);
 
     private static final Pattern KIND = Pattern.compile(
-            "([^,;]+), (?:who|which) (?:is|must be|has to be) (?:also )?an? (\\p{L}+(?: \\p{L}+)?)\\.?", CASE);
+            "([^,;]+?),? (?:who|which) (?:is|must be|has to be) (?:also )?an? (\\p{L}+(?: \\p{L}+)?)\\.?", CASE);
 
     /** "Patients under 18 need …": what stands here goes with the noun. */
     private static final Pattern NO_BEGINNING = Pattern.compile(
@@ -164,7 +164,7 @@ final class RelationPhrasings {
         }
         String end = (options.isEmpty() ? "" : " " + options) + ".";
         if (!two && options.isEmpty()) {
-            Optional<Phrasing> longer = ofLongerName(forth.get()).or(() -> ofShorterName(forth.get()));
+            Optional<Phrasing> longer = ofLongerName(forth.get());
             if (longer.isPresent()) {
                 return longer;
             }
@@ -214,17 +214,6 @@ final class RelationPhrasings {
                 && clause(sentence.strip().replaceFirst("\\.+$", ""))
                         .flatMap(check::slip)
                         .isPresent();
-    }
-
-    /** "A site has several gauges" leads to tide gauges, where these are the only ones known, or to things of their own. */
-    private Optional<Phrasing> ofShorterName(SaidClause clause) {
-        return said.inFull(clause.object()).map(entity -> {
-            boolean one = inNumber(clause.object(), clause.cardinality()).equals(said.one(clause.object()));
-            String noun = one ? said.nouns().one(entity) : said.nouns().many(entity);
-            return new Phrasing.Either(List.of(
-                    ReadAs.of("E" + clause.with(clause.cardinality(), noun).said() + "."),
-                    ReadAs.of("E" + clause.said() + ".")));
-        });
     }
 
     /** Whether a sentence leads to something whose name ends in that of a known entity, and is none itself. */

@@ -31,7 +31,7 @@ final class SaidItem {
 
     /** "Email unique", "code char(8) primary key", "price decimal(5,2) not null default 12.50". */
     private static final Pattern MARKED = Pattern.compile(
-            "(\\p{L}[^()]*?(?:\\(\\d[^()]*\\)[^()]*?)?),?(?<! (?:is|are|be)) (unique|optional|nullable|null|not null|required|mandatory|(?:primary )?key|default (?:-?[\\d.]+|\\p{L}+))",
+            "(\\p{L}[^()]*?(?:\\(\\d[^()]*\\)[^()]*?)?),?(?<! (?:is|are|be)) (unique|secret|personal|optional|nullable|null|not null|required|mandatory|(?:primary )?key|default (?:-?[\\d.]+|\\p{L}+))",
             CASE);
 
     /** "Minute (1 to 120)". */
@@ -74,8 +74,8 @@ final class SaidItem {
 
     private static final String BOUND = "(-?\\d+(?:\\.\\d+)?)(?: [\\p{L}%°/³²]+)?";
 
-    private static final Pattern RANGE =
-            Pattern.compile("(\\p{L}[\\p{L}\\d -]*?),? (?:from|between) " + BOUND + " (?:to|and) " + BOUND, CASE);
+    private static final Pattern RANGE = Pattern.compile(
+            "(\\p{L}[\\p{L}\\d -]*?)(?: of)?,? (?:from|between) " + BOUND + " (?:to|and) " + BOUND, CASE);
 
     private static final Pattern LIMIT = Pattern.compile(
             "(\\p{L}[\\p{L}\\d -]*?)(?: of)? (at most|at least|no more than|no less than|greater than|more than|less than|up to) "

@@ -9,6 +9,7 @@ import ableschema.core.edit.Compound;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Predicate;
@@ -38,10 +39,11 @@ public final class SpokenLine {
     /** What the sentences of a text tell something of, in the singular and in small letters. */
     public static Set<String> subjects(String text) {
         var phrasings = new Phrasings(Design.EMPTY);
-        return text.lines()
+        return ShortNouns.withoutShort(text.lines()
                 .flatMap(line -> SentencesOfLine.of(line).stream())
-                .flatMap(sentence -> phrasings.subject(sentence.text()).stream())
-                .collect(Collectors.toSet());
+                .flatMap(sentence ->
+                        phrasings.subject(sentence.text()).map(noun -> Map.entry(noun, sentence.text())).stream())
+                .toList());
     }
 
     /**

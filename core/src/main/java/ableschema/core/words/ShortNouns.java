@@ -1,0 +1,110 @@
+package ableschema.core.words;
+
+import ableschema.core.design.Entity;
+import ableschema.core.words.Phrasing.ReadAs;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+
+/** Nouns that are cut short: where tide gauges were spoken of, it is asked whether "a gauge" is one of them. */
+final class ShortNouns {
+
+    private static final Pattern SUBJECT = Pattern.compile("(?:Each|Of each|No two) (.+?)(?: has | is | share |:).*");
+
+    /** "Has a name and a flag" tells that a thing stands for itself. */
+    private static final Pattern DESCRIBED =
+            Pattern.compile(".* (?:has|have) .*(?:,| and ).*", Pattern.CASE_INSENSITIVE);
+
+    private final SaidNouns said;
+    private final RelationPhrasings relations;
+
+    ShortNouns(SaidNouns said, RelationPhrasings relations) {
+        this.said = said;
+        this.relations = relations;
+    }
+
+    /** A reading as it is, and with the nouns in full; an insurance company need not be the company that was meant. */
+    Phrasing inFull(Phrasing phrasing) {
+        if (!(phrasing instanceof ReadAs as)) {
+            return phrasing;
+        }
+        if (as.sentences().stream().anyMatch(each -> each.contains(" is a kind of "))) {
+            return as;
+        }
+        List<String> full = as.sentences().stream().map(this::inFull).toList();
+        return full.equals(as.sentences()) ? as : new Phrasing.Either(List.of(as, new ReadAs(full)));
+    }
+
+    private String inFull(String sentence) {
+        String full = sentence;
+        for (String noun : nouns(sentence)) {
+            Optional<Entity> entity = said.inFull(noun);
+            if (entity.isPresent()) {
+                full = replaced(full, said.many(noun), said.nouns().many(entity.get()));
+                full = replaced(full, said.one(noun), said.nouns().one(entity.get()));
+            }
+        }
+        return full;
+    }
+
+    /** At the beginning of a sentence or of its other side, and at their ends. */
+    private static String replaced(String sentence, String noun, String full) {
+        String quoted = Pattern.quote(noun);
+        return Pattern.compile(
+                        "(?<=^(?:Each|Of each|No two) |; each )" + quoted + "(?=[ :])|(?<= )" + quoted + "(?=[.;])",
+                        Pattern.CASE_INSENSITIVE)
+                .matcher(sentence)
+                .replaceAll(Matcher.quoteReplacement(full));
+    }
+
+    /** What stands before and behind the verb of a sentence of the grammar, where entities stand. */
+    private Set<String> nouns(String sentence) {
+        var nouns = new LinkedHashSet<String>();
+        Matcher subject = SUBJECT.matcher(sentence);
+        if (subject.matches()) {
+            nouns.add(subject.group(1));
+        }
+        if (Quantity.find(Quoted.masked(sentence), 0).isPresent()) {
+            for (String half : sentence.split("; e")) {
+                relations.clause(half.replaceFirst("\\.$", "")).ifPresent(clause -> {
+                    nouns.add(clause.subject());
+                    nouns.add(clause.object());
+                });
+            }
+        }
+        return nouns;
+    }
+
+    /**
+     * What the sentences of a text tell something of, without what is short for something that was spoken of before; a thing that
+     * is described as the longer one is stands for itself.
+     *
+     * @param subjects what each sentence tells something of, in the order of the text
+     */
+    static Set<String> withoutShort(List<Map.Entry<String, String>> subjects) {
+        Set<String> described = subjects.stream()
+                .filter(each -> DESCRIBED.matcher(each.getValue()).matches())
+                .map(Map.Entry::getKey)
+                .collect(Collectors.toSet());
+        var before = new ArrayList<String>();
+        var without = new HashSet<String>();
+        for (String noun : subjects.stream().map(Map.Entry::getKey).distinct().toList()) {
+            Stream<String> longer = before.stream().filter(each -> each.endsWith(" " + noun));
+            List<String> all = longer.toList();
+            boolean isShort = all.size() == 1 && !(described.contains(noun) && described.contains(all.get(0)));
+            if (!isShort) {
+                without.add(noun);
+            }
+            before.add(noun);
+        }
+        return without;
+    }
+}
