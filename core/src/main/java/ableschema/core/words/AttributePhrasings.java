@@ -38,6 +38,8 @@ final class AttributePhrasings {
 
     private static final Pattern OTHER_SENTENCE = Pattern.compile("(?:each|every) \\p{L}.* .*", CASE);
 
+    private static final Pattern NEXT = Pattern.compile("; (?:each|every|an?|the|all|no|some) ", CASE);
+
     private static final Pattern MODAL = Pattern.compile("(.+) (?:may|can|might|could)", CASE);
 
     /** Looked for where nothing "has" anything, as these are nouns too: each store, each record. */
@@ -177,7 +179,10 @@ final class AttributePhrasings {
         if (members.size() == 1 && NUMBER_OF.matcher(members.get(0)).matches() && !heading) {
             return numberOf(has.group(1), members.get(0));
         }
-        if (counted && !heading || Quoted.masked(has.group(1)).contains(";") || members.isEmpty()) {
+        if (counted && !heading
+                || Quoted.masked(has.group(1)).contains(";")
+                || NEXT.matcher(masked).find()
+                || members.isEmpty()) {
             return Optional.empty();
         }
         String only = members.get(0);

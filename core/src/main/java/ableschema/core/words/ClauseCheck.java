@@ -129,6 +129,13 @@ final class ClauseCheck {
                             + ": whole (at most 30)",
                     clause.object()));
         }
+        if (isKind(clause)) {
+            String one = said.one(clause.object());
+            return Optional.of(new Phrasing.Refused(
+                    "is it a kind of it, or another thing? Say: Each " + clause.subject() + " is a kind of " + one
+                            + ". Or: Each " + clause.subject() + " belongs to exactly one " + one,
+                    clause.object()));
+        }
         for (String word : Quoted.masked(clause.verb()).toLowerCase(Locale.ROOT).split(" ")) {
             for (String known : List.of("exactly", "at least", "at most")) {
                 boolean near = !word.equals(known)
@@ -168,6 +175,11 @@ final class ClauseCheck {
     /** Whether a word stands for something said elsewhere. */
     static boolean isPointing(String word) {
         return POINTING.matcher(word).matches();
+    }
+
+    /** Whether nothing is said of the two but that one is the other. */
+    static boolean isKind(SaidClause clause) {
+        return clause.verb().equalsIgnoreCase("is");
     }
 
     private boolean isMeasure(SaidClause clause) {

@@ -19,6 +19,11 @@ final class FactPhrasings extends SentenceForms {
             "(\\p{L}+) (?:exactly one|an?|one|another|a certain|a given|a specific) (start |end |begin |first |last )?(date|day|time|moment|year)",
             Pattern.CASE_INSENSITIVE);
 
+    /** "Is against one or more", "is by a member or a guest": no states. */
+    private static final Pattern NO_STATES = Pattern.compile(
+            "(?:by|with|to|from|of|for|in|on|at|against|between|among|under|over|about|through|near) .*|(?:.* )?(?:one|two|three|four|five|\\d+),? or (?:more|two|three|four|five|several|many|fewer|less|\\d+)\\b.*",
+            Pattern.CASE_INSENSITIVE);
+
     /** What is reckoned or chosen from others is no thing of its own. */
     private static final String RECKONED =
             "(?:primary |natural )?(?:key|identifier|sum|total|number|count|average|mean|product|difference|maximum|minimum|same|only|first|last|name|title|date|combination|amount|rest)\\b";
@@ -110,7 +115,7 @@ final class FactPhrasings extends SentenceForms {
                         : either(m.group(1), SaidNouns.members(m.group(2).replaceAll("(?i),? or ", ", "))));
         form(
                 "(?:an? |each |every |all )?(.+?) (?:is|are) (\\p{L}+(?: \\p{L}+)?(?:, \\p{L}+(?: \\p{L}+)?)*,? or \\p{L}+(?: \\p{L}+)?)",
-                m -> said.isEntity(m.group(1)) && !m.group(2).matches("(?i)(?:by|with|to|from|of|for) .*")
+                m -> said.isEntity(m.group(1)) && !NO_STATES.matcher(m.group(2)).matches()
                         ? either(m.group(1), SaidNouns.members(m.group(2).replaceAll("(?i),? or ", ", ")))
                         : Optional.empty());
         form("(.+?) (?:can|may) be (\\p{L}+) or (\\p{L}+)", m -> either(m.group(1), List.of(m.group(2), m.group(3))));

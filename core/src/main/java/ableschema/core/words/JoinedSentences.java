@@ -37,7 +37,8 @@ final class JoinedSentences {
                     + "|, (?=(?:an?|each|every) \\p{L}[\\p{L} -]* (?:is|has|can|may|must) )",
             Pattern.CASE_INSENSITIVE);
 
-    private static final Pattern APART = Pattern.compile("; ?(?=(?:an?|each|every|all|no) )", Pattern.CASE_INSENSITIVE);
+    private static final Pattern APART = Pattern.compile(
+            "; ?(?=(?:an?|each|every|all|no) |some (?:\\p{L}+ )?\\p{L}+s are )", Pattern.CASE_INSENSITIVE);
 
     private static final Pattern AND = Pattern.compile(",| and ", Pattern.CASE_INSENSITIVE);
 

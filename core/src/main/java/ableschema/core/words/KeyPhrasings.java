@@ -69,7 +69,7 @@ final class KeyPhrasings extends SentenceForms {
         form("(.+?) (?:uniquely )?identif(?:ies|y) (.+)", m -> newlyIdentified(m.group(2), "", m.group(1)));
         form(
                 "(.+?) (?:is|are) numbered(?: consecutively)? (?:inside|within|in|per|for (?=each |every )) ?(.+)",
-                m -> newlyIdentified(m.group(1), "", SaidNouns.bare(m.group(2)) + ", number"));
+                m -> newlyIdentified(m.group(1), "", said.one(m.group(2)) + ", number"));
         String within = " (?:must be |has to be |is |are )?unique (?:within|per|in|inside|on|at) (.+)";
         form(
                 "(?:the )?(.+?) of (?:an? |each |every |the )?(.+?)" + within,

@@ -12,7 +12,7 @@ import java.util.stream.Stream;
 final class NewNames {
 
     private static final String BEGINNINGS =
-            "and|or|but|two|three|four|most|many|several|every|each|its|their|this|these|such|either|both|not|never|no|only|all|some|any|if|when|while|until|unless|because|so|than|for|in|on|at|by|with|without"
+            "against|among|around|behind|below|beneath|beside|beyond|despite|except|into|onto|toward|towards|through|throughout|underneath|upon|via|and|or|but|two|three|four|most|many|several|every|each|its|their|this|these|such|either|both|not|never|no|only|all|some|any|if|when|while|until|unless|because|so|than|for|in|on|at|by|with|without"
                     + "|from|to|of|about|per|during|before|after|an?|the|as|be|been|is|are|has|have|can|may|must|it|they|there";
     private static final String WITHIN =
             "and|or|but|between|who|which|whose|that|each|every|if|when|because|so|than|is|are|has|have|can|may|must|once|twice|an?|the|our|like"

@@ -29,7 +29,7 @@ public final class Phrasings {
             "(?i)\\b(?:other(?! than\\b)|every|and each|can|may|must|should|might|will|has to|have to|needs to|an?|the|its|their|several|many|multiple|some"
                     + "|fewer|less|more|only one|one single|one and only|one \\p{L}+(?: \\p{L}+)?: ?[^.;]+ or|up to|or several|or many|or (?:\\p{L}+ )?(?:none|nobody)|optional(?:ly)?|either|another"
                     + "|about|around|roughly|nearly|n?varchar2?|string|int|integer|bigint|numeric|bool|boolean|timestamp|datetime|date and time|(?!exactly\\b)exc?\\w{2,6}ly)\\b"
-                    + "|(?:unique|nullable|not null|mandatory|required)(?=\\s*(?:[,.]|$))|:[^,(]*(?:\\(\\d[^)]*\\))? key(?=\\s*(?:[,.]|$))|\\d ?\\.\\.|\\(-?[\\d.]+ ?(?:to|-|–) ?-?[\\d.]+\\)| has .*\\band\\b| has unique | has:");
+                    + "|(?:unique|nullable|not null|mandatory|required)(?=\\s*(?:[,.]|$))|:[^,(]*(?:\\(\\d[^)]*\\))? key(?=\\s*(?:[,.]|$))|\\d ?\\.\\.|\\(-?[\\d.]+ ?(?:to|-|–) ?-?[\\d.]+\\)| has (?!between \\w+ and \\w+ )(?:[^;(]|\\([^)]*\\))*\\band\\b| has unique | has:");
 
     /** An option of a relationship between its two clauses. */
     private static final Pattern OPTION_BETWEEN = Pattern.compile(
@@ -141,7 +141,7 @@ public final class Phrasings {
         if (OF_SIGNS.matcher(sentence).matches()) {
             return Optional.empty();
         }
-        Optional<String> kind = kinds.subject(Quoted.masked(sentence.strip()));
+        Optional<String> kind = kinds.subject(Quoted.masked(PlainWording.of(sentence.strip())));
         if (kind.isPresent()) {
             return kind;
         }
@@ -185,7 +185,7 @@ public final class Phrasings {
         if (otherSide.isPresent()) {
             return otherSide.get();
         }
-        boolean identified = last && isByNewAttributes(sentence);
+        boolean identified = last && isByNewAttributes(sentence, masked);
         if (sentence.isEmpty() || stands && !identified && !isOfSeveral(sentence, masked)) {
             boolean relation = masked.regionMatches(true, 0, "each ", 0, 5) && masked.indexOf(':') < 0;
             Optional<Phrasing> slip = relation ? relations.slipOfName(sentence) : Optional.empty();
@@ -200,10 +200,11 @@ public final class Phrasings {
     }
 
     /** Whether it is identified by what nobody has spoken of, and is no entity. */
-    private boolean isByNewAttributes(String sentence) {
-        Matcher identified = IDENTIFIED.matcher(sentence);
+    private boolean isByNewAttributes(String sentence, String masked) {
+        Matcher identified = IDENTIFIED.matcher(masked);
         return identified.matches()
-                && SaidNouns.members(identified.group(1)).stream().noneMatch(said::isEntity);
+                && SaidNouns.members(sentence.substring(identified.start(1), identified.end(1))).stream()
+                        .noneMatch(said::isEntity);
     }
 
     private static Phrasing asItStands(String masked) {

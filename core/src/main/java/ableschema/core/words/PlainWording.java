@@ -86,6 +86,10 @@ final class PlainWording {
                     "[;,] ?(?:and |where )?(?:the )?(\\p{L}+) (?:is|being) the default(?=\\.?$)",
                     " and $1 by default"),
             plainer("and", "^(.*\\b(\\p{L}+s)),? and \\2 (?=\\p{L}+ \\p{L})", "$1, and all $2 "),
+            plainer(
+                    "least",
+                    "\\b(?:any number of|several|many) (\\p{L}+(?: \\p{L}+)?),? but (?:always |must have )?at least one(?: of them)?(?=\\.?$)",
+                    "at least one $1"),
             plainer("there's", "^there's (?=\\S)", "There is "),
             plainer(
                     "our|my|these|the|their",
@@ -282,7 +286,7 @@ final class PlainWording {
                     "one or more $1"),
             plainer(
                     "which|that",
-                    ", (?=(?:which|that) (?:is|are|must be|has to be|should be|cannot be|can't be|must not be|may not be) (?:unique|optional|positive|(?:never )?negative)\\b)",
+                    ", (?=(?:which|that) (?:is|are|must be|has to be|should be|cannot be|can't be|must not be|may not be) (?:unique|optional|secret|confidential|personal|private|positive|(?:never )?negative)\\b)",
                     " "),
             plainer(
                     "optionally|possibly|maybe|perhaps|sometimes|cases",

@@ -148,6 +148,10 @@ final class RelationPhrasings {
         if (forth.isEmpty() || two && back.isEmpty()) {
             return Optional.empty();
         }
+        boolean freely = two && clauses.substring(second.end()).matches("(?i)an? .*");
+        if (freely && (ClauseCheck.isKind(forth.get()) || ClauseCheck.isKind(back.get()))) {
+            return Optional.empty();
+        }
         if (two && isOfSameSubject(forth.get(), back.get())) {
             return Optional.empty();
         }
@@ -369,6 +373,9 @@ final class RelationPhrasings {
             clause = clause.substring(0, apart.start()) + "between " + apart.group(2) + " and " + apart.group(4) + " "
                     + apart.group(3);
         }
+        if (clause.regionMatches(true, 0, "some ", 0, 5)) {
+            return Optional.empty();
+        }
         boolean all = clause.toLowerCase(Locale.ROOT).startsWith("all ");
         boolean article = !all && !SaidNouns.bare(clause).equals(clause);
         String rest = SaidNouns.bare(clause);
@@ -384,9 +391,13 @@ final class RelationPhrasings {
                             .filter(bare -> said.isEntity(bare.object()))
                     : Optional.empty();
         }
-        boolean many =
-                !article && (said.isPlural(noun) || rest.substring(verb).strip().matches("(?i)(?:are|have|were) .*"));
-        return predicate(said.one(noun), rest.substring(verb).strip(), many).map(this::ofItsSubject);
+        String words = rest.substring(verb).strip();
+        boolean many = !article
+                && (said.isPlural(noun)
+                        || words.matches("(?i)(?:are|have|were) .*")
+                        || said.many(noun).equalsIgnoreCase(said.one(noun))
+                                && words.matches("(?i)\\p{L}*[^s\\s] .*")); // "species belong"
+        return predicate(said.one(noun), words, many).map(this::ofItsSubject);
     }
 
     /** "An aircraft is of a type" where there are aircraft types. */

@@ -54,7 +54,7 @@ final class SaidItem {
 
     /** "A barcode which must be unique". */
     private static final Pattern TOLD_OF = Pattern.compile(
-            "(.+?),? (?:which|that) (?:must be|is|are|has to be|should be|may be|can be) (unique|optional|empty|unknown|missing|positive|(?:at least|at most|greater than|less than|more than) -?\\d+)",
+            "(.+?),? (?:which|that) (?:must be|is|are|has to be|should be|may be|can be) (unique|secret|personal|private|confidential|optional|empty|unknown|missing|positive|(?:at least|at most|greater than|less than|more than) -?\\d+)",
             CASE);
 
     /** "A name (required)", as all are that are not said to be optional. */
@@ -144,6 +144,9 @@ final class SaidItem {
         Matcher told = TOLD_OF.matcher(name);
         if (told.matches() && told.group(2).equalsIgnoreCase("unique")) {
             return item(told.group(1)) + " (unique)";
+        }
+        if (told.matches() && told.group(2).matches("(?i)secret|confidential|personal|private")) {
+            return flagged(item(told.group(1)), told.group(2).matches("(?i)personal|private") ? "personal" : "secret");
         }
         if (told.matches() && told.group(2).equalsIgnoreCase("positive")) {
             return item(told.group(1)) + " (greater than 0)";
