@@ -83,7 +83,7 @@ public final class Mapping {
      * @param reasons whether comments say why things are as they are
      */
     public Mapping after(Design design, NamingRules rules, boolean reasons) {
-        boolean sameRules = rules.equals(this.rules) && reasons == this.reasons;
+        boolean sameRules = (rules == this.rules || rules.equals(this.rules)) && reasons == this.reasons;
         if (design == source && sameRules && this != NONE) {
             return this;
         }

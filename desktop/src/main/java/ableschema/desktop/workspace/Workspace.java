@@ -258,7 +258,7 @@ public final class Workspace {
         Document next = history.present();
         Document current = document.get();
         boolean meaning = next.design() != current.design()
-                || !next.rules().equals(current.rules())
+                || next.rules() != current.rules() && !next.rules().equals(current.rules())
                 || !next.title().equals(current.title());
         if (meaning) {
             before = mapping;
