@@ -32,8 +32,20 @@ public record Arrangement(Map<Id, Position> positions, List<District> districts)
     private static final double NARROWEST = 0.5;
 
     private static final double FLATTEST = 3;
-    private static final double FORM = 1.5;
-    private static final double BETWEEN = 32;
+
+    /** Widths by heights that suit the window, of which one may leave less paper over than another. */
+    private static final List<Double> FORMS = List.of(1.2, 1.3, 1.4, 1.5, 1.6, 1.7);
+
+    private static final double NARROW = 1.05;
+    private static final double WIDE = 1.95;
+
+    private static final List<Comparator<Block>> ORDERS = List.of(
+            Comparator.comparingDouble(block -> -block.area().height()),
+            Comparator.comparingDouble(
+                    block -> -block.area().width() * block.area().height()),
+            Comparator.comparingDouble(block -> -block.area().width()));
+
+    private static final double BETWEEN = 24;
 
     public static Arrangement of(Document document) {
         return of(document, document.mapping());
@@ -49,7 +61,7 @@ public record Arrangement(Map<Id, Position> positions, List<District> districts)
                 .count();
         if (entities <= MOST_IN_ONE_PIECE) {
             Map<Id, Position> placed = AutoLayout.placed(sizes, sizes.cards(), links);
-            if (entities <= FEW || isReadable(area(placed, sizes))) {
+            if (entities <= FEW || isReadable(sizes.around(placed))) {
                 return new Arrangement(placed, List.of());
             }
         }
@@ -63,13 +75,6 @@ public record Arrangement(Map<Id, Position> positions, List<District> districts)
     private static boolean isReadable(Area area) {
         double form = area.width() / area.height();
         return form >= NARROWEST && form <= FLATTEST;
-    }
-
-    private static Area area(Map<Id, Position> positions, Sizes sizes) {
-        return positions.entrySet().stream()
-                .map(each -> sizes.at(each.getKey(), each.getValue()))
-                .reduce(Area::union)
-                .orElseThrow(); // there is a card at least
     }
 
     /** A document with its cards placed in this way. */
@@ -96,33 +101,54 @@ public record Arrangement(Map<Id, Position> positions, List<District> districts)
 
     private record Block(Map<Id, Position> positions, Area area) {}
 
+    /** Of several forms and orders the one that needs the least paper. */
     private static Map<Id, Position> packed(List<District> districts, Sizes sizes, List<Link> links) {
         List<Block> blocks = districts.stream()
                 .map(district -> block(district, sizes, links))
-                .sorted(Comparator.comparingDouble(
-                        (Block block) -> -block.area().height()))
                 .toList();
+        return FORMS.stream()
+                .flatMap(form -> ORDERS.stream()
+                        .map(order -> packed(blocks.stream().sorted(order).toList(), form)))
+                .min(Comparator.comparingDouble(Packed::paper))
+                .orElseThrow() // there are forms and orders
+                .positions();
+    }
+
+    private record Packed(Map<Id, Position> positions, double width, double height) {
+
+        /** What is too wide or too high for the window is no gain. */
+        double paper() {
+            double form = width / height;
+            return width * height * (form >= NARROW && form <= WIDE ? 1 : 2);
+        }
+    }
+
+    private static Packed packed(List<Block> blocks, double form) {
         double all = blocks.stream()
                 .mapToDouble(block ->
                         (block.area().width() + BETWEEN) * (block.area().height() + BETWEEN))
                 .sum();
         double widest =
                 blocks.stream().mapToDouble(block -> block.area().width()).max().orElse(0);
-        var skyline = new Skyline(Math.max(widest, Math.sqrt(all * FORM)) + BETWEEN);
+        var skyline = new Skyline(Math.max(widest, Math.sqrt(all * form)) + BETWEEN);
         var positions = new LinkedHashMap<Id, Position>();
+        double right = 1;
+        double bottom = 1;
         for (Block block : blocks) {
             Area area = block.area();
             Point corner = skyline.place(area.width() + BETWEEN, area.height() + BETWEEN);
             double dx = Math.rint(corner.x() - area.x());
             double dy = Math.rint(corner.y() - area.y());
             block.positions().forEach((id, at) -> positions.put(id, new Position(at.x() + dx, at.y() + dy)));
+            right = Math.max(right, corner.x() + area.width());
+            bottom = Math.max(bottom, corner.y() + area.height());
         }
-        return positions;
+        return new Packed(positions, right, bottom);
     }
 
     private static Block block(District district, Sizes sizes, List<Link> links) {
-        Map<Id, Position> positions = AutoLayout.placed(sizes, district.cards(), links);
-        Area area = area(positions, sizes);
+        Map<Id, Position> positions = AutoLayout.placedClose(sizes, district.cards(), links);
+        Area area = sizes.around(positions);
         double room = DrawnDistrict.ROOM;
         return new Block(
                 positions,

@@ -20,6 +20,8 @@ import java.util.Set;
 import java.util.stream.Stream;
 import org.eclipse.elk.alg.layered.options.LayeredMetaDataProvider;
 import org.eclipse.elk.alg.layered.options.LayeredOptions;
+import org.eclipse.elk.alg.layered.options.LayeringStrategy;
+import org.eclipse.elk.alg.layered.options.NodePlacementStrategy;
 import org.eclipse.elk.core.RecursiveGraphLayoutEngine;
 import org.eclipse.elk.core.data.LayoutMetaDataService;
 import org.eclipse.elk.core.math.ElkPadding;
@@ -34,7 +36,21 @@ import org.eclipse.elk.graph.util.ElkGraphUtil;
 public final class AutoLayout {
 
     private static final double BETWEEN_CARDS = 48;
+
     private static final double BETWEEN_LAYERS = 112;
+
+    /** How the engine lays cards in layers. */
+    private record Way(LayeringStrategy layering, NodePlacementStrategy placing, double betweenLayers) {}
+
+    private static final Way USUAL =
+            new Way(LayeringStrategy.NETWORK_SIMPLEX, NodePlacementStrategy.BRANDES_KOEPF, BETWEEN_LAYERS);
+
+    /** Which of these needs the least paper differs from district to district, so that each is tried. */
+    private static final List<Way> CLOSE = List.of(
+            new Way(LayeringStrategy.NETWORK_SIMPLEX, NodePlacementStrategy.BRANDES_KOEPF, 88),
+            new Way(LayeringStrategy.NETWORK_SIMPLEX, NodePlacementStrategy.LINEAR_SEGMENTS, 88),
+            new Way(LayeringStrategy.LONGEST_PATH, NodePlacementStrategy.LINEAR_SEGMENTS, 88),
+            new Way(LayeringStrategy.MIN_WIDTH, NodePlacementStrategy.LINEAR_SEGMENTS, 88));
 
     /** Round a new card several lines have room with their signs. */
     private static final double AROUND_NEW = 72;
@@ -64,13 +80,14 @@ public final class AutoLayout {
         Mapping mapping = document.mapping();
         Sizes sizes = Sizes.of(document, mapping);
         return graph(
+                USUAL,
                 sizes,
                 sizes.cards(),
                 new ContentsMaker().of(document, mapping, View.TABLES).links());
     }
 
-    private static Graph graph(Sizes sizes, Collection<Id> cards, List<Link> links) {
-        ElkNode root = root();
+    private static Graph graph(Way way, Sizes sizes, Collection<Id> cards, List<Link> links) {
+        ElkNode root = root(way);
         Map<Id, ElkNode> nodes = new LinkedHashMap<>();
         for (Id card : cards) {
             ElkNode node = ElkGraphUtil.createNode(root);
@@ -90,7 +107,22 @@ public final class AutoLayout {
 
     /** Places some cards by themselves, by the links between them. */
     static Map<Id, Position> placed(Sizes sizes, Collection<Id> cards, List<Link> links) {
-        return apart(laidOut(graph(sizes, cards, links)).nodes());
+        return placed(USUAL, sizes, cards, links);
+    }
+
+    /** The same on as little paper as is known how. */
+    static Map<Id, Position> placedClose(Sizes sizes, Collection<Id> cards, List<Link> links) {
+        return CLOSE.stream()
+                .map(way -> placed(way, sizes, cards, links))
+                .min(Comparator.comparingDouble(positions -> {
+                    Area area = sizes.around(positions);
+                    return area.width() * area.height();
+                }))
+                .orElseThrow(); // there are ways
+    }
+
+    private static Map<Id, Position> placed(Way way, Sizes sizes, Collection<Id> cards, List<Link> links) {
+        return apart(laidOut(graph(way, sizes, cards, links)).nodes());
     }
 
     /** Has the engine place the nodes of a graph. */
@@ -134,7 +166,7 @@ public final class AutoLayout {
         return positions;
     }
 
-    private static ElkNode root() {
+    private static ElkNode root(Way way) {
         ElkNode root = ElkGraphUtil.createGraph();
         root.setProperty(CoreOptions.ALGORITHM, "org.eclipse.elk.layered");
         root.setProperty(CoreOptions.DIRECTION, Direction.RIGHT);
@@ -142,7 +174,9 @@ public final class AutoLayout {
         root.setProperty(CoreOptions.SPACING_NODE_NODE, BETWEEN_CARDS);
         root.setProperty(CoreOptions.SPACING_COMPONENT_COMPONENT, BETWEEN_CARDS);
         root.setProperty(CoreOptions.PADDING, new ElkPadding(MARGIN));
-        root.setProperty(LayeredOptions.SPACING_NODE_NODE_BETWEEN_LAYERS, BETWEEN_LAYERS);
+        root.setProperty(LayeredOptions.LAYERING_STRATEGY, way.layering());
+        root.setProperty(LayeredOptions.NODE_PLACEMENT_STRATEGY, way.placing());
+        root.setProperty(LayeredOptions.SPACING_NODE_NODE_BETWEEN_LAYERS, way.betweenLayers());
         root.setProperty(LayeredOptions.RANDOM_SEED, 1);
         return root;
     }

@@ -26,6 +26,14 @@ record Sizes(Map<Id, Size> byCard) {
         return Objects.requireNonNull(byCard.get(card), "each card has its size");
     }
 
+    /** The paper that some cards need together. */
+    Area around(Map<Id, Position> positions) {
+        return positions.entrySet().stream()
+                .map(each -> at(each.getKey(), each.getValue()))
+                .reduce(Area::union)
+                .orElseThrow(); // there is a card at least
+    }
+
     Area at(Id card, Position position) {
         Size size = of(card);
         return new Area(position.x(), position.y(), size.width(), size.height());

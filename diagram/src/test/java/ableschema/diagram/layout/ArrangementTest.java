@@ -188,7 +188,7 @@ class ArrangementTest {
                 Area all = picture.bounds();
                 assertThat(all.width() / all.height()).isBetween(1.0, 2.0);
                 assertThat(Faults.in(picture)).isEmpty();
-                assertThat(fill(picture)).isGreaterThan(view == View.TABLES ? 0.18 : 0.12);
+                assertThat(fill(picture)).isGreaterThan(view == View.TABLES ? 0.28 : 0.18);
                 assertApart(picture.districts());
             }
         }
