@@ -290,7 +290,11 @@ public final class Phrasings {
         if (otherSide.isPresent()) {
             return otherSide;
         }
-        return isCanonical(Quoted.masked(sentence)) && !JoinedSentences.isIn(Quoted.masked(sentence))
+        String masked = Quoted.masked(sentence);
+        boolean several = JoinedSentences.isIn(masked)
+                || TWO_OBJECTS.matcher(masked).matches()
+                || TWO_PLACES.matcher(masked).matches();
+        return isCanonical(masked) && !several
                 ? Optional.of(Phrasing.ReadAs.of(Character.toUpperCase(sentence.charAt(0))
                         + sentence.substring(1).replaceFirst("\\.*$", ".")))
                 : reading(sentence);

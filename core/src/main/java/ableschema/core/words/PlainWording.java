@@ -90,6 +90,14 @@ final class PlainWording {
                     "least",
                     "\\b(?:any number of|several|many) (\\p{L}+(?: \\p{L}+)?),? but (?:always |must have )?at least one(?: of them)?(?=\\.?$)",
                     "at least one $1"),
+            plainer(
+                    "missing|unknown|empty|blank",
+                    ", (?=(?:which|that) (?:may|can) be (?:missing|unknown|empty|blank)\\b)",
+                    " "),
+            plainer(
+                    "are",
+                    "\\bare (?!kind|type|sort|part)(\\p{L}+[^s\\W])s (of|at|in) (?=(?:the )?\\p{L}+s\\.?$)",
+                    "are $1 $2 "),
             plainer("there's", "^there's (?=\\S)", "There is "),
             plainer(
                     "our|my|these|the|their",

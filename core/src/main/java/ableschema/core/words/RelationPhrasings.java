@@ -31,13 +31,6 @@ final class RelationPhrasings {
     private static final Pattern NUMBER_APART = Pattern.compile(
             "(at least) (\\w+) (\\p{L}[\\p{L} -]*?) (?:and|but) (?:no more than|at most|not more than|up to) (\\w+)$",
             CASE);
-    private static final Set<String> AUXILIARIES =
-            Set.of("is", "are", "has", "have", "can", "may", "must", "should", "will", "might", "needs", "need");
-    private static final Set<String> PLURAL_VERBS = Set.of(
-            "consist", "contain", "include", "hold", "belong", "own", "use", "need", "store", "employ", "visit", "make",
-            "give", "take", "lead", "refer", "produce", "sell", "buy", "serve", "carry", "house", "cover", "join",
-            "run", "stand", "live", "work", "play", "teach", "attend", "write", "read", "send", "receive", "start",
-            "end");
     private static final Set<String> WHOLES =
             Set.of("consists of", "contains", "includes", "holds", "has", "comprises");
 
@@ -47,58 +40,6 @@ final class RelationPhrasings {
     private static final Pattern BARE = Pattern.compile(
             "(?!(?:no|nobody|nothing|everybody|everyone|somebody|someone|something|anybody|anyone|there|it|they|we|he|she|you|i|in|at|on|for|of|by|with|during|when|if|only|some|many|most|both|such|this|that)\\b)\\p{L}+(?: \\p{L}+)?",
             CASE);
-
-    private static final Set<String> PREPOSITIONS = Set.of("of", "in", "on", "at", "by", "for", "to", "from", "with");
-
-    private static final Set<String> PARTICLES = Set.of(
-            "of",
-            "in",
-            "on",
-            "at",
-            "by",
-            "for",
-            "to",
-            "from",
-            "with",
-            "into",
-            "onto",
-            "about",
-            "through",
-            "up",
-            "out",
-            "off",
-            "over",
-            "under",
-            "as",
-            "after",
-            "before",
-            "between",
-            "against",
-            "behind",
-            "beside",
-            "near",
-            "along",
-            "around",
-            "across",
-            "within",
-            "together",
-            "only",
-            "also",
-            "back",
-            "down",
-            "away",
-            "part",
-            "member",
-            "place",
-            "care",
-            "responsible",
-            "available",
-            "able",
-            "other",
-            "be",
-            "been",
-            "not",
-            "mostly");
 
     /** One word, without what goes with it. */
     private static final Pattern VERB_ALONE = Pattern.compile("(?!(?:is|are|has|was|gets|does)$)\\p{L}+", CASE);
@@ -115,19 +56,16 @@ final class RelationPhrasings {
             "(?:who|which|that|whose|where|when|if|of|in|on|at|by|for|to|from|with|without|into|about|over|under|above|below|after|before|between|against|until|since|aged|older|younger|like|than)\\b",
             CASE);
 
-    /** A verb with something behind it, as stands behind "school classes", and not behind "referee leads". */
-    private static final Pattern VERBAL = Pattern.compile(
-            "(?!(?:an?|the|its|their|one|two|three|some|many|several|all|any|no|more|at|up|exactly|only|and|or|of|in|on|for|by|with|to|from)\\b)\\p{L}+ \\S",
-            CASE);
-
     private static final int MOST_WORDS = 3;
 
     private final SaidNouns said;
     private final ClauseCheck check;
+    private final SaidVerbs verbs;
 
     RelationPhrasings(SaidNouns said) {
         this.said = said;
         this.check = new ClauseCheck(said);
+        this.verbs = new SaidVerbs(said);
     }
 
     Optional<Phrasing> of(String sentence) {
@@ -151,6 +89,13 @@ final class RelationPhrasings {
         boolean freely = two && clauses.substring(second.end()).matches("(?i)an? .*");
         if (freely && (ClauseCheck.isKind(forth.get()) || ClauseCheck.isKind(back.get()))) {
             return Optional.empty();
+        }
+        if (two && isHowMany(forth.get(), back.get()) && options.isEmpty()) {
+            return Optional.of(ReadAs.of("E"
+                    + forth.get()
+                            .with(back.get().cardinality(), back.get().object())
+                            .said()
+                    + "."));
         }
         if (two && isOfSameSubject(forth.get(), back.get())) {
             return Optional.empty();
@@ -313,6 +258,15 @@ final class RelationPhrasings {
                         "Each " + said.one(clause.object()) + " is a kind of " + said.one(kind.group(2)) + "."));
     }
 
+    /** Whether the second only says how many: "benches are donated by donors; a bench has at most one donor". */
+    private boolean isHowMany(SaidClause first, SaidClause second) {
+        return first.open()
+                && second.subject().equals(first.subject())
+                && second.verb().equalsIgnoreCase("has")
+                && said.one(second.object()).equals(said.one(first.object()))
+                && !second.subject().equals(said.one(second.object()));
+    }
+
     /** Whether the second says something else of what the first is about, and is no reading from the other side. */
     private boolean isOfSameSubject(SaidClause first, SaidClause second) {
         return second.subject().equals(first.subject())
@@ -356,7 +310,8 @@ final class RelationPhrasings {
     int subjectEnd(String sentence) {
         String rest = SaidNouns.bare(sentence);
         int start = sentence.indexOf(rest);
-        int verb = verbAt(rest, start <= 0 || sentence.toLowerCase(Locale.ROOT).startsWith("all "));
+        int verb =
+                verbs.at(rest, start <= 0 || sentence.toLowerCase(Locale.ROOT).startsWith("all "));
         return verb <= 0 ? 0 : start + verb;
     }
 
@@ -379,8 +334,8 @@ final class RelationPhrasings {
         boolean all = clause.toLowerCase(Locale.ROOT).startsWith("all ");
         boolean article = !all && !SaidNouns.bare(clause).equals(clause);
         String rest = SaidNouns.bare(clause);
-        int several = verbAt(rest, !article);
-        int verb = several > 0 || article ? several : verbAt(rest, false);
+        int several = verbs.at(rest, !article);
+        int verb = several > 0 || article ? several : verbs.at(rest, false);
         if (verb <= 0) {
             return Optional.empty();
         }
@@ -419,7 +374,7 @@ final class RelationPhrasings {
                 modal.lookingAt() && modal.group(1).toLowerCase(Locale.ROOT).matches("can|may|might");
         boolean base = modal.lookingAt();
         String from = base ? words.substring(modal.end()) : words;
-        String verbal = base || plural ? thirdPerson(from) : from;
+        String verbal = base || plural ? SaidVerbs.thirdPerson(from) : from;
         Optional<Found> count = Counts.find(Quoted.masked(verbal), 1);
         if (count.isPresent()) {
             String verb = verbal.substring(0, count.get().start()).strip();
@@ -480,15 +435,14 @@ final class RelationPhrasings {
         for (int space = verbal.indexOf(' '); space > 0; space = verbal.indexOf(' ', space + 1)) {
             String verb = verbal.substring(0, space);
             String object = verbal.substring(space + 1);
-            boolean last = object.indexOf(' ') < 0 && isVerb(verb)
-                    || isVerb(verb)
-                            && (VERB_ALONE.matcher(verb).matches()
-                                    || PREPOSITIONS.contains(verb.substring(verb.lastIndexOf(' ') + 1)))
+            boolean last = object.indexOf(' ') < 0 && SaidVerbs.isVerb(verb)
+                    || SaidVerbs.isVerb(verb)
+                            && (VERB_ALONE.matcher(verb).matches() || SaidVerbs.endsInPreposition(verb))
                             && object.split(" ").length <= 2
                             && NAME.matcher(object).matches()
                     || WHOLES.contains(verb.toLowerCase(Locale.ROOT))
                             && object.split(" ").length <= MOST_WORDS; // "has camp sites"
-            if (said.entity(object).isPresent() && !endsOtherwise(verb) || last && said.isPlural(object)) {
+            if (said.entity(object).isPresent() && !SaidVerbs.endsOtherwise(verb) || last && said.isPlural(object)) {
                 boolean many = said.isPlural(object);
                 boolean open = many && plural && !WHOLES.contains(verb.toLowerCase(Locale.ROOT));
                 return Optional.of(new SaidClause(
@@ -500,78 +454,5 @@ final class RelationPhrasings {
             }
         }
         return Optional.empty();
-    }
-
-    /** "Gets yellow" before cards: the last word goes with the noun. */
-    private static boolean endsOtherwise(String verb) {
-        String last = verb.substring(verb.lastIndexOf(' ') + 1).toLowerCase(Locale.ROOT);
-        return verb.indexOf(' ') > 0 && !isVerb(verb) && !PARTICLES.contains(last);
-    }
-
-    /** Whether behind its first word there is nothing but what goes with a verb: "is needed for", "comes from", and not "needs spare". */
-    private static boolean isVerb(String verb) {
-        String[] words = Quoted.masked(verb).toLowerCase(Locale.ROOT).split(" ");
-        for (int i = 1; i < words.length; i++) {
-            boolean participle = !PREPOSITIONS.contains(words[i - 1]) // "for disabled drivers"
-                            && words[i].matches("\\p{L}+(?:ed|en|ing|t|wn|ught|ne|de|ld|nd)")
-                    || words[i].endsWith("ly");
-            if (!participle && !PARTICLES.contains(words[i])) {
-                return false;
-            }
-        }
-        return true;
-    }
-
-    /** Where the verb begins: behind a known entity, or at the first word that looks like one; 0 where none does. */
-    private int verbAt(String text, boolean plural) {
-        int known = said.nouns().leadingLength(text);
-        if (known > 0 && known < text.length()) {
-            return known + LongerNoun.in(text.substring(known));
-        }
-        int at = Quoted.end(text, 0);
-        if (at > 0) {
-            return at;
-        }
-        int space = text.indexOf(' ');
-        while (space > 0) {
-            int next = text.indexOf(' ', space + 1);
-            String word =
-                    text.substring(space + 1, next < 0 ? text.length() : next).toLowerCase(Locale.ROOT);
-            boolean verb = AUXILIARIES.contains(word)
-                    || (plural ? PLURAL_VERBS.contains(word) : word.matches("\\p{L}+[^su\\W]s|\\p{L}+ss?es"));
-            if (verb && next > 0) {
-                return space;
-            }
-            space = next;
-        }
-        int end = text.indexOf(' ');
-        for (int words = 0; plural && end > 0 && words < MOST_WORDS; words++) { // "School classes book"
-            if (said.isPlural(text.substring(0, end))
-                    && (words == 0 || VERBAL.matcher(text.substring(end + 1)).lookingAt())) {
-                return end;
-            }
-            end = text.indexOf(' ', end + 1);
-        }
-        return 0;
-    }
-
-    /** A verb as it goes with one: "belong to" is "belongs to". */
-    private static String thirdPerson(String words) {
-        int space = words.indexOf(' ');
-        String verb = space < 0 ? words : words.substring(0, space);
-        String rest = space < 0 ? "" : words.substring(space);
-        String one =
-                switch (verb.toLowerCase(Locale.ROOT)) {
-                    case "be", "are", "is" -> "is";
-                    case "have", "has" -> "has";
-                    case "do" -> "does";
-                    default ->
-                        verb.matches("(?i).*(?:s|x|ch|sh|o)")
-                                ? verb + "es"
-                                : verb.matches("(?i).*[^aeiou]y")
-                                        ? verb.substring(0, verb.length() - 1) + "ies"
-                                        : verb + "s";
-                };
-        return one + rest;
     }
 }

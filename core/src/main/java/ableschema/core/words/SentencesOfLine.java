@@ -13,6 +13,9 @@ final class SentencesOfLine {
     private static final Pattern NEXT =
             Pattern.compile("(?<=\\.)(?<!\\b(?:[Nn]o|[Nn]r|St|Mr|Mrs|Dr|[Cc]a|e\\.g|i\\.e|etc)\\.)\\s+(?=\\p{Lu})");
 
+    private static final Pattern HALF =
+            Pattern.compile("; (?=(?:the|its|an?|each|every|all|no) \\p{L})(?![^(]*\\))", Pattern.CASE_INSENSITIVE);
+
     private static final Pattern IS_A = Pattern.compile(" is an? ");
 
     private SentencesOfLine() {}
@@ -21,10 +24,19 @@ final class SentencesOfLine {
     record Found(String text, int offset) {}
 
     static List<Found> of(String line) {
+        return apart(line, NEXT);
+    }
+
+    /** What stands before and behind semicolons, where each may be a sentence; the line itself where there are none. */
+    static List<Found> ofHalves(String line) {
+        return apart(line, HALF);
+    }
+
+    private static List<Found> apart(String line, Pattern between) {
         String masked = Quoted.masked(line);
         var found = new ArrayList<Found>();
         int start = 0;
-        Matcher next = NEXT.matcher(masked);
+        Matcher next = between.matcher(masked);
         boolean endsInText = endsInText(masked);
         while (!endsInText && next.find()) {
             found.add(new Found(line.substring(start, next.start()), start));

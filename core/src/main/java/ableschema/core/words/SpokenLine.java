@@ -135,6 +135,14 @@ public final class SpokenLine {
 
     private Heard readSentence(String text) {
         Heard heard = readAsSpelt(text);
+        if (heard.understanding() instanceof Understanding.NotUnderstood) {
+            // the second half may speak of what the first makes
+            List<SentencesOfLine.Found> halves = SentencesOfLine.ofHalves(text);
+            Heard apart = halves.size() < 2 ? heard : readEach(halves);
+            if (apart.understanding() instanceof Understanding.Understood) {
+                return apart;
+            }
+        }
         return heard.understanding() instanceof Understanding.Understood
                 ? Misspelling.in(text, meant).map(SpokenLine::askedAbout).orElse(heard)
                 : heard;
