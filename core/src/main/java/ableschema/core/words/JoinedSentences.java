@@ -27,6 +27,14 @@ final class JoinedSentences {
                     + ") |(?:write|teach|attend|manage|handle|own|sell|buy|repair|lead|visit|borrow|order|use|make|hold|run|send|clean|drive|check|\\p{L}+[^s\\W]s) (?:\\p{L}+ )?\\p{L}+[^s\\W]s\\.?$)",
             Pattern.CASE_INSENSITIVE);
 
+    private static final Pattern TYPE = Pattern.compile(
+            ": ?(?=(?:whole|text|decimal|counted|date|moment|time|year|yes/no|real|bytes|json|list)\\b)",
+            Pattern.CASE_INSENSITIVE);
+
+    /** From here on another is spoken of. */
+    private static final Pattern OTHER_SUBJECT = Pattern.compile(
+            "; (?:each|every|an?|the|all) |,? (?:and|but|while|whereas) (?:each|every) ", Pattern.CASE_INSENSITIVE);
+
     /** Sentences in which "and" joins something else. */
     private static final Pattern OTHERS = Pattern.compile(
             "(?i)(?:for|of|in|at|on|if|when|whenever|once|no|there|rows|the domain|about) .*|.*(?::|->).*|.* (?:searched|sorted) and (?:searched|sorted) by .*|(?:an? |the )?\\p{L}+ is an? .* (?:of|that|who|which|where) .*");
@@ -71,7 +79,7 @@ final class JoinedSentences {
 
     static boolean isIn(String masked) {
         return (NEXT.matcher(masked).find() || SUFFERED.matcher(masked).find())
-                && !OTHERS.matcher(masked).matches();
+                && !OTHERS.matcher(TYPE.matcher(masked).replaceAll("")).matches();
     }
 
     /**
@@ -88,8 +96,10 @@ final class JoinedSentences {
         }
         String subject = sentence.substring(0, end).strip();
         Matcher next = NEXT.matcher(Quoted.masked(sentence));
+        Matcher other = OTHER_SUBJECT.matcher(Quoted.masked(sentence));
+        int until = other.find(end) ? other.start() : sentence.length();
         int from = end;
-        for (int tried = 0; tried < MOST_PLACES && next.find(from); tried++) {
+        for (int tried = 0; tried < MOST_PLACES && next.find(from) && next.start() < until; tried++) {
             Optional<Phrasing> first = reading.apply(sentence.substring(0, next.start()) + ".");
             Optional<Phrasing> rest =
                     first.flatMap(found -> reading.apply(subject + " " + sentence.substring(next.end())));

@@ -69,6 +69,10 @@ final class SaidItem {
                     + Counts.WORDS + ") " + SIGNS + "\\)?",
             CASE);
 
+    /** "A code of 5 letters (key)". */
+    private static final Pattern SIZED_FLAG =
+            Pattern.compile("(" + SIZED.pattern() + ") \\((key|unique|secret|personal)\\)", CASE);
+
     private static final Pattern SIGNS_BEFORE =
             Pattern.compile("(\\d{1,4}|" + Counts.WORDS + ")-" + SIGNS + " (\\p{L}[\\p{L} ]*)", CASE);
 
@@ -158,6 +162,10 @@ final class SaidItem {
         if (told.matches()) {
             optional = true;
             name = told.group(1);
+        }
+        Matcher flag = SIZED_FLAG.matcher(name);
+        if (flag.matches()) {
+            return flagged(item(flag.group(1)), flag.group(flag.groupCount()).toLowerCase(Locale.ROOT));
         }
         Matcher needed = NEEDED.matcher(name);
         if (needed.matches()) {

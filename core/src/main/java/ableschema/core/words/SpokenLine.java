@@ -133,12 +133,15 @@ public final class SpokenLine {
                 .toList();
     }
 
+    /** More are no sentence that people say. */
+    private static final int MOST_HALVES = 6;
+
     private Heard readSentence(String text) {
         Heard heard = readAsSpelt(text);
         if (heard.understanding() instanceof Understanding.NotUnderstood) {
             // the second half may speak of what the first makes
             List<SentencesOfLine.Found> halves = SentencesOfLine.ofHalves(text);
-            Heard apart = halves.size() < 2 ? heard : readEach(halves);
+            Heard apart = halves.size() < 2 || halves.size() > MOST_HALVES ? heard : readEach(halves);
             if (apart.understanding() instanceof Understanding.Understood) {
                 return apart;
             }
