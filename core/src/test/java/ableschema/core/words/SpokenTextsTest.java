@@ -73,6 +73,7 @@ class SpokenTextsTest {
                 " to a date from a date",
                 " which is unique",
                 "; each a has b",
+                ", and it is unique within it",
                 " (a, b)"
             })
     void a_sentence_that_does_not_end_is_answered(String piece) {
