@@ -60,9 +60,14 @@ public record Body(
         return withAttributes(Lists.plus(attributes, attribute));
     }
 
-    /** Returns this body with the attribute of the same id replaced. */
+    /** Returns this body with the attribute of the same id replaced; where it has another type, its rules are written as that is. */
     public Body replacing(Attribute attribute) {
-        return withAttributes(Lists.replace(attributes, Attribute::id, attribute));
+        Optional<Retyped> retyped = attribute(attribute.id()).flatMap(before -> Retyped.of(before, attribute));
+        Attribute after = retyped.map(Retyped::attribute).orElse(attribute);
+        Body body = withAttributes(Lists.replace(attributes, Attribute::id, after));
+        return retyped.map(
+                        type -> body.withChecks(checks.stream().map(type::check).toList()))
+                .orElse(body);
     }
 
     /** Takes an attribute out, and out of keys, rules, dependencies and rows. */

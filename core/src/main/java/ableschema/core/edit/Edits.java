@@ -70,19 +70,7 @@ public final class Edits {
         String name = before.name().equals(attribute.name())
                 ? "change " + attribute.name() + " of " + called(owner)
                 : "rename " + before.name() + " to " + attribute.name();
-        return new ChangeBody(owner, retyped(body(owner), before, attribute).replacing(attribute), name);
-    }
-
-    /** The values that simple rules on an attribute name are written as its type is. */
-    private static Body retyped(Body body, Attribute before, Attribute after) {
-        return before.type().equals(after.type())
-                ? body
-                : body.withChecks(body.checks().stream()
-                        .map(check -> Condition.read(check.expression())
-                                .filter(rule -> rule.column().equals(after.ref()))
-                                .map(rule -> new Check(check.id(), rule.expression(after.type()), check.pins()))
-                                .orElse(check))
-                        .toList());
+        return new ChangeBody(owner, body(owner).replacing(attribute), name);
     }
 
     public Edit moveAttribute(Attribute attribute, int to) {

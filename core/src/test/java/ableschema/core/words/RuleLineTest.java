@@ -205,6 +205,21 @@ class RuleLineTest {
     }
 
     @Test
+    void a_type_that_is_told_later_is_how_the_values_of_rules_and_defaults_are_written() {
+        DesignFixture made = design(
+                "Each rate has amount (default 45.00; at least 10), code (one of 1, 2; default 1), paid (default yes).",
+                "Each rate has amount: decimal 6,2, code: text 2, paid: yes/no.");
+
+        assertThat(made.attribute("Rate", "amount").defaultValue()).hasToString("45.00");
+        assertThat(made.attribute("Rate", "code").defaultValue()).hasToString("'1'");
+        assertThat(made.attribute("Rate", "paid").defaultValue()).hasToString("true");
+        assertThat(made.design().entity("Rate").orElseThrow().body().checks())
+                .extracting(check -> check.expression().pieces().get(1).toString())
+                .satisfiesExactly(amount -> assertThat(amount).contains(">= 10"), code -> assertThat(code)
+                        .contains("in ('1', '2')"));
+    }
+
+    @Test
     void a_default_must_give_a_value_of_the_type() {
         fails(design(), "Each jar has filled on: whole (^default today^).", "gives no value of the type whole");
         fails(design(), "Each jar has code: text 9 (^default a new uuid^).", "gives no value of the type text 9");
