@@ -74,6 +74,10 @@ public final class Phrasings {
     /** A longer sentence is a list of attributes, or none that people say. */
     private static final int LONGEST_SAID = 1_500;
 
+    /** "We want to know how many launches each driver has done". */
+    private static final Pattern ASKED = Pattern.compile(
+            "(?i)(?:(?:we|they|people|i) (?:also )?(?:want|need|would like|wish|have) to (?:know|find out|see) (?:how|which|what|whether|who|when|where)|how (?:many|much|often|long)) .*");
+
     /** "Bikes are lent for a period of time", or from one day to another: what is told of the lending, and no entity. */
     private static final Pattern FOR_A_WHILE = Pattern.compile(
             "(?i)(?!.* is an? ).* (?:for (?:an?|some|any) (?:(?:limited|certain|given|fixed|short|long|set) )?(?:period|length|amount|stretch|while|time)(?: of time)?"
@@ -248,6 +252,10 @@ public final class Phrasings {
                 sentence.equals(said) ? Optional.empty() : kinds.of(Quoted.masked(sentence), sentence);
         if (kind.isPresent()) {
             return kind; // "a conductor is a musician too"
+        }
+        if (ASKED.matcher(Quoted.masked(said)).lookingAt()) {
+            return Optional.of(new Phrasing.Refused(
+                    "this is asked of the data: it belongs to the brief, among what people must be able to find out"));
         }
         if (FOR_A_WHILE.matcher(Quoted.masked(sentence)).matches()) {
             return Optional.of(
