@@ -14,6 +14,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
@@ -32,6 +33,7 @@ public final class Nouns {
     private final Design design;
     private final Plural plural;
     private final Index index;
+    private final Map<String, List<String>> singulars = new ConcurrentHashMap<>();
 
     /** Which entity each noun means; it holds for all designs whose entities have the same names. */
     private record Index(
@@ -273,6 +275,10 @@ public final class Nouns {
 
     /** The singulars that a plural may come from, the likeliest first; the noun itself where it is no plural. */
     public List<String> singulars(String noun) {
+        return singulars.computeIfAbsent(noun, each -> List.copyOf(singularsOf(each)));
+    }
+
+    private List<String> singularsOf(String noun) {
         var singulars = new ArrayList<String>();
         String lower = small(noun);
         plural.taught().forEach((one, many) -> {
@@ -286,7 +292,7 @@ public final class Nouns {
         }
         int of = lower.indexOf(" of ");
         if (of > 0 && !Quoted.is(noun)) {
-            singulars(noun.substring(0, of)).forEach(head -> singulars.add(head + noun.substring(of)));
+            singularsOf(noun.substring(0, of)).forEach(head -> singulars.add(head + noun.substring(of)));
         }
         UNRULY.forEach((many, one) -> {
             if (lower.endsWith(many)) {

@@ -133,6 +133,9 @@ public final class Phrasings {
     private static final Pattern SPOKEN_OF = Pattern.compile(
             "(?i)(?:(?:an?|each|every|all) )?(\\p{L}[\\p{L} -]{0,60}?) (?:also )?(?:has|have|belongs? to|(?:is|are) (?:identified by|numbered)|must have) .*");
 
+    /** "A photographer is an author as well" is one said more plainly. */
+    private static final Pattern ALSO = Pattern.compile("(?i)\\b(?:also|too|well|both)\\b");
+
     /** "A licence plate identifies a car" makes no entity of the plate. */
     private static final Pattern TELLS = Pattern.compile("(?i)(?:uniquely )?(?:identif|determin)");
 
@@ -145,7 +148,9 @@ public final class Phrasings {
         if (OF_SIGNS.matcher(sentence).matches()) {
             return Optional.empty();
         }
-        Optional<String> kind = kinds.subject(Quoted.masked(PlainWording.of(sentence.strip())));
+        boolean plain = !ALSO.matcher(sentence).find();
+        Optional<String> kind =
+                kinds.subject(Quoted.masked(plain ? sentence.strip() : PlainWording.of(sentence.strip())));
         if (kind.isPresent()) {
             return kind;
         }
