@@ -28,7 +28,8 @@ record Growth(
         Map<Id, Id> owners = new HashMap<>();
         List<Entity> changed = new ArrayList<>();
         List<Entity> changedTo = new ArrayList<>();
-        for (int i = 0; i < known; i++) {
+        boolean allSame = before.entities() == now.entities();
+        for (int i = 0; !allSame && i < known; i++) {
             Entity one = before.entities().get(i);
             Entity two = now.entities().get(i);
             if (one != two) {

@@ -101,7 +101,7 @@ final class AttributePhrasings {
                 String list = found.get().group(2);
                 return isValues(heading, list)
                         ? Optional.of(new Phrasing.Refused("are these its values? Say of what it is told: Each … has "
-                                + Nouns.inSentence(said.one(heading)) + " (one of " + list.replaceFirst("\\.+$", "")
+                                + Nouns.inSentence(said.one(heading)) + " (one of " + SaidNouns.withoutStops(list)
                                 + ")"))
                         : attributes(heading, list);
             }

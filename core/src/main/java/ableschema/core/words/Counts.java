@@ -5,8 +5,12 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /** How many, as people say it: {@code one or more}, {@code fewer than 5}, {@code 1..n}. */
 final class Counts {
@@ -62,7 +66,13 @@ final class Counts {
     private static final int MANY = Cardinality.MANY;
 
     /** One way to say how many, and what its numbers mean. */
-    private record Way(Pattern words, Meaning meaning) {}
+    private record Way(Pattern words, Meaning meaning) {
+
+        boolean mayBegin(String word) {
+            Matcher matcher = words.matcher(word);
+            return matcher.lookingAt() || matcher.hitEnd();
+        }
+    }
 
     private interface Meaning {
         Cardinality of(int first, int second);
@@ -123,27 +133,67 @@ final class Counts {
         });
     }
 
-    /** Where how many may begin; all ways are only tried there. */
-    private static final Pattern BEGINNING = Pattern.compile(
-            "(?<![\\p{L}\\d.])(?:\\d|(?:between|from|at|an?|no|not|none|only|just|precisely|another|any|lots|numerous|several|many"
-                    + "|multiple|some|various|up|more|fewer|less|exactly|" + WORDS + ")(?!\\p{L}))",
-            Pattern.CASE_INSENSITIVE);
+    /** What how many may begin with; all ways are only tried there. */
+    private static final Set<String> BEGINNINGS = Stream.concat(
+                    Stream.of(
+                            ("between from at a an no not none only just precisely another any lots numerous several many"
+                                            + " multiple some various up more fewer less exactly")
+                                    .split(" ")),
+                    Stream.concat(NUMBERS.stream(), TENS.keySet().stream()))
+            .collect(Collectors.toUnmodifiableSet());
+
+    /** The first place at or behind another where how many may begin; negative where there is none. */
+    private static int beginning(String masked, int from) {
+        int at = from;
+        while (at < masked.length()) {
+            char c = masked.charAt(at);
+            char before = at == 0 ? ' ' : masked.charAt(at - 1);
+            boolean begins = !Character.isLetterOrDigit(before) && before != '.';
+            int end = endOfWord(masked, at);
+            if (begins
+                    && (Character.isDigit(c)
+                            || BEGINNINGS.contains(masked.substring(at, end).toLowerCase(Locale.ROOT)))) {
+                return at;
+            }
+            at = Math.max(at + 1, end);
+        }
+        return -1;
+    }
+
+    private static int endOfWord(String masked, int start) {
+        int end = start;
+        while (end < masked.length() && Character.isLetter(masked.charAt(end))) {
+            end++;
+        }
+        return end;
+    }
 
     /** The first that is said at or behind a place; of several at one place the longest. */
     static Optional<Found> find(String masked, int from) {
-        Matcher beginning = BEGINNING.matcher(masked);
         Optional<Found> found = Optional.empty();
-        int at = from;
-        while (found.isEmpty() && at <= masked.length() && beginning.find(at)) {
-            found = longest(masked, beginning.start());
-            at = beginning.start() + 1;
+        int at = beginning(masked, from);
+        while (found.isEmpty() && at >= 0) {
+            found = longest(masked, at);
+            at = beginning(masked, at + 1);
         }
         return found;
     }
 
+    /** The ways that may begin with a word; of 17 that are tried at each word, few do. */
+    private static final Map<String, List<Way>> BEGINNING_WITH = new ConcurrentHashMap<>();
+
+    private static List<Way> beginningAt(String masked, int start) {
+        int end = endOfWord(masked, start);
+        return end == start
+                ? WAYS // with a number, of which there are too many to remember
+                : BEGINNING_WITH.computeIfAbsent(
+                        masked.substring(start, end).toLowerCase(Locale.ROOT),
+                        word -> WAYS.stream().filter(way -> way.mayBegin(word)).toList());
+    }
+
     private static Optional<Found> longest(String masked, int start) {
         Optional<Found> best = Optional.empty();
-        for (Way way : WAYS) {
+        for (Way way : beginningAt(masked, start)) {
             Matcher matcher =
                     way.words().matcher(masked).region(start, masked.length()).useTransparentBounds(true);
             if (matcher.lookingAt() && isLonger(matcher, best)) {

@@ -21,6 +21,10 @@ final class DeletionPhrasings extends SentenceForms {
         super("delet\\w+|remov\\w+|eras\\w+|dropp\\w+|drop|gone");
         this.design = design;
         this.said = said;
+    }
+
+    @Override
+    void fill() {
         String when = "(?:if|when|whenever|once|as soon as) (?:an?|the|one) (.+?) is " + GONE + ",? (?:then )?";
         form(
                 when + ITS + "(.+?) (?:(?:is|are|must be|have to be|should be|get|gets) (?:also )?" + GONE

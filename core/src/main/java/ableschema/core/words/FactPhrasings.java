@@ -45,6 +45,10 @@ final class FactPhrasings extends SentenceForms {
                 + "|date|day|time|moment|year");
         this.said = said;
         this.attributes = attributes;
+    }
+
+    @Override
+    void fill() {
         computations();
         kinds();
         moments();

@@ -54,8 +54,8 @@ final class FactSentence {
     private static final Pattern MORE = Pattern.compile(
             " (?:is|are|has|have|can|may|must|that|which|who|whose|where|if|when) ", Pattern.CASE_INSENSITIVE);
 
-    private static final Pattern KIND = pattern(
-            "(?<article>an? |the )?(?<noun>.+?) is an? (?<kind>\uE000+|\\p{L}[\\p{L} -]*?)\\s*(?::(?<text>.*)|\\.)?\\s*");
+    private static final Pattern KIND = pattern("(?<article>an? |the )?(?<noun>.+?) is an? (?<kind>" + Quoted.MASK
+            + "+|\\p{L}[\\p{L} -]*?)\\s*(?::(?<text>.*)|\\.)?\\s*");
 
     private final Design design;
     private final IdSource ids;

@@ -141,7 +141,7 @@ final class JoinedSentences {
      */
     static Optional<Phrasing> ofTwoSubjects(
             String sentence, Predicate<String> plural, Function<String, Optional<Phrasing>> reading) {
-        String text = sentence.replaceFirst("\\.+$", "");
+        String text = SaidNouns.withoutStops(sentence);
         String masked = Quoted.masked(text);
         for (Pattern subjects : TWO_SUBJECTS) {
             Matcher two = subjects.matcher(masked);
@@ -199,7 +199,7 @@ final class JoinedSentences {
             String sentence,
             Function<String, Optional<SaidClause>> clause,
             Function<String, Optional<Phrasing>> reading) {
-        String text = sentence.replaceFirst("\\.+$", "");
+        String text = SaidNouns.withoutStops(sentence);
         Matcher and = AND.matcher(Quoted.masked(text));
         Optional<SaidClause> first = and.find() ? clause.apply(text.substring(0, and.start())) : Optional.empty();
         if (first.isEmpty()) {
@@ -228,7 +228,7 @@ final class JoinedSentences {
      * @param reading what one part comes to
      */
     static Optional<Phrasing> ofTwoPlaces(String sentence, Function<String, Optional<Phrasing>> reading) {
-        String text = sentence.replaceFirst("\\.+$", "");
+        String text = SaidNouns.withoutStops(sentence);
         Matcher placed = PLACED.matcher(Quoted.masked(text));
         if (!placed.lookingAt()) {
             return Optional.empty();

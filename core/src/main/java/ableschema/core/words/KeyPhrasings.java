@@ -49,10 +49,10 @@ final class KeyPhrasings extends SentenceForms {
         this.attributes = attributes;
         this.last = last;
         this.otherSide = otherSide;
-        keys();
     }
 
-    private void keys() {
+    @Override
+    void fill() {
         String known = "(.+?) (?:is|are) (?:uniquely )?(?:identified|told apart|known|recognised|recognized) by ";
         form(known + "(.+?) (?:within|inside|in) (?:the|its|their|an?|each|every) (.+)", this::identifiedWithin);
         form(known + "((?:an?|its|their|the) )?(.+)", m -> newlyIdentified(m.group(1), m.group(2), m.group(3)));

@@ -41,6 +41,10 @@ final class MeasurePhrasings extends SentenceForms {
         super("lasts?|takes?|weighs?|costs?|old|long|wide|high|tall|deep|heavy|" + String.join("|", COMPARED.keySet()));
         this.said = said;
         this.attributes = attributes;
+    }
+
+    @Override
+    void fill() {
         String may = "(?:(?:can|may|must|should|has to|have to) )?";
         form(
                 "(?:an? |each |every |all )?(.+?) " + may + "(last|take|weigh|cost)s? " + BOUNDS + " (\\p{L}+)",

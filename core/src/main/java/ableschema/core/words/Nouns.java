@@ -33,7 +33,11 @@ public final class Nouns {
     private final Design design;
     private final Plural plural;
     private final Index index;
-    private final Map<String, List<String>> singulars = new ConcurrentHashMap<>();
+
+    /** Shared with the designs made from this one, as long as the same plurals are taught. */
+    private final Map<String, List<String>> singulars;
+
+    private static final int MOST_SINGULARS = 10_000;
 
     /** Which entity each noun means; it holds for all designs whose entities have the same names. */
     private record Index(
@@ -53,7 +57,7 @@ public final class Nouns {
         Optional<Index> after(Design design) {
             List<Entity> now = design.entities();
             boolean same = entities.size() <= now.size() && plural.equals(design.plural());
-            for (int i = 0; same && i < entities.size(); i++) {
+            for (int i = 0; same && entities != now && i < entities.size(); i++) {
                 Entity one = entities.get(i);
                 Entity other = now.get(i);
                 same = one == other || one.id().equals(other.id()) && one.name().equals(other.name());
@@ -93,6 +97,9 @@ public final class Nouns {
     private Nouns(Design design, Optional<Nouns> before) {
         this.design = design;
         this.plural = design.plural();
+        this.singulars = before.filter(one -> one.plural.equals(plural))
+                .map(one -> one.singulars)
+                .orElseGet(ConcurrentHashMap::new);
         this.index = before.flatMap(one -> one.index.after(design)).orElseGet(() -> Index.of(design));
     }
 
@@ -275,6 +282,9 @@ public final class Nouns {
 
     /** The singulars that a plural may come from, the likeliest first; the noun itself where it is no plural. */
     public List<String> singulars(String noun) {
+        if (singulars.size() > MOST_SINGULARS) {
+            singulars.clear();
+        }
         return singulars.computeIfAbsent(noun, each -> List.copyOf(singularsOf(each)));
     }
 
@@ -286,12 +296,16 @@ public final class Nouns {
                 singulars.add(one);
             }
         });
-        if (ONE_IN_S.matcher(lower).matches()) {
+        boolean maybePlural = !Quoted.is(noun)
+                && (lower.indexOf(" of ") > 0
+                        || lower.endsWith("s")
+                        || UNRULY.keySet().stream().anyMatch(lower::endsWith));
+        if (!maybePlural || ONE_IN_S.matcher(lower).matches()) {
             singulars.add(noun);
             return singulars;
         }
         int of = lower.indexOf(" of ");
-        if (of > 0 && !Quoted.is(noun)) {
+        if (of > 0) {
             singularsOf(noun.substring(0, of)).forEach(head -> singulars.add(head + noun.substring(of)));
         }
         UNRULY.forEach((many, one) -> {
@@ -303,14 +317,14 @@ public final class Nouns {
             singulars.add(noun.substring(0, noun.length() - 3) + "y");
         }
         // "statuses" is of status, and "courses" of course
-        boolean hissing = HISSING.matcher(lower).matches();
+        boolean hissing = lower.endsWith("es") && HISSING.matcher(lower).matches();
         for (String ending : hissing ? List.of("es", "s") : List.of("s", "es")) {
             if (lower.endsWith(ending)) {
                 singulars.add(noun.substring(0, noun.length() - ending.length()));
             }
         }
-        singulars.removeIf(singular ->
-                singular.isBlank() || Quoted.is(noun) || !plural.of(singular).equalsIgnoreCase(noun));
+        singulars.removeIf(
+                singular -> singular.isBlank() || !plural.of(singular).equalsIgnoreCase(noun));
         singulars.remove(noun);
         if (hissing && singulars.size() > 1) { // "avalanches" is of avalanche, as there is no avalanch
             singulars.sort(

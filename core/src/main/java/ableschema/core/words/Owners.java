@@ -22,7 +22,9 @@ final class Owners {
 
     private final Design design;
     private final Nouns nouns;
-    private Map<String, Relationship> pairings = Map.of();
+
+    /** Worked out when first asked for: most sentences speak of entities alone. */
+    private Optional<Map<String, Relationship>> pairings = Optional.empty();
 
     Owners(Design design, Nouns nouns) {
         this.design = design;
@@ -34,10 +36,11 @@ final class Owners {
     }
 
     private Optional<Relationship> pairing(String noun) {
-        if (pairings.isEmpty()) { // most sentences speak of entities alone
-            pairings = pairings();
+        if (pairings.isEmpty()) {
+            pairings = Optional.of(pairings());
         }
-        return Optional.ofNullable(pairings.get(Quoted.is(noun) ? Quoted.of(Quoted.plain(noun)) : small(noun.strip())));
+        return Optional.ofNullable(
+                pairings.get().get(Quoted.is(noun) ? Quoted.of(Quoted.plain(noun)) : small(noun.strip())));
     }
 
     /** The pairings by all that they are called; of two that are called the same the first is meant. */

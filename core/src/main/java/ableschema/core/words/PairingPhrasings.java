@@ -21,6 +21,10 @@ final class PairingPhrasings extends SentenceForms {
         super("each|every");
         this.design = design;
         this.said = said;
+    }
+
+    @Override
+    void fill() {
         String two =
                 "for (?:each|every) (.+?)(?: \\p{L}+ed| made| taken| given| sold| held)? (?:of|in|on|at|by|per|to|for|and) (?:an? |the |each |every )?(.+?)";
         form(two + ",? " + KEPT, m -> known(m.group(1), m.group(2), m.group(3)));

@@ -17,7 +17,8 @@ public final class Phrasings {
     /** What the grammar knows in this form only. */
     private static final Pattern CANONICAL = Pattern.compile(
             "(?is)(?:the domain |the plural of |about (?![0-9])|there are about [0-9]|rows of .* are made in .*|the .* of each .* is (?:computed|calculated|derived|worked out) (?:from|as|by) |the .* of each .* (?:changes|never changes|is (?:not )?used by people|is (?:not )?private)\\.?$|of each .*: ?|#).*|.*->.*|.* is set aside\\.?|no two .* share their .*"
-                    + "|(?:(?! (?:is|are|has|have) |,).)* is an? (?:\\uE000+|\\p{L}+(?:[ -](?!of )\\p{L}+){0,2})(?:\\s*:.*|\\s*\\.?)|.* is an? kind of [^.:]*\\.?|each .* is (?:identified|told) by its .*|each .* is (?:often )?(?:searched|sorted|indexed|searched and sorted|sorted and searched) by its .*");
+                    + "|(?:(?! (?:is|are|has|have) |,).)* is an? (?:" + Quoted.MASK
+                    + "+|\\p{L}+(?:[ -](?!of )\\p{L}+){0,2})(?:\\s*:.*|\\s*\\.?)|.* is an? kind of [^.:]*\\.?|each .* is (?:identified|told) by its .*|each .* is (?:often )?(?:searched|sorted|indexed|searched and sorted|sorted and searched) by its .*");
 
     /** What has the form of a sentence of the grammar, and is none. */
     private static final Pattern FREELY = Pattern.compile(
@@ -25,11 +26,24 @@ public final class Phrasings {
                     + "|the [^:]* of (?:the|an?|each|every) [^:]* is an? .*|there are (?!about [0-9]).*");
 
     /** Words that a sentence of the grammar does not have outside of quotes. */
+    private static final Set<String> SPOKEN_WORDS = Set.of(
+            ("every can may must should might will a an the its their several many multiple some fewer less more optional"
+                            + " optionally either another about around roughly nearly varchar nvarchar varchar2 nvarchar2 string"
+                            + " int integer bigint numeric bool boolean timestamp datetime")
+                    .split(" "));
+
+    private static final Pattern WORD = Pattern.compile("[\\p{L}\\d_]+");
+
+    /** The same of several words, and of other signs. */
     private static final Pattern SPOKEN = Pattern.compile(
-            "(?i)\\b(?:other(?! than\\b)|every|and each|can|may|must|should|might|will|has to|have to|needs to|an?|the|its|their|several|many|multiple|some"
-                    + "|fewer|less|more|only one|one single|one and only|one \\p{L}+(?: \\p{L}+)?: ?[^.;]+ or|up to|or several|or many|or (?:\\p{L}+ )?(?:none|nobody)|optional(?:ly)?|either|another"
-                    + "|about|around|roughly|nearly|n?varchar2?|string|int|integer|bigint|numeric|bool|boolean|timestamp|datetime|date and time|(?!exactly\\b)exc?\\w{2,6}ly)\\b"
-                    + "|(?:unique|nullable|not null|mandatory|required)(?=\\s*(?:[,.]|$))|:[^,(]*(?:\\(\\d[^)]*\\))? key(?=\\s*(?:[,.]|$))|\\d ?\\.\\.|\\(-?[\\d.]+ ?(?:to|-|–) ?-?[\\d.]+\\)| has (?!between \\w+ and \\w+ )(?:[^;(]|\\([^)]*\\))*\\band\\b| has unique | has:");
+            "(?i)\\b(?:other(?! than\\b)|and each|has to|have to|needs to|only one|one single|one and only"
+                    + "|one \\p{L}+(?: \\p{L}+)?: ?[^.;]+ or|up to|or several|or many|or (?:\\p{L}+ )?(?:none|nobody)"
+                    + "|date and time|(?!exactly\\b)exc?\\w{2,6}ly)\\b"
+                    + "|(?:unique|nullable|not null|mandatory|required)(?=\\s*(?:[,.]|$))|:[^,(]*(?:\\(\\d[^)]*\\))? key(?=\\s*(?:[,.]|$))|\\d ?\\.\\.|\\(-?[\\d.]+ ?(?:to|-|–) ?-?[\\d.]+\\)| has unique | has:");
+
+    /** "Has a name and a flag", where the grammar would take a name for two. */
+    private static final Pattern HAS_BOTH =
+            Pattern.compile("(?i) has (?!between \\w+ and \\w+ )(?:[^;(]|\\([^)]*\\))*\\band\\b");
 
     /** An option of a relationship between its two clauses. */
     private static final Pattern OPTION_BETWEEN = Pattern.compile(
@@ -133,6 +147,8 @@ public final class Phrasings {
     private static final Pattern SPOKEN_OF = Pattern.compile(
             "(?i)(?:(?:an?|each|every|all) )?(\\p{L}[\\p{L} -]{0,60}?) (?:also )?(?:has|have|belongs? to|(?:is|are) (?:identified by|numbered)|must have) .*");
 
+    private static final Pattern OF_ONE = Pattern.compile("(?:an?|each|every) ", Pattern.CASE_INSENSITIVE);
+
     /** "A photographer is an author as well" is one said more plainly. */
     private static final Pattern ALSO = Pattern.compile("(?i)\\b(?:also|too|well|both)\\b");
 
@@ -155,11 +171,11 @@ public final class Phrasings {
             return kind;
         }
         Matcher of = SPOKEN_OF.matcher(Quoted.masked(sentence.strip()));
-        boolean one = sentence.strip().matches("(?i)(?:an?|each|every) .*");
+        boolean one = OF_ONE.matcher(sentence.strip()).lookingAt();
         if (!of.matches() || of.group(1).split(" ").length > 3) {
             return one && sentence.length() <= LONGEST_SAID
                     ? relations
-                            .clause(sentence.strip().replaceFirst("\\.+$", ""))
+                            .clauseAsSaid(SaidNouns.withoutStops(sentence.strip()))
                             .filter(clause -> !TELLS.matcher(clause.verb()).lookingAt())
                             .map(clause -> clause.subject().toLowerCase(Locale.ROOT))
                     : Optional.empty();
@@ -344,7 +360,7 @@ public final class Phrasings {
     private static String often(String verb) {
         String small = verb.toLowerCase(Locale.ROOT);
         boolean sorted = small.endsWith("sorted") || small.endsWith("ordered");
-        return small.contains(" and ") ? "searched and sorted" : sorted ? "sorted" : "searched";
+        return small.contains("and") ? "searched and sorted" : sorted ? "sorted" : "searched";
     }
 
     /** With single spaces, but for what stands between quotes. */
@@ -362,9 +378,20 @@ public final class Phrasings {
         return tidied.toString();
     }
 
+    private static boolean isSpoken(String masked) {
+        String small = masked.toLowerCase(Locale.ROOT);
+        Matcher words = WORD.matcher(small);
+        while (words.find()) {
+            if (SPOKEN_WORDS.contains(words.group())) {
+                return true;
+            }
+        }
+        return SPOKEN.matcher(small).find()
+                || small.contains("and") && HAS_BOTH.matcher(small).find();
+    }
+
     private static boolean isCanonical(String masked) {
-        if (masked.regionMatches(true, 0, "each ", 0, 5)
-                && !SPOKEN.matcher(masked).find()) {
+        if (masked.regionMatches(true, 0, "each ", 0, 5) && !isSpoken(masked)) {
             boolean known = masked.toLowerCase(Locale.ROOT).contains(" has ")
                     || Quantity.find(masked, 0).isPresent();
             if (known) {

@@ -56,6 +56,12 @@ final class RelationPhrasings {
             "(?:who|which|that|whose|where|when|if|of|in|on|at|by|for|to|from|with|without|into|about|over|under|above|below|after|before|between|against|until|since|aged|older|younger|like|than)\\b",
             CASE);
 
+    private static final Pattern OPTIONS =
+            Pattern.compile(" ?\\((?:first |second )?(?:called|on delete|on update|first as|second as)\\b.*", CASE);
+
+    private static final Pattern WITH_ARTICLE =
+            Pattern.compile("^(.*?\\p{L}) (?:an?|the|its|their) (?!.* (?:an?|the) )(\\p{L}[\\p{L}\\d -]*)$", CASE);
+
     private static final int MOST_WORDS = 3;
 
     private final SaidNouns said;
@@ -77,7 +83,7 @@ final class RelationPhrasings {
         int bracket = options(sentence);
         String options =
                 sentence.substring(bracket).replaceFirst("\\.\\s*$", "").strip();
-        String clauses = sentence.substring(0, bracket).strip().replaceFirst("\\.+$", "");
+        String clauses = SaidNouns.withoutStops(sentence.substring(0, bracket).strip());
         Matcher second = SECOND.matcher(Quoted.masked(clauses));
         boolean two = second.find();
         Optional<SaidClause> forth = clause(two ? clauses.substring(0, second.start()) : clauses);
@@ -135,9 +141,7 @@ final class RelationPhrasings {
 
     /** Where the options in brackets at the end begin. */
     private static int options(String sentence) {
-        Matcher options = Pattern.compile(
-                        " ?\\((?:first |second )?(?:called|on delete|on update|first as|second as)\\b.*", CASE)
-                .matcher(Quoted.masked(sentence));
+        Matcher options = OPTIONS.matcher(Quoted.masked(sentence));
         return options.find() ? options.start() : sentence.length();
     }
 
@@ -151,16 +155,16 @@ final class RelationPhrasings {
                                 sentence.substring(quantity.get().end()).replaceFirst("[;.].*", ""));
         return known
                 ? Optional.empty()
-                : clause(sentence.strip().replaceFirst("\\.+$", "")).flatMap(check::misnamed);
+                : clause(SaidNouns.withoutStops(sentence.strip())).flatMap(check::misnamed);
     }
 
     /** Whether a sentence counts what something is measured in: "lasts 30 minutes". */
     boolean isOfMeasure(String sentence) {
         Optional<Found> quantity = Counts.find(Quoted.masked(sentence), 0);
         return quantity.isPresent()
-                && ClauseCheck.isUnit(
-                        sentence.substring(quantity.get().end()).strip().replaceFirst("\\.+$", ""))
-                && clause(sentence.strip().replaceFirst("\\.+$", ""))
+                && ClauseCheck.isUnit(SaidNouns.withoutStops(
+                        sentence.substring(quantity.get().end()).strip()))
+                && clause(SaidNouns.withoutStops(sentence.strip()))
                         .flatMap(check::slip)
                         .isPresent();
     }
@@ -201,7 +205,7 @@ final class RelationPhrasings {
         Optional<SaidClause> clause = options(sentence) < sentence.length()
                         || SECOND.matcher(Quoted.masked(sentence)).find()
                 ? Optional.empty()
-                : clause(sentence.strip().replaceFirst("\\.+$", ""));
+                : clause(SaidNouns.withoutStops(sentence.strip()));
         Optional<SaidClause> forth = clause.flatMap(each -> saidBefore(each, inverse));
         if (forth.isEmpty() || check.slip(clause.get()).isPresent()) {
             return Optional.empty();
@@ -317,11 +321,16 @@ final class RelationPhrasings {
 
     /** A sentence without how often, or when, it is so: "at a time". */
     static String withoutTail(String sentence) {
-        return TAIL.matcher(sentence.strip().replaceFirst("\\.+$", "")).replaceFirst("");
+        return TAIL.matcher(SaidNouns.withoutStops(sentence.strip())).replaceFirst("");
     }
 
     /** One clause; empty where it is none. */
     Optional<SaidClause> clause(String text) {
+        return clauseAsSaid(text).map(this::ofItsSubject);
+    }
+
+    /** One clause, whose object may be short for another; empty where it is none. */
+    Optional<SaidClause> clauseAsSaid(String text) {
         String clause = TAIL.matcher(text.strip()).replaceFirst("");
         Matcher apart = NUMBER_APART.matcher(clause);
         if (apart.find()) {
@@ -352,7 +361,7 @@ final class RelationPhrasings {
                         || words.matches("(?i)(?:are|have|were) .*")
                         || said.many(noun).equalsIgnoreCase(said.one(noun))
                                 && words.matches("(?i)\\p{L}*[^s\\s] .*")); // "species belong"
-        return predicate(said.one(noun), words, many).map(this::ofItsSubject);
+        return predicate(said.one(noun), words, many);
     }
 
     /** "An aircraft is of a type" where there are aircraft types. */
@@ -421,9 +430,7 @@ final class RelationPhrasings {
 
     /** "is located in a building", "has turbines": an article makes it one, a plural any number. */
     private Optional<SaidClause> uncounted(String subject, String verbal, boolean free, boolean plural) {
-        Matcher article = Pattern.compile(
-                        "^(.*?\\p{L}) (?:an?|the|its|their) (?!.* (?:an?|the) )(\\p{L}[\\p{L}\\d -]*)$", CASE)
-                .matcher(verbal);
+        Matcher article = WITH_ARTICLE.matcher(verbal);
         if (article.matches()) {
             if (said.isPlural(article.group(2))) {
                 return Optional.of(new SaidClause(

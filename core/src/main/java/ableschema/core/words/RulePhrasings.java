@@ -15,7 +15,8 @@ import java.util.stream.Collectors;
 /** Phrasings of what holds for the values of an attribute: bounds, lists, defaults, and comparisons with another attribute. */
 final class RulePhrasings extends SentenceForms {
 
-    private static final String VALUE = "(\uE000+|'[^']*'|-?[\\p{L}\\d.](?:[\\p{L}\\d._-]*[\\p{L}\\d_-])?)";
+    private static final String VALUE =
+            "(" + Quoted.MASK + "+|'[^']*'|-?[\\p{L}\\d.](?:[\\p{L}\\d._-]*[\\p{L}\\d_-])?)";
     private static final String NUMBER = "(-?\\d+(?:[.,]\\d+)*(?: (?:thousand|million|billion))?|" + Counts.WORDS + ")";
     private static final Map<String, Integer> POWERS = Map.of("thousand", 3, "million", 6, "billion", 9);
     private static final Map<String, String> ORDERS =
@@ -43,6 +44,10 @@ final class RulePhrasings extends SentenceForms {
                 "is|are|be|can|cannot|may|must|mustn|should|shouldn|will|has|have|defaults?|lies?|ranges?|go|run|comes?|starts?|begins?|ends?|consists?");
         this.said = said;
         this.attributes = attributes;
+    }
+
+    @Override
+    void fill() {
         left();
         bounds();
         lists();

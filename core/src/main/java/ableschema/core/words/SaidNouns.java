@@ -53,9 +53,18 @@ final class SaidNouns {
 
     /** Without the words that only point at it: "the draught" is draught. */
     static String bare(String phrase) {
-        String stripped = phrase.strip().replaceFirst("[.]+$", "").strip();
+        String stripped = withoutStops(phrase.strip()).strip();
         var article = ARTICLE.matcher(stripped);
         return article.lookingAt() ? stripped.substring(article.end()).strip() : stripped;
+    }
+
+    /** Without the full stops that it ends with. */
+    static String withoutStops(String phrase) {
+        int end = phrase.length();
+        while (end > 0 && phrase.charAt(end - 1) == '.') {
+            end--;
+        }
+        return phrase.substring(0, end);
     }
 
     static boolean hasArticle(String phrase) {
@@ -212,16 +221,16 @@ final class SaidNouns {
         var masked = new StringBuilder(Quoted.masked(list));
         BOUNDS.matcher(masked.toString()).results().forEach(found -> {
             for (int i = found.start(1); i < found.end(1); i++) {
-                masked.setCharAt(i, '\uE000');
+                masked.setCharAt(i, Quoted.MASK);
             }
         });
-        DIGITS.matcher(masked.toString()).results().forEach(found -> masked.setCharAt(found.start(1), '\uE000'));
+        DIGITS.matcher(masked.toString()).results().forEach(found -> masked.setCharAt(found.start(1), Quoted.MASK));
         int depth = 0;
         for (int i = 0; i < masked.length(); i++) {
             char c = masked.charAt(i);
             depth += c == '(' ? 1 : 0;
             if (depth > 0) {
-                masked.setCharAt(i, '\uE000');
+                masked.setCharAt(i, Quoted.MASK);
             }
             depth -= c == ')' ? 1 : 0;
         }

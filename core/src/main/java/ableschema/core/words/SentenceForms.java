@@ -25,6 +25,7 @@ abstract class SentenceForms {
             " +(?:is|are|was|were|has|have|can|may|must)(?: not)?(?: (?:be|to be|come|lie|always|never))* +",
             Pattern.CASE_INSENSITIVE);
 
+    /** Filled when a sentence is first held against them: most sentences of the grammar never are. */
     private final List<Form> forms = new ArrayList<>();
 
     private final Pattern words;
@@ -35,11 +36,17 @@ abstract class SentenceForms {
                 words, each -> Pattern.compile("\\b(?:" + each + ")\\b", Pattern.CASE_INSENSITIVE));
     }
 
+    /** Adds all forms, by {@link #form}, in the order in which they are tried. */
+    abstract void fill();
+
     private record Form(Pattern pattern, Function<Cut, Optional<Phrasing>> reading) {}
 
     final Optional<Phrasing> of(String sentence) {
         if (!words.matcher(sentence).find()) {
             return Optional.empty();
+        }
+        if (forms.isEmpty()) {
+            fill();
         }
         for (Form form : forms) {
             Optional<Phrasing> found = Cut.of(form.pattern(), sentence)

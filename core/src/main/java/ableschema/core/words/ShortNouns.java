@@ -3,6 +3,7 @@ package ableschema.core.words;
 import ableschema.core.design.Entity;
 import ableschema.core.words.Phrasing.ReadAs;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -12,7 +13,6 @@ import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
-import java.util.stream.Stream;
 
 /** Nouns that are cut short: where tide gauges were spoken of, it is asked whether "a gauge" is one of them. */
 final class ShortNouns {
@@ -94,16 +94,18 @@ final class ShortNouns {
                 .filter(each -> DESCRIBED.matcher(each.getValue()).matches())
                 .map(Map.Entry::getKey)
                 .collect(Collectors.toSet());
-        var before = new ArrayList<String>();
+        var longer = new HashMap<String, List<String>>(); // those before, by what they end in
         var without = new HashSet<String>();
         for (String noun : subjects.stream().map(Map.Entry::getKey).distinct().toList()) {
-            Stream<String> longer = before.stream().filter(each -> each.endsWith(" " + noun));
-            List<String> all = longer.toList();
+            List<String> all = longer.getOrDefault(noun, List.of());
             boolean isShort = all.size() == 1 && !(described.contains(noun) && described.contains(all.get(0)));
             if (!isShort) {
                 without.add(noun);
             }
-            before.add(noun);
+            for (int space = noun.indexOf(' '); space >= 0; space = noun.indexOf(' ', space + 1)) {
+                longer.computeIfAbsent(noun.substring(space + 1), tail -> new ArrayList<>())
+                        .add(noun);
+            }
         }
         return without;
     }
