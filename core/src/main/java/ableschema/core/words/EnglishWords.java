@@ -6,11 +6,11 @@ import java.io.InputStreamReader;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.util.HashSet;
+import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
-import java.util.stream.IntStream;
-import java.util.stream.Stream;
+import java.util.concurrent.ConcurrentHashMap;
 
 /**
  * The words of English with their forms, from the public list SCOWL, whose copyright stands beside it: the common ones (its
@@ -25,6 +25,11 @@ final class EnglishWords {
 
     private static final Set<String> COMMON = new HashSet<>();
     private static final Set<String> RARE = new HashSet<>();
+
+    /** A name that is no word stands in many sentences of a text, and is held against hundreds of words. */
+    private static final Map<String, Optional<String>> MEANT = new ConcurrentHashMap<>();
+
+    private static final int MOST_REMEMBERED = 10_000;
 
     static {
         var stream = Objects.requireNonNull(EnglishWords.class.getResourceAsStream("english.txt"), "english.txt");
@@ -54,35 +59,70 @@ final class EnglishWords {
         if (small.length() < SHORTEST || has(small)) {
             return Optional.empty();
         }
-        Stream<String> near = small.length() < SHORTEST_CHANGED
-                ? turned(small)
-                : Stream.of(turned(small), leftOut(small), added(small), changed(small))
-                        .flatMap(each -> each);
-        return near.filter(COMMON::contains).findFirst();
+        if (MEANT.size() > MOST_REMEMBERED) {
+            MEANT.clear();
+        }
+        return MEANT.computeIfAbsent(small, EnglishWords::nearest);
+    }
+
+    private static Optional<String> nearest(String small) {
+        Optional<String> turned = turned(small);
+        return turned.isPresent() || small.length() < SHORTEST_CHANGED
+                ? turned
+                : leftOut(small).or(() -> added(small)).or(() -> changed(small));
     }
 
     /** Two letters in the wrong order. */
-    private static Stream<String> turned(String word) {
-        return IntStream.range(0, word.length() - 1)
-                .mapToObj(i -> word.substring(0, i) + word.charAt(i + 1) + word.charAt(i) + word.substring(i + 2));
+    private static Optional<String> turned(String word) {
+        for (int i = 0; i < word.length() - 1; i++) {
+            String turned = word.substring(0, i) + word.charAt(i + 1) + word.charAt(i) + word.substring(i + 2);
+            if (COMMON.contains(turned)) {
+                return Optional.of(turned);
+            }
+        }
+        return Optional.empty();
     }
 
     /** A letter too many; the first and the last are seldom, and "checkin" is no slip of "check in". */
-    private static Stream<String> added(String word) {
-        return IntStream.range(1, word.length() - 1).mapToObj(i -> word.substring(0, i) + word.substring(i + 1));
+    private static Optional<String> added(String word) {
+        for (int i = 1; i < word.length() - 1; i++) {
+            String without = word.substring(0, i) + word.substring(i + 1);
+            if (COMMON.contains(without)) {
+                return Optional.of(without);
+            }
+        }
+        return Optional.empty();
     }
 
-    private static Stream<String> leftOut(String word) {
-        return IntStream.range(1, word.length()).boxed().flatMap(i -> letters()
-                .map(letter -> word.substring(0, i) + letter + word.substring(i)));
+    private static Optional<String> leftOut(String word) {
+        for (int i = 1; i < word.length(); i++) {
+            Optional<String> found = withLetter(new StringBuilder(word).insert(i, ' '), i);
+            if (found.isPresent()) {
+                return found;
+            }
+        }
+        return Optional.empty();
     }
 
-    private static Stream<String> changed(String word) {
-        return IntStream.range(1, word.length()).boxed().flatMap(i -> letters()
-                .map(letter -> word.substring(0, i) + letter + word.substring(i + 1)));
+    private static Optional<String> changed(String word) {
+        for (int i = 1; i < word.length(); i++) {
+            Optional<String> found = withLetter(new StringBuilder(word), i);
+            if (found.isPresent()) {
+                return found;
+            }
+        }
+        return Optional.empty();
     }
 
-    private static Stream<String> letters() {
-        return IntStream.rangeClosed('a', 'z').mapToObj(letter -> String.valueOf((char) letter));
+    /** The first common word that there is with a letter at a place. */
+    private static Optional<String> withLetter(StringBuilder word, int at) {
+        for (char letter = 'a'; letter <= 'z'; letter++) {
+            word.setCharAt(at, letter);
+            String changed = word.toString();
+            if (COMMON.contains(changed)) {
+                return Optional.of(changed);
+            }
+        }
+        return Optional.empty();
     }
 }

@@ -7,6 +7,7 @@ import java.util.Locale;
 import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
 
 /** Says a sentence in plainer words of the same meaning: "can't have more than 12" is "can have at most 12". */
 final class PlainWording {
@@ -365,6 +366,9 @@ final class PlainWording {
                     "^there (?:can|may|must|should) be (?!(?:at most|only|exactly|no more than) one .* (?:per|for) .* and )(.+?) (?:per|(?:for|in|on|at) (?:each|every|any|an?)) (.+?)(?=\\.?$)",
                     "Each $2 can have $1"));
 
+    private static final Set<String> ALL_WORDS =
+            PLAINER.stream().flatMap(each -> each.words().stream()).collect(Collectors.toUnmodifiableSet());
+
     private PlainWording() {}
 
     private static Plainer plainer(String words, String said, String plain) {
@@ -375,6 +379,9 @@ final class PlainWording {
     static String of(String sentence) {
         String plain = sentence;
         Set<String> words = words(sentence);
+        if (Collections.disjoint(words, ALL_WORDS)) {
+            return sentence;
+        }
         for (Plainer each : PLAINER) {
             if (Collections.disjoint(each.words(), words)) {
                 continue;

@@ -100,6 +100,13 @@ final class SaidItem {
                     + "|timestamp|datetime|blob)",
             CASE);
 
+    private static final Pattern MAYBE = Pattern.compile("(?:optional(?:ly)?|possibly|maybe|perhaps) ", CASE);
+
+    private static final Pattern OPTIONAL_BEHIND =
+            Pattern.compile("(.+?) ?\\((?:optional|if known|may be empty|nullable)\\)", CASE);
+
+    private static final Pattern OF_ITS = Pattern.compile(" of (?:its|their|his|her) ", CASE);
+
     private static final Pattern END_OF_NAME = Pattern.compile(" ?:| \\(");
 
     private SaidItem() {}
@@ -113,8 +120,8 @@ final class SaidItem {
 
     /** The item as the grammar has it: {@code [caption]: text 200}. */
     static String item(String member) {
-        String name = SaidNouns.bare(member).replaceFirst("(?i) of (?:its|their|his|her) ", " of ");
-        boolean optional = name.matches("(?i)(?:optional(?:ly)?|possibly|maybe|perhaps) .*");
+        String name = OF_ITS.matcher(SaidNouns.bare(member)).replaceFirst(" of ");
+        boolean optional = MAYBE.matcher(name).lookingAt();
         if (optional) {
             name = SaidNouns.bare(name.replaceFirst("(?i)^\\w+ ", ""));
         }
@@ -171,8 +178,7 @@ final class SaidItem {
         if (needed.matches()) {
             return item(needed.group(1));
         }
-        Matcher bracket = Pattern.compile("(.+?) ?\\((?:optional|if known|may be empty|nullable)\\)", CASE)
-                .matcher(name);
+        Matcher bracket = OPTIONAL_BEHIND.matcher(name);
         if (bracket.matches()) {
             optional = true;
             name = bracket.group(1);

@@ -3,6 +3,7 @@ package ableschema.core.words;
 import ableschema.core.words.Phrasing.ReadAs;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
@@ -13,7 +14,7 @@ import java.util.regex.Pattern;
 abstract class SentenceForms {
 
     /** Patterns are made once, as each sentence of a text is read with nouns of its own. */
-    private static final Map<String, Pattern> COMPILED = new ConcurrentHashMap<>();
+    private static final Map<String, Words> COMPILED = new ConcurrentHashMap<>();
 
     private static final Pattern SENTENCE =
             Pattern.compile(" (?:has|have|is|are|that|which|who|can|may|must) ", Pattern.CASE_INSENSITIVE);
@@ -28,28 +29,38 @@ abstract class SentenceForms {
     /** Filled when a sentence is first held against them: most sentences of the grammar never are. */
     private final List<Form> forms = new ArrayList<>();
 
-    private final Pattern words;
+    private final Words words;
 
     /** @param words alternatives of which each form has one, so that most sentences need not be held against any */
     SentenceForms(String words) {
-        this.words = COMPILED.computeIfAbsent(
-                words, each -> Pattern.compile("\\b(?:" + each + ")\\b", Pattern.CASE_INSENSITIVE));
+        this.words = COMPILED.computeIfAbsent("\\b(?:" + words + ")\\b", Words::of);
     }
 
     /** Adds all forms, by {@link #form}, in the order in which they are tried. */
     abstract void fill();
 
-    private record Form(Pattern pattern, Function<Cut, Optional<Phrasing>> reading) {}
+    private record Form(Words words, Function<Cut, Optional<Phrasing>> reading) {}
+
+    private record Words(Pattern pattern, NecessaryText necessary) {
+
+        static Words of(String pattern) {
+            return new Words(
+                    Pattern.compile(pattern + "\\s*\\.?", Pattern.CASE_INSENSITIVE), NecessaryText.of(pattern));
+        }
+    }
 
     final Optional<Phrasing> of(String sentence) {
-        if (!words.matcher(sentence).find()) {
+        if (!words.pattern().matcher(sentence).find()) {
             return Optional.empty();
         }
         if (forms.isEmpty()) {
             fill();
         }
+        String small = sentence.toLowerCase(Locale.ROOT);
         for (Form form : forms) {
-            Optional<Phrasing> found = Cut.of(form.pattern(), sentence)
+            Optional<Phrasing> found = Optional.of(form.words())
+                    .filter(each -> each.necessary().isIn(small))
+                    .flatMap(each -> Cut.of(each.pattern(), sentence))
                     .filter(SentenceForms::isOfPlainParts)
                     .flatMap(form.reading());
             if (found.isPresent()) {
@@ -61,11 +72,7 @@ abstract class SentenceForms {
 
     /** @param pattern of the whole sentence but its full stop, in any letter case */
     final void form(String pattern, Function<Cut, Optional<Phrasing>> reading) {
-        forms.add(new Form(COMPILED.computeIfAbsent(pattern, SentenceForms::compiled), reading));
-    }
-
-    private static Pattern compiled(String pattern) {
-        return Pattern.compile(pattern + "\\s*\\.?", Pattern.CASE_INSENSITIVE);
+        forms.add(new Form(COMPILED.computeIfAbsent(pattern, Words::of), reading));
     }
 
     /** Whether no part holds another sentence. */

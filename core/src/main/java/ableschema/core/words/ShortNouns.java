@@ -65,6 +65,14 @@ final class ShortNouns {
                 .replaceAll(Matcher.quoteReplacement(full));
     }
 
+    /** A number behind a colon or a bracket is of a type or a bound. */
+    private static boolean tellsHowMany(String masked) {
+        return Quantity.find(masked, 0)
+                .filter(found ->
+                        masked.substring(0, found.start()).chars().noneMatch(sign -> sign == ':' || sign == '('))
+                .isPresent();
+    }
+
     /** What stands before and behind the verb of a sentence of the grammar, where entities stand. */
     private Set<String> nouns(String sentence) {
         var nouns = new LinkedHashSet<String>();
@@ -72,7 +80,7 @@ final class ShortNouns {
         if (subject.matches()) {
             nouns.add(subject.group(1));
         }
-        if (Quantity.find(Quoted.masked(sentence), 0).isPresent()) {
+        if (tellsHowMany(Quoted.masked(sentence))) {
             for (String half : sentence.split("; e")) {
                 relations.clause(half.replaceFirst("\\.$", "")).ifPresent(clause -> {
                     nouns.add(clause.subject());
