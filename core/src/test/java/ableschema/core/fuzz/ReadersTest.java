@@ -81,7 +81,7 @@ class ReadersTest {
                 .filter(line -> !line.isBlank())
                 .toList();
         var mangled = new Mangled(1);
-        int count = 5_000 * TIMES;
+        int count = 3_000 * TIMES;
         List<String> texts = Stream.generate(() -> String.join(
                         "\n",
                         Stream.generate(() -> mangled.text(mangled.one(good)))
@@ -117,7 +117,7 @@ class ReadersTest {
         read(
                 count,
                 texts,
-                text -> taken(text).filter(read -> text.hashCode() % 5 == 0).ifPresent(ReadersTest::used),
+                text -> taken(text).filter(read -> text.hashCode() % 10 == 0).ifPresent(ReadersTest::used),
                 NoException.class);
         List<String> broken =
                 mangled(3, 10_000 * TIMES, good.stream().map(JsonNode::toString).toList());
@@ -171,8 +171,8 @@ class ReadersTest {
         List<String> good = List.of(
                 "code,name\n1,\"North, \"\"old\"\" quay\"\n2,East\n", "a;b\n1;2\n", "x\ty\n\"two\nlines\"\t3\n");
         read(
-                40_000 * TIMES,
-                mangled(5, 40_000 * TIMES, good),
+                42_000 * TIMES,
+                mangled(5, 42_000 * TIMES, good),
                 text -> RowTable.records(text, text.contains("\t")),
                 IllegalArgumentException.class);
     }
