@@ -26,6 +26,9 @@ final class EnglishWords {
     private static final Set<String> COMMON = new HashSet<>();
     private static final Set<String> RARE = new HashSet<>();
 
+    /** Of crafts, and too rare for the list. */
+    private static final Set<String> PARTICIPLES = Set.of("hewn", "mown", "sawn", "shorn");
+
     /** A name that is no word stands in many sentences of a text, and is held against hundreds of words. */
     private static final Map<String, Optional<String>> MEANT = new ConcurrentHashMap<>();
 
@@ -51,7 +54,7 @@ final class EnglishWords {
 
     /** Whether it is a word of English, common or rare; of words too short to be told nothing is known. */
     static boolean has(String small) {
-        return COMMON.contains(small) || RARE.contains(small);
+        return COMMON.contains(small) || RARE.contains(small) || PARTICIPLES.contains(small);
     }
 
     /** The common word that was meant, where this is none and one slip of the fingers away from it. */

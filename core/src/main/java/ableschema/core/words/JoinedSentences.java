@@ -33,7 +33,8 @@ final class JoinedSentences {
 
     /** From here on another is spoken of. */
     private static final Pattern OTHER_SUBJECT = Pattern.compile(
-            "; (?:each|every|an?|the|all) |,? (?:and|but|while|whereas) (?:each|every) ", Pattern.CASE_INSENSITIVE);
+            "; (?:each|every|an?|the|all) |,? (?:and|but|while|whereas) (?:(?:each|every) |an? (?:(?!and |or )\\p{L}+ ){1,3}(?:has|is|can|may|must) )",
+            Pattern.CASE_INSENSITIVE);
 
     /** Sentences in which "and" joins something else. */
     private static final Pattern OTHERS = Pattern.compile(
@@ -56,8 +57,8 @@ final class JoinedSentences {
             Pattern.CASE_INSENSITIVE);
 
     private static final Pattern PLACE = Pattern.compile(
-            ",? (?:and )?(?:by|for|on|in|at|with|to|from|about|against|under) (?=(?:" + COUNTED
-                    + "|another|a given|a certain) |\\p{L}+(?= (?:by|for|on|in|at|with|to|from)\\b|$))",
+            ",? (?:and )?(?:by|for|on|in|at|with|to|from|about|against|under|through|via|during|into|onto|over) (?=(?:"
+                    + COUNTED + "|another|a given|a certain) |\\p{L}+(?= (?:by|for|on|in|at|with|to|from)\\b|$))",
             Pattern.CASE_INSENSITIVE);
 
     /** Another sentence is looked for at no more places than these. */

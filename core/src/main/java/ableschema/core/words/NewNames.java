@@ -25,7 +25,8 @@ final class NewNames {
             Pattern.CASE_INSENSITIVE);
 
     private static final Pattern ATTRIBUTE = Pattern.compile(
-            "(?:" + BEGINNINGS + ") .*|.* (?:" + WITHIN + ") .*|.* (?:" + WITHIN + ")|\\d+ .*|.* \\d+ .*",
+            "(?:" + BEGINNINGS + ") .*|.* (?:" + WITHIN + ") .*|.* (?:" + WITHIN
+                    + ")|\\d+ .*|.* \\d+ .*|(?:whole|entire) \\p{L}+",
             Pattern.CASE_INSENSITIVE);
 
     /** What is said of a name and is none: "a licence number, unique and secret". */

@@ -27,6 +27,13 @@ public final class Nouns {
     private static final Set<String> WORDS_OF_THE_GRAMMAR = Set.of("each", "has", "is", "and", "or", "share");
     private static final Set<String> BEGINNINGS = Set.of("a", "an", "the", "no", "about", "pairing");
 
+    /** What begins so tells where, when, of which or how many. */
+    private static final Pattern PIECE = Pattern.compile(
+            "(?:for|in|on|at|of|by|to|from|with|under|during|after|before|when|if|per) (?:each|every|all|any|an?|the|one|no) "
+                    + "|.+ (?:in|on|at|of|by|to|from|with|for|under) (?:the|its|their|an?|each|every) |or |(?:to|than|-|–) (?:\\d|(?:"
+                    + Counts.WORDS + ")\\b)",
+            Pattern.CASE_INSENSITIVE);
+
     private static final Pattern HISSING =
             Pattern.compile(".*(?:x|ch|sh|ss|[tz]z|[^ao]us|is|o|atlas|gas|canvas|alias|bias|lens)es");
 
@@ -140,6 +147,15 @@ public final class Nouns {
                     "no name begins with 'of'; if it is meant so, it stands between quotes: "
                             + Quoted.of(asName(noun)));
         }
+        if (!Quoted.is(noun) && isPieceOfSentence(noun)) {
+            int start = Math.max(0, line.indexOf(noun));
+            throw new Misunderstanding(
+                    start,
+                    Math.min(line.length(), start + noun.length()),
+                    "\"" + noun
+                            + "\" is a piece of a sentence; say the rest in a sentence of its own. If it is a name, it stands between quotes: "
+                            + Quoted.of(asName(noun)));
+        }
         if (!Quoted.is(noun) && BRACKET.matcher(noun).find()) {
             int start = Math.max(0, line.indexOf(noun));
             throw new Misunderstanding(
@@ -161,10 +177,21 @@ public final class Nouns {
         return asName(noun);
     }
 
+    /** "For every area", "trawler under one skipper", and not "two-way street" or "form 7". */
+    private static boolean isPieceOfSentence(String noun) {
+        return PIECE.matcher(noun).lookingAt()
+                || Quantity.find(noun, 0)
+                        .filter(found -> found.start() > 0
+                                && Character.isLetter(noun.charAt(found.start()))
+                                && !noun.startsWith("-", found.end()))
+                        .isPresent();
+    }
+
     /** Whether a name can stand in a sentence without quotes. */
     static boolean isPlain(String name) {
         List<String> words = Arrays.asList(small(name).split(" "));
         return PLAIN.matcher(name).matches()
+                && !PIECE.matcher(name).lookingAt()
                 && Quantity.find(name, 0).isEmpty()
                 && words.stream().noneMatch(WORDS_OF_THE_GRAMMAR::contains)
                 && !BEGINNINGS.contains(words.get(0));

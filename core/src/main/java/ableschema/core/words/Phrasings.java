@@ -37,9 +37,10 @@ public final class Phrasings {
     /** The same of several words, and of other signs. */
     private static final Pattern SPOKEN = Pattern.compile(
             "(?i)\\b(?:other(?! than\\b)|and each|has to|have to|needs to|only one|one single|one and only"
-                    + "|one \\p{L}+(?: \\p{L}+)?: ?[^.;]+ or|up to|or several|or many|or (?:\\p{L}+ )?(?:none|nobody)"
+                    + "|(?:\\d+|" + Counts.WORDS + ") (?:or|to) (?:\\d+|" + Counts.WORDS
+                    + ")|one \\p{L}+(?: \\p{L}+)?: ?[^.;]+ or|up to|or several|or many|or (?:\\p{L}+ )?(?:none|nobody)"
                     + "|date and time|(?!exactly\\b)exc?\\w{2,6}ly)\\b"
-                    + "|(?:unique|nullable|not null|mandatory|required)(?=\\s*(?:[,.]|$))|:[^,(]*(?:\\(\\d[^)]*\\))? key(?=\\s*(?:[,.]|$))|\\d ?\\.\\.|\\(-?[\\d.]+ ?(?:to|-|–) ?-?[\\d.]+\\)| has unique | has:");
+                    + "|(?:unique|nullable|not null|mandatory|required)(?=\\s*(?:[,.]|$))|:[^,(]*(?:\\(\\d[^)]*\\))? key(?=\\s*(?:[,.]|$))|\\d ?\\.\\.|\\(-?[\\d.]+ ?(?:to|-|–) ?-?[\\d.]+\\)| has unique | has:| only(?=\\s*(?:[.;]|$))");
 
     /** "Has a name and a flag", where the grammar would take a name for two. */
     private static final Pattern HAS_BOTH =
@@ -60,7 +61,7 @@ public final class Phrasings {
 
     /** "Each rating is given by one cook to one recipe." */
     private static final Pattern TWO_PLACES = Pattern.compile(
-            "(?i)each [^;:()]* (?:of|by|for|on|in|at|with|to|from) (?:exactly )?one \\p{L}+(?: \\p{L}+)? (?:by|for|on|in|at|with|to|from) (?:exactly )?(?:one|another) .*");
+            "(?i)each [^;:()]* (?:of|by|for|on|in|at|with|to|from) (?:exactly )?one \\p{L}+(?: \\p{L}+)? (?:by|for|on|in|at|with|to|from|under|about|against|through|via|during|into|onto|over) (?:exactly )?(?:one|another) .*");
 
     private static final Pattern SEARCHED = Pattern.compile(
             "(?i)(.+?) (?:is|are) (?:often |mostly |usually )?(searched|looked up|found|filtered|(?:searched and )?(?:sorted|ordered)) by (?:(?:its|their|the) )?(.+?)\\.?");
@@ -241,7 +242,11 @@ public final class Phrasings {
     /** "An insured parcel has a value" makes a kind of parcel, where parcels are known, or something of that name. */
     private Phrasing ofKind(String sentence, Phrasing phrasing) {
         return phrasing instanceof Phrasing.ReadAs as
+                        && as.sentences().stream().noneMatch(each -> each.contains(" is a kind of "))
                 ? subject(sentence)
+                        .or(() -> relations
+                                .clauseAsSaid(SaidNouns.withoutStops(sentence))
+                                .map(clause -> clause.subject().toLowerCase(Locale.ROOT)))
                         .filter(one ->
                                 as.sentences().get(0).toLowerCase(Locale.ROOT).startsWith("each " + one + " "))
                         .flatMap(one -> said.head(one).map(general -> kinds.withKind(one, general.name(), as)))

@@ -58,8 +58,21 @@ final class PlainWording {
                     "(\\b(?:is|be) an? [^;:]*? or an? [^;:,]*),? or (?:all|both|any|several)(?: of (?:these|them|those))?(?=\\.?$)",
                     "$1"),
             plainer(
+                    "optionally|possibly",
+                    "^((?:(?!\\b(?:has|have|with)\\b)[^:;])*?) and (?:optionally|possibly) (?:an?|one) (\\p{L}+(?: \\p{L}+)?)(?=\\.?$)",
+                    "$1 and at most one $2"),
+            plainer(
+                    "percentage|number|amount|value|figure",
+                    "\\bis an? (?:percentage|number|amount|value|figure) (?=between |from )",
+                    "is "),
+            plainer(
+                    "forms|varieties|categories",
+                    "\\bare (?:all )?(?:different )?(?:forms|varieties|categories) of (?=\\p{L}+(?: \\p{L}+)?\\.?$)",
+                    "are kinds of "),
+            plainer("differ|differs", "\\bdiffers? (?:in|by) (?:their |its )?", "have "),
+            plainer(
                     "which|whom",
-                    "(?<=\\b(?:many|several|multiple|more|any number of|\\d) )(\\p{L}+(?: \\p{L}+)?),? each of (?:which|whom) (?=(?:has|is|belongs|can|may|must)\\b)",
+                    "(?<=\\b(?:many|several|multiple|more|any number of|\\d|consists? of|up of|contains?|includes?) )(\\p{L}+(?: \\p{L}+)?),? each of (?:which|whom) (?=(?:has|is|belongs|can|may|must)\\b)",
                     "$1, and all $1 "),
             plainer(
                     "who|which",

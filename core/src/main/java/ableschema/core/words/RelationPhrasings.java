@@ -19,7 +19,7 @@ final class RelationPhrasings {
 
     private static final int CASE = Pattern.CASE_INSENSITIVE;
     private static final Pattern TAIL = Pattern.compile(
-            ",? (?:at (?:a|any|one|the same) time|at once|on the same day|in total|over time|in its life|regularly|frequently|usually|normally|sometimes|from time to time|again and again)$",
+            ",? (?:only|at (?:a|any|one|the same) time|at once|on the same day|in total|over time|in its life|regularly|frequently|usually|normally|sometimes|from time to time|again and again)$",
             CASE);
     private static final Pattern SECOND = Pattern.compile(
             "\\s*;\\s*|,? (?:and|but|while|whereas|though|although) (?=(?:an?|each|every|the) )"

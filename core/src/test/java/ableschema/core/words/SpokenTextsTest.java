@@ -51,6 +51,20 @@ class SpokenTextsTest {
         assertThat(otherwise).isEmpty();
     }
 
+    /** A sentence that stands as it is tells nothing of what the grammar took it for. */
+    @ParameterizedTest
+    @MethodSource("texts")
+    void no_piece_of_a_sentence_becomes_an_entity(List<String[]> lines) {
+        var design = DesignReader.read(
+                        String.join("\n", lines.stream().map(line -> line[0]).toList()))
+                .document()
+                .design();
+
+        assertThat(design.entities()).allSatisfy(entity -> assertThat(Nouns.isPlain(Nouns.inSentence(entity.name())))
+                .as(entity.name())
+                .isTrue());
+    }
+
     private static String came(DesignReader.Result read, int line) {
         if (read.problems().stream().anyMatch(problem -> problem.line() == line)) {
             return "refuse";
