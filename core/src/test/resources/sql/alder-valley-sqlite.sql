@@ -11,7 +11,7 @@ CREATE TABLE apiary (
   name       varchar(60) NOT NULL
     CHECK (length(name) <= 60),
   altitude_m integer
-    CHECK (typeof(altitude_m) IN ('integer', 'null')),
+    CHECK (typeof(altitude_m) IN ('integer', 'null') AND altitude_m BETWEEN -32768 AND 32767),
   CONSTRAINT apiary_key
     PRIMARY KEY (code),
   CONSTRAINT apiary_name_unique
@@ -42,7 +42,7 @@ CREATE TABLE hive (
   apiary_code varchar(6)  NOT NULL
     CHECK (length(apiary_code) <= 6),
   stand_no    integer     NOT NULL
-    CHECK (typeof(stand_no) = 'integer'),
+    CHECK (typeof(stand_no) = 'integer' AND stand_no BETWEEN -32768 AND 32767),
   type        varchar(20) NOT NULL
     CHECK (length(type) <= 20),
   colour      varchar(20) DEFAULT 'white'
@@ -80,7 +80,7 @@ CREATE TABLE keeper (
   first_season integer      NOT NULL
     CHECK (typeof(first_season) = 'integer' AND first_season BETWEEN 1 AND 9999),
   mentor_no    integer
-    CHECK (typeof(mentor_no) IN ('integer', 'null')),
+    CHECK (typeof(mentor_no) IN ('integer', 'null') AND mentor_no BETWEEN -2147483648 AND 2147483647),
   CONSTRAINT keeper_reached_at_unique
     UNIQUE (reached_at),
   CONSTRAINT keeper_first_season_check
@@ -97,14 +97,14 @@ CREATE TABLE inspection (
   done_at          timestamp  NOT NULL
     CHECK (done_at IS datetime(done_at)),
   strength         integer    NOT NULL
-    CHECK (typeof(strength) = 'integer'),
+    CHECK (typeof(strength) = 'integer' AND strength BETWEEN -32768 AND 32767),
   note             text,
   hive_apiary_code varchar(6) NOT NULL
     CHECK (length(hive_apiary_code) <= 6),
   hive_stand_no    integer    NOT NULL
-    CHECK (typeof(hive_stand_no) = 'integer'),
+    CHECK (typeof(hive_stand_no) = 'integer' AND hive_stand_no BETWEEN -32768 AND 32767),
   keeper_no        integer    NOT NULL
-    CHECK (typeof(keeper_no) = 'integer'),
+    CHECK (typeof(keeper_no) = 'integer' AND keeper_no BETWEEN -2147483648 AND 2147483647),
   CONSTRAINT inspection_key
     PRIMARY KEY (id),
   CONSTRAINT inspection_hive_apiary_code_hive_stand_no_done_at_unique
@@ -126,7 +126,7 @@ CREATE TABLE treatment (
   agent     varchar(60) NOT NULL
     CHECK (length(agent) <= 60),
   wait_days integer     DEFAULT 0 NOT NULL
-    CHECK (typeof(wait_days) = 'integer'),
+    CHECK (typeof(wait_days) = 'integer' AND wait_days BETWEEN -32768 AND 32767),
   CONSTRAINT treatment_key
     PRIMARY KEY (name),
   CONSTRAINT treatment_wait_days_check
@@ -141,7 +141,7 @@ CREATE TABLE batch (
   filled_on date        NOT NULL
     CHECK (filled_on IS date(filled_on)),
   jars      integer     NOT NULL
-    CHECK (typeof(jars) = 'integer'),
+    CHECK (typeof(jars) = 'integer' AND jars BETWEEN -32768 AND 32767),
   CONSTRAINT batch_key
     PRIMARY KEY (code),
   CONSTRAINT batch_jars_check
@@ -153,7 +153,7 @@ CREATE TABLE harvest (
   hive_apiary_code varchar(6)   NOT NULL
     CHECK (length(hive_apiary_code) <= 6),
   hive_stand_no    integer      NOT NULL
-    CHECK (typeof(hive_stand_no) = 'integer'),
+    CHECK (typeof(hive_stand_no) = 'integer' AND hive_stand_no BETWEEN -32768 AND 32767),
   taken_on         date         NOT NULL
     CHECK (taken_on IS date(taken_on)),
   weight_kg        decimal(6,2) NOT NULL
@@ -214,7 +214,7 @@ CREATE TABLE forage (
     CHECK (length(forage_plant_name) <= 40),
   -- The month in which it flowers there
   month             integer     NOT NULL
-    CHECK (typeof(month) = 'integer'),
+    CHECK (typeof(month) = 'integer' AND month BETWEEN -32768 AND 32767),
   CONSTRAINT forage_key
     PRIMARY KEY (apiary_code, forage_plant_name, month),
   CONSTRAINT forage_month_check

@@ -23,7 +23,7 @@ CREATE TABLE clerk (
   branch_code varchar(4)  NOT NULL
     CHECK (length(branch_code) <= 4),
   clerk_no    integer     NOT NULL
-    CHECK (typeof(clerk_no) = 'integer'),
+    CHECK (typeof(clerk_no) = 'integer' AND clerk_no BETWEEN -32768 AND 32767),
   name        varchar(40) NOT NULL
     CHECK (length(name) <= 40),
   CONSTRAINT clerk_key
@@ -35,11 +35,11 @@ CREATE TABLE clerk (
 
 CREATE TABLE desk (
   desk_no     int        NOT NULL
-    CHECK (typeof(desk_no) = 'integer'),
+    CHECK (typeof(desk_no) = 'integer' AND desk_no BETWEEN -32768 AND 32767),
   branch_code varchar(4) NOT NULL
     CHECK (length(branch_code) <= 4),
   clerk_no    integer    NOT NULL
-    CHECK (typeof(clerk_no) = 'integer'),
+    CHECK (typeof(clerk_no) = 'integer' AND clerk_no BETWEEN -32768 AND 32767),
   CONSTRAINT desk_key
     PRIMARY KEY (desk_no),
   CONSTRAINT desk_stands_at_branch
@@ -67,7 +67,7 @@ CREATE TABLE member (
   active       boolean                  DEFAULT TRUE NOT NULL
     CHECK (active IN (0, 1)),
   buddy_no     integer
-    CHECK (typeof(buddy_no) IN ('integer', 'null')),
+    CHECK (typeof(buddy_no) IN ('integer', 'null') AND buddy_no BETWEEN -2147483648 AND 2147483647),
   CONSTRAINT member_name_unique
     UNIQUE (name),
   CONSTRAINT member_card_unique
@@ -92,7 +92,7 @@ CREATE TABLE shelf (
   row_letter varchar(1) NOT NULL
     CHECK (length(row_letter) <= 1),
   shelf_no   integer    NOT NULL
-    CHECK (typeof(shelf_no) = 'integer'),
+    CHECK (typeof(shelf_no) = 'integer' AND shelf_no BETWEEN -32768 AND 32767),
   CONSTRAINT shelf_key
     PRIMARY KEY (row_letter, shelf_no)
 );
@@ -139,7 +139,7 @@ CREATE TABLE tool (
   shelf_row_letter varchar(1)
     CHECK (length(shelf_row_letter) <= 1),
   shelf_no         integer
-    CHECK (typeof(shelf_no) IN ('integer', 'null')),
+    CHECK (typeof(shelf_no) IN ('integer', 'null') AND shelf_no BETWEEN -32768 AND 32767),
   CONSTRAINT tool_serial_unique
     UNIQUE (serial),
   CONSTRAINT tool_lent_in_order
@@ -154,7 +154,7 @@ CREATE TABLE tool (
 
 CREATE TABLE repair (
   repair_no   int          NOT NULL
-    CHECK (typeof(repair_no) = 'integer'),
+    CHECK (typeof(repair_no) = 'integer' AND repair_no BETWEEN -2147483648 AND 2147483647),
   cost        decimal(8,2) NOT NULL
     CHECK (typeof(cost) IN ('integer', 'real') AND cost = round(cost, 2) AND abs(cost) < 1000000),
   tool_serial integer      NOT NULL
@@ -168,7 +168,7 @@ CREATE TABLE repair (
 
 CREATE TABLE shop_shelf (
   shelf_no int NOT NULL
-    CHECK (typeof(shelf_no) = 'integer'),
+    CHECK (typeof(shelf_no) = 'integer' AND shelf_no BETWEEN -32768 AND 32767),
   CONSTRAINT shelf_key
     PRIMARY KEY (shelf_no)
 );
@@ -179,10 +179,10 @@ CREATE TABLE loan (
   due_on             date    DEFAULT current_date NOT NULL
     CHECK (due_on IS date(due_on)),
   taken_by_member_no integer NOT NULL
-    CHECK (typeof(taken_by_member_no) = 'integer'),
+    CHECK (typeof(taken_by_member_no) = 'integer' AND taken_by_member_no BETWEEN -2147483648 AND 2147483647),
   -- Who took it back
   settled_by         integer DEFAULT 1
-    CHECK (typeof(settled_by) IN ('integer', 'null')),
+    CHECK (typeof(settled_by) IN ('integer', 'null') AND settled_by BETWEEN -2147483648 AND 2147483647),
   CONSTRAINT loan_is_taken_by_member
     FOREIGN KEY (taken_by_member_no)
     REFERENCES member (member_no),
@@ -204,13 +204,13 @@ CREATE TABLE living_thing (
   variety    varchar(40)
     CHECK (length(variety) <= 40),
   height_cm  integer
-    CHECK (typeof(height_cm) IN ('integer', 'null')),
+    CHECK (typeof(height_cm) IN ('integer', 'null') AND height_cm BETWEEN -2147483648 AND 2147483647),
   hardy      boolean     DEFAULT TRUE
     CHECK (hardy IN (0, 1)),
   trunk_cm   integer
-    CHECK (typeof(trunk_cm) IN ('integer', 'null')),
+    CHECK (typeof(trunk_cm) IN ('integer', 'null') AND trunk_cm BETWEEN -2147483648 AND 2147483647),
   member_no  integer
-    CHECK (typeof(member_no) IN ('integer', 'null')),
+    CHECK (typeof(member_no) IN ('integer', 'null') AND member_no BETWEEN -2147483648 AND 2147483647),
   CONSTRAINT living_thing_latin_name_variety_unique
     UNIQUE (latin_name, variety),
   CONSTRAINT living_thing_kind_check
@@ -239,11 +239,11 @@ CREATE TABLE reading (
   code     varchar(6) NOT NULL
     CHECK (length(code) <= 6),
   xmin     integer    NOT NULL
-    CHECK (typeof(xmin) = 'integer'),
+    CHECK (typeof(xmin) = 'integer' AND xmin BETWEEN -2147483648 AND 2147483647),
   taken_on date       NOT NULL
     CHECK (taken_on IS date(taken_on)),
   seen_by  integer    NOT NULL
-    CHECK (typeof(seen_by) = 'integer'),
+    CHECK (typeof(seen_by) = 'integer' AND seen_by BETWEEN -2147483648 AND 2147483647),
   CONSTRAINT reading_key
     PRIMARY KEY (code),
   CONSTRAINT reading_taken_on_code_check
@@ -252,14 +252,14 @@ CREATE TABLE reading (
 
 CREATE TABLE ticket (
   ticket_no int NOT NULL
-    CHECK (typeof(ticket_no) = 'integer'),
+    CHECK (typeof(ticket_no) = 'integer' AND ticket_no BETWEEN -2147483648 AND 2147483647),
   CONSTRAINT ticket_key
     PRIMARY KEY (ticket_no)
 );
 
 CREATE TABLE badge (
   ticket_no int         NOT NULL
-    CHECK (typeof(ticket_no) = 'integer'),
+    CHECK (typeof(ticket_no) = 'integer' AND ticket_no BETWEEN -2147483648 AND 2147483647),
   colour    varchar(20) NOT NULL
     CHECK (length(colour) <= 20),
   CONSTRAINT badge_key
@@ -271,7 +271,7 @@ CREATE TABLE badge (
 
 CREATE TABLE enrolment (
   member_no    integer     NOT NULL
-    CHECK (typeof(member_no) = 'integer'),
+    CHECK (typeof(member_no) = 'integer' AND member_no BETWEEN -2147483648 AND 2147483647),
   course_title varchar(60) NOT NULL
     CHECK (length(course_title) <= 60),
   "from"       date        NOT NULL
@@ -293,7 +293,7 @@ CREATE TABLE enrolment (
 CREATE TABLE ledger (
   ledger_no       integer NOT NULL CONSTRAINT ledger_key PRIMARY KEY AUTOINCREMENT,
   cash_box_box_no integer NOT NULL
-    CHECK (typeof(cash_box_box_no) = 'integer'),
+    CHECK (typeof(cash_box_box_no) = 'integer' AND cash_box_box_no BETWEEN -2147483648 AND 2147483647),
   CONSTRAINT ledger_is_kept_in_cash_box
     FOREIGN KEY (cash_box_box_no)
     REFERENCES cash_box (box_no) DEFERRABLE INITIALLY DEFERRED
@@ -303,7 +303,7 @@ CREATE TABLE ledger (
 CREATE TABLE cash_box (
   box_no    integer NOT NULL CONSTRAINT cash_box_key PRIMARY KEY AUTOINCREMENT,
   countdown integer NOT NULL
-    CHECK (typeof(countdown) = 'integer'),
+    CHECK (typeof(countdown) = 'integer' AND countdown BETWEEN -2147483648 AND 2147483647),
   ledger_no integer NOT NULL
     CHECK (typeof(ledger_no) = 'integer'),
   CONSTRAINT cash_box_is_opened_by_ledger

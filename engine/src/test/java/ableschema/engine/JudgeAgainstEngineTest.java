@@ -48,6 +48,7 @@ class JudgeAgainstEngineTest {
             DataType.Simple.JSON,
             DataType.Simple.YES_NO,
             DataType.Simple.YEAR,
+            DataType.Simple.DATE,
             DataType.Simple.TIME,
             DataType.Simple.MOMENT,
             DataType.Simple.MOMENT_ANYWHERE);
@@ -58,6 +59,9 @@ class JudgeAgainstEngineTest {
             "7",
             "301",
             "32768",
+            "-32768",
+            "-32769",
+            "-2147483649",
             "99999999999",
             "1.25",
             "12345678.5",
@@ -218,9 +222,11 @@ class JudgeAgainstEngineTest {
     }
 
     private static boolean isConverted(DataType type, String value) {
-        boolean number = value.matches("-?[0-9.]+");
+        boolean whole = value.matches("-?[0-9]+");
+        boolean number = value.matches("-?[0-9]+\\.[0-9]+");
         return type instanceof DataType.Bytes
                 || type instanceof DataType.Simple simple && CONVERTED.contains(simple)
+                || whole && type instanceof DataType.Counted // the number of a row of SQLite has eight bytes
                 || number && (type instanceof DataType.Whole || type instanceof DataType.Counted);
     }
 

@@ -29,6 +29,10 @@ import java.util.stream.Collectors;
  */
 final class FoundTypes {
 
+    /** Of each width. */
+    private static final List<DataType> WHOLE = List.of(
+            new DataType.Whole(Short.MAX_VALUE), new DataType.Whole(0), new DataType.Whole(DataType.Whole.LARGEST));
+
     private final Context context;
     private final Set<SqlType> untold = new HashSet<>();
     private int line = 1;
@@ -299,6 +303,9 @@ final class FoundTypes {
         var candidates = new LinkedHashSet<DataType>();
         candidates.add(column.type());
         candidates.addAll(List.of(Simple.values()));
+        if (column.type() instanceof DataType.Whole) {
+            candidates.addAll(WHOLE);
+        }
         for (Table.CheckConstraint check : checks) {
             list(check.expression()).ifPresent(candidates::add);
             number(check.expression()).ifPresent(most -> candidates.add(new DataType.Bytes(most)));

@@ -141,6 +141,11 @@ public sealed interface DataType {
                     : Short.MAX_VALUE;
         }
 
+        /** The lowest value in the same width, which has room for one more below zero than above. */
+        public long lowest() {
+            return -widest() - 1;
+        }
+
         @Override
         public boolean isNumeric() {
             return true;

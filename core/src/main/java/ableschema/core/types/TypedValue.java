@@ -120,9 +120,8 @@ public record TypedValue(String canonical, Optional<String> problem) {
         @Override
         public TypedValue whole(DataType.Whole type) {
             long value = Long.parseLong(text.strip());
-            long largest = type.widest();
-            return value > largest || value < -largest
-                    ? misfit(text, "'" + text + "' is beyond " + largest)
+            return value > type.widest() || value < type.lowest()
+                    ? misfit(text, "'" + text + "' is beyond " + (value < 0 ? type.lowest() : type.widest()))
                     : fitting(Long.toString(value));
         }
 

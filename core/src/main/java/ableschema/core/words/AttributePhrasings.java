@@ -92,6 +92,7 @@ final class AttributePhrasings {
             Optional<Cut> found = Cut.of(headed, sentence)
                     .filter(cut -> cut.group(1).split(" ").length <= 3
                             && !isVerbal(cut.group(1))
+                            && !SaidNouns.members(cut.group(2)).stream().allMatch(SaidItem::isFlag)
                             && !VALUES.matcher(cut.group(1) + " (" + cut.group(2))
                                     .matches()
                             && (Character.isUpperCase(cut.group(1).charAt(0))

@@ -2,9 +2,12 @@ package ableschema.core.words;
 
 import java.util.List;
 import java.util.Locale;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /** One attribute of a list as it is said, with its article, its type by the words of the trade, its length and its bounds. */
 final class SaidItem {
@@ -95,6 +98,9 @@ final class SaidItem {
             "\\b(?:key|optional|unique|money|measured|code|link|personal|secret|pattern|default|one of|at (?:least|most)|between|greater|less)\\b",
             CASE);
 
+    private static final Pattern FLAG =
+            Pattern.compile("unique|optional|nullable|required|mandatory|(?:primary )?key|secret|personal", CASE);
+
     private static final Pattern TYPE_BEHIND = Pattern.compile(
             "(\\p{L}[\\p{L}\\d _]*?) ((?:\\p{L}{3,9}2?) ?\\(\\d+(?: ?, ?\\d+)?\\)|varchar2?|clob|(?:big|small|tiny)?int|integer|bool|boolean"
                     + "|timestamp|datetime|blob)",
@@ -105,11 +111,20 @@ final class SaidItem {
     private static final Pattern OPTIONAL_BEHIND =
             Pattern.compile("(.+?) ?\\((?:optional|if known|may be empty|nullable)\\)", CASE);
 
+    /** "Email (unique, optional)". */
+    private static final Pattern OPTIONAL_AMONG = Pattern.compile(
+            "(.+?) ?\\((?:([^()]+?)(?:, ?| and ))?(?:optional|nullable)(?:(?:, ?| and )([^()]+))?\\)", CASE);
+
     private static final Pattern OF_ITS = Pattern.compile(" of (?:its|their|his|her) ", CASE);
 
     private static final Pattern END_OF_NAME = Pattern.compile(" ?:| \\(");
 
     private SaidItem() {}
+
+    /** Whether it is said of an attribute, and is none. */
+    static boolean isFlag(String member) {
+        return FLAG.matcher(member).matches();
+    }
 
     /** One attribute that no two have the same of. */
     static String unique(String member) {
@@ -182,6 +197,15 @@ final class SaidItem {
         if (bracket.matches()) {
             optional = true;
             name = bracket.group(1);
+        }
+        Matcher among = OPTIONAL_AMONG.matcher(name);
+        if (among.matches()) {
+            optional = true;
+            name = among.group(1) + " ("
+                    + Stream.of(among.group(2), among.group(3))
+                            .filter(Objects::nonNull)
+                            .collect(Collectors.joining(", "))
+                    + ")";
         }
         Matcher values = VALUES.matcher(name);
         if (values.matches() && !FLAGS.matcher(values.group(2)).find()) {

@@ -22,7 +22,7 @@ final class SaidNouns {
             "(?:(?:its|their) own |an? |the |each |every |all |any |its |their |his |her |our |my |your |this |one )+(?=\\S)",
             Pattern.CASE_INSENSITIVE);
     private static final Pattern BETWEEN = Pattern.compile(
-            "\\s*,\\s*(?:and |or |as well as )?|(?<!: ?date)\\s+(?:and|as well as|together with|plus)\\s+",
+            "\\s*,\\s*(?:and |or |as well as )?|(?!(?<=: ?date) and time\\b)\\s+(?:and|as well as|together with|plus)\\s+",
             Pattern.CASE_INSENSITIVE);
 
     private static final Pattern DIGITS = Pattern.compile(": ?decimal \\d+ ?(,) ?\\d", Pattern.CASE_INSENSITIVE);

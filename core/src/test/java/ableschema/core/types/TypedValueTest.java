@@ -47,7 +47,7 @@ class TypedValueTest {
                     """
             whole           | 4.2                 | is not a whole number
             whole           | 3000000000          | is beyond 2147483647
-            whole 10        | -32768              | is beyond 32767
+            whole 10        | -32769              | is beyond -32768
             whole 40000     | 2147483648          | is beyond 2147483647
             decimal 6,2     | 4.255               | has 3 decimal places, more than 2
             decimal 3,1     | 100                 | is too large for decimal 3,1

@@ -37,7 +37,10 @@ final class SqliteChecks implements DataType.Visitor<List<String>> {
 
     @Override
     public List<String> whole(DataType.Whole type) {
-        return List.of(isOf("integer"));
+        // SQLite keeps eight bytes whatever the type; of as many nothing has to be asked
+        long most = type.widest();
+        String range = most == Long.MAX_VALUE ? "" : " AND " + column + " BETWEEN " + type.lowest() + " AND " + most;
+        return List.of(isOf("integer") + range);
     }
 
     @Override
