@@ -2,7 +2,16 @@ package ableschema.engine;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import ableschema.core.design.Attribute;
+import ableschema.core.design.Design;
+import ableschema.core.design.Entity;
+import ableschema.core.design.IdSource;
+import ableschema.core.design.Relationship;
 import ableschema.core.document.Document;
+import ableschema.core.document.Edit;
+import ableschema.core.edit.Edits;
+import ableschema.core.review.Review;
+import ableschema.core.review.Subject;
 import ableschema.core.rows.DesignScript;
 import ableschema.core.rows.RowJudge;
 import ableschema.core.schema.Schema;
@@ -19,6 +28,7 @@ import java.sql.Statement;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -29,6 +39,7 @@ class AnyDesignTest {
 
     private static final int DESIGNS = 60;
     private static final int DESIGNS_ON_A_SERVER = 15;
+    private static final int DESIGNS_OF_MANY_EDITS = 20;
 
     @ParameterizedTest
     @EnumSource
@@ -114,6 +125,33 @@ class AnyDesignTest {
 
             assertThat(read).as("design %d", seed).isEqualTo(document);
             assertThat(read.design().sameMeaning(document.design())).isEmpty();
+        }
+    }
+
+    @Test
+    void what_is_left_when_something_goes_or_is_mended_can_be_saved_and_opened() {
+        for (long seed = 1; seed <= DESIGNS_OF_MANY_EDITS; seed++) {
+            Document document = RandomDesign.of(seed);
+            Design design = document.design();
+            IdSource ids = IdSource.seeded(1_000 + seed);
+            var edits = new Edits(design, ids);
+            Stream<Edit> removals = Stream.concat(
+                            Stream.concat(
+                                    design.entities().stream().map(Entity::id),
+                                    design.relationships().stream().map(Relationship::id)),
+                            design.bodies()
+                                    .flatMap(body -> body.attributes().stream().map(Attribute::id)))
+                    .map(id -> edits.remove(List.of(id)));
+            Stream<Edit> remedies = Review.of(Subject.of(document, document.mapping())).open().stream()
+                    .flatMap(finding -> finding.remedies().stream())
+                    .map(remedy -> remedy.edit(design, ids));
+            String where = "design " + seed;
+            Stream.concat(removals, remedies).forEach(edit -> {
+                String printed = DocumentFile.print(edit.applyTo(document));
+                assertThat(DocumentFile.print(DocumentFile.parse(printed)))
+                        .as("%s: %s", where, edit.name())
+                        .isEqualTo(printed);
+            });
         }
     }
 

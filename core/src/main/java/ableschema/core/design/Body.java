@@ -1,5 +1,6 @@
 package ableschema.core.design;
 
+import ableschema.core.expression.Filling;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
@@ -72,9 +73,9 @@ public record Body(
 
     /** Takes an attribute out, and out of keys, rules, dependencies and rows. */
     public Body without(Id attribute) {
-        return withoutParts(
-                        part -> part instanceof ColumnRef.Own own && own.id().equals(attribute))
-                .withAttributes(attributes.stream()
+        Body rest = withoutParts(
+                part -> part instanceof ColumnRef.Own own && own.id().equals(attribute));
+        return rest.withAttributes(rest.attributes.stream()
                         .filter(a -> !a.id().equals(attribute))
                         .toList())
                 .withRows(rows.stream().map(row -> row.with(attribute, "")).toList());
@@ -101,11 +102,18 @@ public record Body(
         return rest.equals(this) ? this : rest;
     }
 
+    /** What was computed from something that is gone stays, and is entered from now on. */
+    private static Attribute computedWithout(Attribute attribute, Predicate<KeyPart> gone) {
+        boolean lost = attribute.filling().isComputed()
+                && attribute.filling().expression().columns().anyMatch(gone);
+        return lost ? attribute.withFilling(Filling.nothing()) : attribute;
+    }
+
     private Body withoutParts(Predicate<KeyPart> gone) {
         Function<List<KeyPart>, List<KeyPart>> kept =
                 parts -> parts.stream().filter(gone.negate()).toList();
         return new Body(
-                attributes,
+                attributes.stream().map(a -> computedWithout(a, gone)).toList(),
                 kept.apply(key),
                 uniques.stream().filter(u -> u.parts().stream().noneMatch(gone)).toList(),
                 checks.stream()

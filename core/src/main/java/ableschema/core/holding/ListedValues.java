@@ -92,14 +92,14 @@ public final class ListedValues {
     private static List<String> found(Design design, Attribute attribute) {
         var values = new LinkedHashSet<>(Holdings.values(design, attribute));
         if (!values.isEmpty()) {
-            attribute
-                    .defaultValue()
-                    .literal()
-                    .or(() -> design.domain(attribute.type())
-                            .flatMap(domain -> domain.defaultValue().literal()))
-                    .ifPresent(values::add);
+            preset(design, attribute).ifPresent(values::add);
         }
         return List.copyOf(values);
+    }
+
+    private static Optional<String> preset(Design design, Attribute attribute) {
+        return attribute.defaultValue().literal().or(() -> design.domain(attribute.type())
+                .flatMap(domain -> domain.defaultValue().literal()));
     }
 
     static boolean isChecked(Design design, Attribute attribute) {
@@ -179,8 +179,15 @@ public final class ListedValues {
                         bare(attribute.withType(new DataType.OneOf(values))),
                         "make " + attribute.name() + " one of a list");
             case NAMED_LIST -> named(ids);
-            case TABLE -> new LookupTable(design, attribute, values).made(ids);
+            case TABLE -> new LookupTable(design, attribute, withPreset()).made(ids);
         };
+    }
+
+    /** With what stands where nothing is given: a row would refer to it. */
+    private List<String> withPreset() {
+        return Stream.concat(values.stream(), preset(design, attribute).stream())
+                .distinct()
+                .toList();
     }
 
     /** Gives an attribute another type, and lifts the list that it was kept to. */

@@ -117,7 +117,7 @@ final class LikenessFinder implements Finder.OfEach {
                         .naming("partner", other.name())
                         .stating("type", subject.design().inWords(one.type()))
                         .stating("other", subject.design().inWords(other.type()))
-                        .mendedBy(UndecidedFinder.retyped(other.id(), one.type()))
-                        .mendedBy(UndecidedFinder.retyped(one.id(), other.type())));
+                        .mendedBy(UndecidedFinder.retyped(subject.design(), other.id(), one.type()))
+                        .mendedBy(UndecidedFinder.retyped(subject.design(), one.id(), other.type())));
     }
 }

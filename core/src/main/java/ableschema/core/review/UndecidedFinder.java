@@ -4,6 +4,7 @@ import ableschema.core.brief.TypeSuggestion;
 import ableschema.core.design.Attribute;
 import ableschema.core.design.Body;
 import ableschema.core.design.ColumnRef;
+import ableschema.core.design.Design;
 import ableschema.core.design.Id;
 import ableschema.core.edit.Edits;
 import ableschema.core.finding.Finding;
@@ -76,9 +77,14 @@ final class UndecidedFinder implements Finder.OfEach {
         return finding.withEvidence(suggestion.reason()).mendedBy(retyped(attribute.id(), suggestion.type()));
     }
 
-    /** Gives an attribute a type. */
+    /** Gives an attribute a type that is no domain's. */
     static Remedy retyped(Id attribute, DataType type) {
-        return Remedy.of("make it " + type, (design, ids, given) -> new Edits(design, ids)
+        return retyped(Design.EMPTY, attribute, type);
+    }
+
+    /** Gives an attribute a type, be it a domain of this design. */
+    static Remedy retyped(Design before, Id attribute, DataType type) {
+        return Remedy.of("make it " + before.inWords(type), (design, ids, given) -> new Edits(design, ids)
                 .changeAttribute(design.attribute(attribute).orElseThrow().withType(type)));
     }
 }

@@ -73,7 +73,9 @@ final class UnlikeTypesFinder implements Finder.OfWhole {
                 .stating("type", subject.design().inWords(one.attribute().type()))
                 .stating("other", subject.design().inWords(before.attribute().type()))
                 .mendedBy(UndecidedFinder.retyped(
-                        one.attribute().id(), before.attribute().type()));
+                        subject.design(),
+                        one.attribute().id(),
+                        before.attribute().type()));
     }
 
     private static Sort sort(DataType type) {

@@ -108,7 +108,7 @@ public final class RowJudge {
                                 "column",
                                 attribute.name(),
                                 "type",
-                                attribute.type().toString(),
+                                design.inWords(attribute.type()),
                                 "reason",
                                 reason)));
         design.domain(attribute.type()).ifPresent(domain -> judgeDomain(row, attribute, domain, value));

@@ -158,6 +158,13 @@ final class RowWriter {
                     "a row of " + table.name() + " must refer to a row that comes later or is left out itself, as"
                             + " references that must be there run in a circle");
         }
+        if (open.size() > mandatory.size() && table.primaryKey().isEmpty()) {
+            faults.putIfAbsent(
+                    row.id(),
+                    "a row of " + table.name()
+                            + " refers to a row that comes later, and has no key by which that could be set"
+                            + " when both are there");
+        }
         if (faults.containsKey(row.id())) {
             statements.add(SqlWriter.comment("left out: " + faults.get(row.id()), table.part(Part.Kind.ROW, row.id())));
         } else {

@@ -14,8 +14,10 @@ import ableschema.core.design.IdSource;
 import ableschema.core.design.Relationship;
 import ableschema.core.finding.Finding;
 import ableschema.core.holding.ListedValues.Form;
+import ableschema.core.rows.DesignScript;
 import ableschema.core.rows.RowJudge;
 import ableschema.core.rows.RowValues;
+import ableschema.core.sql.dialect.Dialects;
 import ableschema.core.types.DataType;
 import ableschema.core.words.DesignText;
 import ableschema.core.words.Sentence;
@@ -164,6 +166,19 @@ class ListedValuesTest {
 
         assertThat(list.design().entity("Temper")).isPresent();
         assertThat(list.design().relationships()).hasSize(1);
+    }
+
+    @Test
+    void a_table_of_values_has_the_one_that_stands_where_none_is_given() {
+        DesignFixture table = as(
+                design("Each hive has code: text 6 (key), [temper]: text 20 (default calm).")
+                        .filled("Hive", "code,temper\nA1,\n"),
+                Form.TABLE);
+
+        assertThat(table.entity("Temper").body().rows()).hasSize(1);
+        assertThat(DesignScript.withRows(table.document().mapping(), Dialects.POSTGRESQL)
+                        .text())
+                .doesNotContain("left out");
     }
 
     @Test

@@ -224,6 +224,20 @@ class RulesTest {
     }
 
     @Test
+    void a_remedy_calls_a_domain_by_its_name() {
+        var unlike = said(
+                        "The domain span holds whole 300. Each valve has no: whole (key), size: domain span. Each pump has code: text 4"
+                                + " (key), size: text 9.")
+                .review()
+                .all()
+                .stream()
+                .filter(finding -> finding.rule().id().equals("same-name-unlike-types"))
+                .toList();
+
+        assertThat(unlike.get(0).remedies().get(0).title()).isEqualTo("make it span");
+    }
+
+    @Test
     void a_row_beyond_what_was_expected_is_advice_and_no_fault() {
         DesignFixture rows = design("Each valve has no: whole (key), size: whole 500.")
                 .filled("Valve", "no,size\n1,500\n2,612\n3,501\n");

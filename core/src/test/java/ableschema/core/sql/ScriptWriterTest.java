@@ -358,6 +358,33 @@ class ScriptWriterTest {
                 .contains("UPDATE hive SET keeper_name = 'Ada'\n  WHERE no = 1;");
     }
 
+    /** An UPDATE without a condition would set all rows. */
+    @Test
+    void a_row_without_a_key_is_not_set_afterwards() {
+        DesignFixture circle = design(
+                "Each hive has no: whole (unique).",
+                "Each keeper has name: text 9 (key).",
+                "Each hive belongs to at most one keeper; each keeper owns any number of hives.",
+                "Each keeper prefers at most one hive; each hive pleases any number of keepers.");
+        Relationship prefers = circle.design().relationships().get(1);
+        Id unique = circle.entity("Hive").body().uniques().get(0).id();
+        DesignFixture keyless = circle.with(new PutRelationship(
+                prefers.with(
+                        Side.SECOND,
+                        prefers.second().with(prefers.second().reference().withTargetKey(Optional.of(unique)))),
+                "refer"));
+        DesignFixture rows = keyless.filled("Hive", "no\n1\n").filled("Keeper", "name,hive\nAda,1\n");
+        EndRef keeper = rows.design().relationships().get(0).ref(Side.SECOND);
+        Row ada = rows.entity("Keeper").body().rows().get(0);
+        Row owned = rows.entity("Hive").body().rows().get(0).with(keeper, Optional.of(Row.Reference.to(ada)));
+        DesignFixture joined = rows.with(new ChangeBody(
+                rows.entity("Hive").id(), rows.entity("Hive").body().withRows(List.of(owned)), "own"));
+
+        assertThat(withRows(joined, Dialects.POSTGRESQL))
+                .contains("left out: a row of hive refers to a row that comes later, and has no key")
+                .doesNotContain("UPDATE ");
+    }
+
     @Test
     void long_and_strange_names_are_said_where_the_database_cannot_have_them() {
         String name = "b".repeat(70);

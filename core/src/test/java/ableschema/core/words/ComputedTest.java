@@ -5,9 +5,11 @@ import static org.assertj.core.api.Assertions.assertThat;
 import ableschema.core.DesignFixture;
 import ableschema.core.design.Design;
 import ableschema.core.document.Document;
+import ableschema.core.edit.Edits;
 import ableschema.core.holding.CodeParts;
 import ableschema.core.rows.RowJudge;
 import ableschema.core.rows.RowValues;
+import ableschema.core.store.DocumentFile;
 import ableschema.core.structure.Field;
 import ableschema.core.structure.Structure;
 import ableschema.core.structure.StructureEdits;
@@ -27,6 +29,16 @@ class ComputedTest {
         var read = DesignReader.read(SALE + "\n" + String.join("\n", sentences));
         assertThat(read.problems()).isEmpty();
         return read.document();
+    }
+
+    @Test
+    void what_was_computed_from_something_that_goes_stays_and_is_entered() {
+        DesignFixture sale = DesignFixture.of(read("The total of each sale is computed from price * copies."));
+        DesignFixture left = sale.with(new Edits(sale.design(), sale.ids())
+                .remove(List.of(sale.attribute("Sale", "copies").id())));
+
+        assertThat(left.attribute("Sale", "total").filling().isPresent()).isFalse();
+        assertThat(DocumentFile.parse(DocumentFile.print(left.document()))).isEqualTo(left.document());
     }
 
     @ParameterizedTest
