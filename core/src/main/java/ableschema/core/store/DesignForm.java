@@ -146,7 +146,9 @@ final class DesignForm {
                         optional(forms.known),
                         Optional.empty(),
                         e -> forms.isThere(e.reference()) ? e.reference().targetKey() : Optional.empty()),
-                end.list("columns", referenceColumn(), e -> e.reference().columns()),
+                end.list("columns", referenceColumn(), e -> e.reference().columns().stream()
+                        .filter(column -> isThere(column.target()))
+                        .toList()),
                 Forms.referencePins(end, e -> e.reference().pins()));
     }
 
@@ -164,11 +166,13 @@ final class DesignForm {
     }
 
     private Optional<ColumnRef> sameAs(ReferenceColumn column) {
-        return column.sameAs().filter(other -> other.through()
-                .map(EndRef::relationship)
-                .or(other::attribute)
-                .filter(forms.written()::knows)
-                .isPresent());
+        return column.sameAs().filter(this::isThere);
+    }
+
+    /** Whether a column that something else speaks of has not been taken away since. */
+    private boolean isThere(ColumnRef column) {
+        Optional<Id> by = column.through().map(EndRef::relationship).or(column::attribute);
+        return by.isEmpty() || forms.written().knows(by.get());
     }
 
     private <O> Body body(Members<O> of, Function<O, Body> getter) {

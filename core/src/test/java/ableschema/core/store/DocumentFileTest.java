@@ -5,8 +5,13 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.catchThrowable;
 
 import ableschema.core.design.Reference;
+import ableschema.core.design.ReferenceColumn;
+import ableschema.core.design.Relationship;
+import ableschema.core.design.Side;
 import ableschema.core.document.Document;
 import ableschema.core.document.Position;
+import ableschema.core.edit.Edits;
+import ableschema.core.edit.PutRelationship;
 import ableschema.core.types.ReferenceAction;
 import java.io.RandomAccessFile;
 import java.nio.file.Files;
@@ -91,6 +96,27 @@ class DocumentFileTest {
         List<String> other = DocumentFile.print(after.document()).lines().toList();
         assertThat(one).hasSameSizeAs(other);
         assertThat(one.stream().filter(line -> !other.contains(line))).hasSize(1);
+    }
+
+    /** Else the file could not be opened again. */
+    @Test
+    void what_is_said_of_a_column_that_refers_goes_with_what_it_refers_to() {
+        var before = design(
+                "Each apiary has code: text 6 (key), name: text 60.",
+                "Each hive stands in exactly one apiary; each apiary shelters any number of hives.");
+        Relationship stands = before.design().relationships().get(0);
+        Reference named = stands.second()
+                .reference()
+                .with(ReferenceColumn.to(before.attribute("Apiary", "code").ref())
+                        .withName("at"));
+        var said = before.with(
+                new PutRelationship(stands.with(Side.SECOND, stands.second().with(named)), "call it at"));
+        var left = said.with(new Edits(said.design(), said.ids())
+                .remove(List.of(said.attribute("Apiary", "code").id())));
+
+        String printed = DocumentFile.print(left.document());
+        assertThat(DocumentFile.print(said.document())).contains("\"at\"");
+        assertThat(DocumentFile.print(DocumentFile.parse(printed))).isEqualTo(printed);
     }
 
     @Test
