@@ -69,6 +69,10 @@ final class PlainWording {
                     "forms|varieties|categories",
                     "\\bare (?:all )?(?:different )?(?:forms|varieties|categories) of (?=\\p{L}+(?: \\p{L}+)?\\.?$)",
                     "are kinds of "),
+            plainer(
+                    "least",
+                    "\\b(is|are|must be|has to be) at least (-?\\d[\\d.,]*) and at most (-?\\d[\\d.,]*)(?= \\p{L}+\\.?$|\\.?$)",
+                    "$1 between $2 and $3"),
             plainer("differ|differs", "\\bdiffers? (?:in|by) (?:their |its )?", "have "),
             plainer(
                     "which|whom",

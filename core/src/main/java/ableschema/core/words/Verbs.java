@@ -5,6 +5,8 @@ import java.util.Map;
 import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /** Tells whether two verbs say the same thing from its two sides: "writes" and "is written by", "has" and "belongs to". */
 public final class Verbs {
@@ -29,42 +31,23 @@ public final class Verbs {
             "belongs to", "is part of", "is in", "is of", "lies in", "is member of", "is a member of", "is a part of");
 
     /** Participles that are not formed by adding an ending. */
-    private static final Map<String, String> UNRULY = Map.ofEntries(
-            Map.entry("bring", "brought"),
-            Map.entry("build", "built"),
-            Map.entry("buy", "bought"),
-            Map.entry("catch", "caught"),
-            Map.entry("choose", "chosen"),
-            Map.entry("do", "done"),
-            Map.entry("draw", "drawn"),
-            Map.entry("drive", "driven"),
-            Map.entry("feed", "fed"),
-            Map.entry("find", "found"),
-            Map.entry("fly", "flown"),
-            Map.entry("give", "given"),
-            Map.entry("grow", "grown"),
-            Map.entry("hold", "held"),
-            Map.entry("keep", "kept"),
-            Map.entry("know", "known"),
-            Map.entry("lead", "led"),
-            Map.entry("lend", "lent"),
-            Map.entry("make", "made"),
-            Map.entry("pay", "paid"),
-            Map.entry("ride", "ridden"),
-            Map.entry("see", "seen"),
-            Map.entry("sell", "sold"),
-            Map.entry("send", "sent"),
-            Map.entry("show", "shown"),
-            Map.entry("sing", "sung"),
-            Map.entry("speak", "spoken"),
-            Map.entry("take", "taken"),
-            Map.entry("teach", "taught"),
-            Map.entry("wear", "worn"),
-            Map.entry("win", "won"),
-            Map.entry("write", "written"));
+    private static final Map<String, String> UNRULY = Stream.of(
+                    ("bind:bound break:broken breed:bred bring:brought build:built burn:burnt buy:bought catch:caught"
+                                    + " choose:chosen deal:dealt dig:dug do:done draw:drawn drive:driven eat:eaten feed:fed find:found"
+                                    + " fly:flown freeze:frozen give:given grind:ground grow:grown hang:hung hear:heard hew:hewn"
+                                    + " hide:hidden hold:held keep:kept know:known lay:laid lead:led learn:learnt leave:left lend:lent"
+                                    + " lose:lost make:made meet:met mow:mown oversee:overseen pay:paid ride:ridden saw:sawn say:said"
+                                    + " see:seen seek:sought sell:sold send:sent sew:sewn shoot:shot show:shown sing:sung sow:sown"
+                                    + " speak:spoken spend:spent spin:spun steal:stolen sweep:swept take:taken teach:taught tear:torn"
+                                    + " tell:told throw:thrown undertake:undertaken wear:worn weave:woven win:won wind:wound"
+                                    + " withdraw:withdrawn write:written")
+                            .split(" "))
+            .map(each -> each.split(":"))
+            .collect(Collectors.toUnmodifiableMap(each -> each[0], each -> each[1]));
 
     /** These are the same in all forms. */
-    private static final Set<String> UNCHANGED = Set.of("read", "run", "put", "set", "cut", "let");
+    private static final Set<String> UNCHANGED =
+            Set.of("read", "run", "put", "set", "cut", "let", "cast", "hit", "shut", "split", "spread");
 
     private Verbs() {}
 
@@ -100,8 +83,8 @@ public final class Verbs {
 
     private static boolean isParticiple(String word, String base) {
         String unruly = UNCHANGED.contains(base) ? base : UNRULY.get(base);
-        if (unruly != null) {
-            return word.equals(unruly);
+        if (word.equals(unruly)) {
+            return true; // "learned" is as good as "learnt"
         }
         String last = base.substring(base.length() - 1);
         return word.equals(base + "ed")
