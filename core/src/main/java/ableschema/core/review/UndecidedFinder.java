@@ -12,6 +12,7 @@ import ableschema.core.finding.Place;
 import ableschema.core.finding.Remedy;
 import ableschema.core.finding.Rule;
 import ableschema.core.finding.Step;
+import ableschema.core.holding.ListedValues;
 import ableschema.core.schema.Column;
 import ableschema.core.schema.Table;
 import ableschema.core.types.DataType;
@@ -71,7 +72,14 @@ final class UndecidedFinder implements Finder.OfEach {
                 .flatMap(row -> row.value(attribute.id()).stream())
                 .toList();
         if (values.isEmpty()) {
-            return finding;
+            return ListedValues.of(subject.design(), attribute)
+                    .map(ListedValues::values)
+                    .filter(named -> !named.isEmpty())
+                    .map(named -> finding.withEvidence("it is one of " + String.join(", ", named))
+                            .mendedBy(retyped(
+                                    attribute.id(),
+                                    TypeSuggestion.of(attribute.name(), named).type())))
+                    .orElse(finding);
         }
         TypeSuggestion suggestion = TypeSuggestion.of(attribute.name(), values);
         return finding.withEvidence(suggestion.reason()).mendedBy(retyped(attribute.id(), suggestion.type()));

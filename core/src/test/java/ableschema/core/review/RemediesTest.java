@@ -78,6 +78,17 @@ class RemediesTest {
     }
 
     @Test
+    void one_of_words_is_a_text_that_has_room_for_them() {
+        DesignFixture rows = design("Each fee has no: whole (key), kind (one of rescue, transport, false alarm).");
+        Finding untyped = found(rows, "untyped").get(0);
+        DesignFixture typed = rows.with(f -> untyped.remedies().get(0).edit(f.design(), f.ids()));
+
+        assertThat(untyped.evidence()).isEqualTo("it is one of rescue, transport, false alarm");
+        assertThat(typed.attribute("Fee", "kind").type().toString()).startsWith("text ");
+        assertThat(found(typed, "untyped")).isEmpty();
+    }
+
+    @Test
     void a_secret_is_replaced_by_its_hash_and_its_values_go() {
         DesignFixture rows =
                 design("Each valve has no: whole (key), pin: text 4.").filled("Valve", "no,pin\n1,1234\n");
