@@ -102,15 +102,20 @@ final class Measured extends DataType.OtherVisitor<Fullness> {
     @Override
     public Fullness whole(DataType.Whole type) {
         TypeForm form = dialect.form(type);
+        // a check may hold a column to less than it has room for
+        boolean held =
+                !dialect.holding(type, attribute.name(), attribute.optional()).isEmpty();
+        long least = held ? Math.max(form.smallest(), type.lowest()) : form.smallest();
+        long most = held ? Math.min(form.largest(), type.widest()) : form.largest();
         long largest = type.largest();
-        if (largest > 0 && largest < form.largest()) {
+        if (largest > 0 && largest < most) {
             said.add("Values up to " + number(largest)
                     + " are expected, which chooses the width; a check can hold them to it.");
         }
         if (largest == 0) {
             said.add("How large its values get is not said: whole 500 would say so.");
         }
-        return full(type, number(form.smallest()), number(form.largest()), between(type), share(type, form.largest()));
+        return full(type, number(least), number(most), between(type), share(type, most));
     }
 
     @Override
