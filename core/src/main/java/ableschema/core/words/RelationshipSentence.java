@@ -153,10 +153,8 @@ final class RelationshipSentence {
                                 end,
                                 "how many? expected words such as 'exactly one', 'at most one', 'at least one' or 'any number of'"));
         requireNoSlip(text, masked, from, quantity.start());
-        String object = whole.substring(quantity.end())
-                .strip()
-                .replaceFirst("\\.+$", "")
-                .strip();
+        String object =
+                SaidNouns.withoutStops(whole.substring(quantity.end()).strip()).strip();
         if (object.isEmpty()) {
             throw new Misunderstanding(quantity.end() - 1, quantity.end(), "expected an entity behind this");
         }

@@ -47,6 +47,11 @@ abstract class SentenceForms {
             return new Words(
                     Pattern.compile(pattern + "\\s*\\.?", Pattern.CASE_INSENSITIVE), NecessaryText.of(pattern));
         }
+
+        /** @param small the sentence in small letters, which are made once for all forms */
+        Optional<Cut> cut(String sentence, String small) {
+            return necessary.isIn(small) ? Cut.of(pattern, sentence) : Optional.empty();
+        }
     }
 
     final Optional<Phrasing> of(String sentence) {
@@ -58,9 +63,8 @@ abstract class SentenceForms {
         }
         String small = sentence.toLowerCase(Locale.ROOT);
         for (Form form : forms) {
-            Optional<Phrasing> found = Optional.of(form.words())
-                    .filter(each -> each.necessary().isIn(small))
-                    .flatMap(each -> Cut.of(each.pattern(), sentence))
+            Optional<Phrasing> found = form.words()
+                    .cut(sentence, small)
                     .filter(SentenceForms::isOfPlainParts)
                     .flatMap(form.reading());
             if (found.isPresent()) {
