@@ -16,7 +16,7 @@ final class AttributePhrasings {
 
     private static final int CASE = Pattern.CASE_INSENSITIVE;
     private static final Pattern RECORDED = Pattern.compile(
-            "(?:for|of|about) (?:each|every|an?|all|any) (.+?),? (?:(?:we|you|they) (?:also )?|please )?(?:record|store|keep|note|know|need|register|save)s? (.+)",
+            "(?:for|of|about) (?:each|every|an?|all|any) (.+?),? (?:(?:we|you|they) (?:also )?|please )?(?:record|store|keep|note|know|need|register|save|log|capture|document)s? (.+)",
             CASE);
     private static final Pattern HEADED = Pattern.compile("(\\p{L}[\\p{L} -]*?) ?: ?(\\p{L}.*)");
     private static final Pattern BRACKETED = Pattern.compile("(\\p{L}[\\p{L} -]*?) ?\\((\\p{L}.*)\\)\\.?");
@@ -73,6 +73,11 @@ final class AttributePhrasings {
             "(?:.* )?(?:types|kinds|sorts|categories|classes|statuses|states|colours|colors|sizes|levels|grades)",
             CASE);
 
+    /** Nothing is called so that is known of a thing: "sex: male, female, unknown". */
+    private static final Pattern VALUE = Pattern.compile(
+            "yes|no|true|false|male|female|unknown|none|other|others|low|medium|high|small|large|never|always|open|closed|pending|cancelled|canceled|red|green|blue|yellow|black|white",
+            CASE);
+
     private static final Pattern FEATURE = Pattern.compile(
             "(?:.*[ :(\\[].*|name|code|title|label|description|remark|note|number|no|id|rank|order|price|rate|value|abbreviation|meaning)",
             CASE);
@@ -122,9 +127,11 @@ final class AttributePhrasings {
     }
 
     private static boolean isValues(String heading, String list) {
-        return SORTED.matcher(heading).matches()
-                && SaidNouns.members(list).stream()
-                        .noneMatch(each -> FEATURE.matcher(each).matches());
+        return SaidNouns.members(list).stream()
+                        .anyMatch(each -> VALUE.matcher(each).matches())
+                || SORTED.matcher(heading).matches()
+                        && SaidNouns.members(list).stream()
+                                .noneMatch(each -> FEATURE.matcher(each).matches());
     }
 
     /** "The mileage is noted at every repair" is known of each; several are things of their own. */

@@ -206,6 +206,14 @@ final class FactPhrasings extends SentenceForms {
 
     private void others() {
         form(
+                "(?:an? |each |every |all )?(.+?) (may |can |)(?:has|have) an? (\\p{L}+(?: \\p{L}+)?) and an? (\\p{L}+(?: \\p{L}+)?),? (?:both|each) of (?:which|whom|them) (?:is|are) (?:also )?(?:an? )?(\\p{L}+(?: \\p{L}+)?)",
+                m -> {
+                    String rule = "Each " + said.one(m.group(1)) + " has "
+                            + (m.group(2).isEmpty() ? "exactly" : "at most") + " one " + said.one(m.group(5))
+                            + " (second as ";
+                    return readAs(rule + m.group(3) + ").", rule + m.group(4) + ").");
+                });
+        form(
                 "some (.+?) are (?:also )?(\\p{L}+)",
                 m -> said.isPlural(m.group(2))
                         ? readAs("Each " + said.one(m.group(2)) + " is a kind of " + said.one(m.group(1)) + ".")
@@ -213,6 +221,11 @@ final class FactPhrasings extends SentenceForms {
         form(
                 "(?:an? |each |every |the |all )?(.+?) (?:can|may) be (out of \\p{L}+|\\p{L}+(?:ed|wn|en|ught))",
                 m -> said.isEntity(m.group(1)) ? happens(said.one(m.group(1)), m.group(2)) : Optional.empty());
+        form(
+                "the (\\p{L}+(?: \\p{L}+)?) of (?:an?|the|each|every) (.+?) determines? (?:its|their|his|her|the) (.+)",
+                m -> said.entity(m.group(2))
+                        .flatMap(owner -> readAs(defined(owner.name()) + ": "
+                                + KeyPhrasings.part(SaidNouns.ofItsOwn(owner, m.group(1))) + " -> " + m.group(3))));
         form("(.+?) (?:functionally )?determines? (.+)", this::determines);
         form("(.+?) (?:is|are) (?:measured |given |kept |recorded |expressed )?in (\\p{L}+)", m -> attributes
                 .meant(m.group(1))

@@ -20,6 +20,7 @@ final class JoinedSentences {
     /** Behind these the same subject does, or has, something else. */
     private static final Pattern NEXT = Pattern.compile(
             ", (?=\\p{L}+s (?:at|in|on|from|to|with|by|for) (?:" + COUNTED
+                    + ") )|, (?=(?:has|have) (?:" + COUNTED
                     + ") )|(?:,? (?:and|but) (?:(?:it|they|he|she) )?|; ?(?:it|they|he|she) )(?:also |then |always )?(?=(?:is|are|has|have|can|may|must|should|cannot|can't) \\S"
                     + "|\\p{L}+s (?:\\p{L}+ ){0,2}(?:" + COUNTED + ") "
                     + "|(?:stand|belong|live|work|play|hang|lie|start|end|come|lead|refer|own|use|need|contain|teach|attend|write|get|go|make|take|give|sell|buy|pay|receive|rent|borrow|handle|manage|run|hold|keep|send|order|book|visit|join|share|include) (?:\\p{L}+ ){0,2}(?:"

@@ -113,6 +113,11 @@ final class KeyPhrasings extends SentenceForms {
         form(
                 "(.+?) (?:must be|is|are|has to be) unique (?:among|across|over|for|of) (?:all|all the|the) (.+)",
                 m -> attributes.fact(m.group(1), "unique"));
+        form(
+                "(?:with)?in (?:an?|each|every|one|any|the same) (.+?),? (?:each|every|an?|any|the) (.+?) (?:may |can |must )?(?:occurs?|appears?|exists?|comes?|(?:is|be) used) (?:only|at most|just|exactly) once",
+                m -> attributes
+                        .meant(m.group(2))
+                        .flatMap(meant -> uniqueWithin(meant.owner(), meant.attribute(), m.group(1))));
         String again =
                 " (?:used|given|given out|assigned|issued|taken)(?: to anybody| to anyone)? (?:twice|more than once|again)";
         form(

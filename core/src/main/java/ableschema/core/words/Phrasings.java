@@ -81,7 +81,10 @@ public final class Phrasings {
 
     /** "Has lanes, which are numbered": the grammar would take the clause for another name. */
     private static final Pattern CLAUSE_IN_NAME = Pattern.compile(
-            "(?i)(?:each [^;:()]* has|there (?:is|are)) [^;:()]*\\b(?:(?:which|who|whose|that) (?:is|are|was|were|has|have|can|must|may|will|we|they|it)|(?:where|because|if|when|while) (?:it|they|he|she|we|the|an?)|every) ");
+            "(?i)each [^;:()]+;(?! *each ).* has .*|(?:each [^;:()]* has|there (?:is|are)) [^;:()]*\\b(?:(?:which|who|whose|that) (?:is|are|was|were|has|have|can|must|may|will|we|they|it)|(?:where|because|if|when|while) (?:it|they|he|she|we|the|an?)|every) ");
+
+    /** "Each bird is weighed; a weighing has a date." */
+    private static final Pattern SEVERAL = Pattern.compile("(?i)each [^;:()]+; ?(?:an?|the|all|some|no|every) ");
 
     /** Sentences within one are tried at each place where they may begin; beyond so many tries it is not one that people say. */
     private static final int MOST_READINGS = 40;
@@ -156,13 +159,18 @@ public final class Phrasings {
     /** "A licence plate identifies a car" makes no entity of the plate. */
     private static final Pattern TELLS = Pattern.compile("(?i)(?:uniquely )?(?:identif|determin)");
 
+    /** "A deadline cannot be earlier than the order date", and is a value. */
+    private static final Pattern COMPARES = Pattern.compile(
+            "(?i)(?:(?!has |have )\\p{L}+ ){1,6}?(?:is|are|be|lie|come) (?:always |not |never |no )*(?:earlier|later|before|after|greater|smaller|larger|higher|lower|negative|positive)\\b");
+
     /** "A booking reference has six letters", and is no thing of its own. */
     private static final Pattern OF_SIGNS = Pattern.compile(
             "(?i).* (?:has|have|is|are|be|of) (?:exactly |at most |up to |always )*\\w+ (?:letter|digit|character|sign)s?(?: long)?\\.?");
 
     /** The entity that a sentence tells something of, in the singular and small letters; empty where none is made by it. */
     Optional<String> subject(String sentence) {
-        if (OF_SIGNS.matcher(sentence).matches()) {
+        if (OF_SIGNS.matcher(sentence).matches()
+                || COMPARES.matcher(Quoted.masked(sentence)).lookingAt()) {
             return Optional.empty();
         }
         boolean plain = !ALSO.matcher(sentence).find();
@@ -258,6 +266,7 @@ public final class Phrasings {
     private boolean isOfSeveral(String sentence, String masked) {
         Matcher only = HAS_ONLY.matcher(masked);
         return JoinedSentences.isIn(masked)
+                || SEVERAL.matcher(masked).lookingAt()
                 || only.matches() && said.isEntity(only.group(1)) && said.isPlural(only.group(1))
                 || TWO_OBJECTS.matcher(masked).matches()
                 || TWO_PLACES.matcher(masked).matches()

@@ -28,11 +28,25 @@ final class PlainWording {
 
     private static final String WE = "(?:" + SPEAKERS + ")";
     private static final String KEEP =
-            "(?:(?:also|always|then) )?(?:(?:must|have to|need to|want to|should|can|may|will) )?(?:keep|store|record|note|register|track|know|save|hold|need|remember|collect|write down|jot down|take down)";
+            "(?:(?:also|always|then) )?(?:(?:must|have to|need to|want to|should|can|may|will) )?(?:keep|store|record|note|register|track|know|save|hold|need|remember|collect|log|capture|document|write down|jot down|take down)";
     private static final String COUNTED =
             "(?=(?:at (?:most|least)|exactly|one|two|three|four|five|six|seven|eight|nine|ten|\\d+|many|several|any number|no more|up to|more than) )";
 
     private static final List<Plainer> PLAINER = List.of(
+            plainer(
+                    "whose",
+                    "\\b(an?|one|exactly one) (\\p{L}+(?: \\p{L}+)?),? whose (\\p{L}+(?: \\p{L}+)?) (?=(?:is|are|must|can|may|cannot|has to)\\b[^,;]*$)",
+                    "$1 $2, and the $3 of a $2 "),
+            plainer(
+                    "and",
+                    "\\b(?:an?|its|their|the) (\\p{L}+(?: \\p{L}+)?),? (?:and|where) (?:the|this|that|its|their) \\1 (?:is|must be|has to be|lies) (?:always )?(?=(?:at (?:most|least)|between|greater|less|more) [^,;]*$)",
+                    "a $1 of "),
+            plainer(
+                    SPEAKERS,
+                    "^" + WE + " " + KEEP + " " + COUNTED
+                            + "(.+?) (?:per|for (?:each|every)) (\\p{L}+(?: \\p{L}+)?)(?=\\.?$)",
+                    "Each $2 has $1"),
+            plainer("different", "\\ba different (?=\\p{L})", "a "),
             plainer(
                     "gets|get|receives|receive|given",
                     "\\b(?:gets?|receives?|is given|are given) (?=(?:an? |its |their )(?:own |unique )*(?:\\p{L}+ )?(?:number|code|name|id|label|title|date|status|password|colour|color)\\b)",

@@ -34,7 +34,8 @@ final class RelationPhrasings {
     private static final Set<String> WHOLES =
             Set.of("consists of", "contains", "includes", "holds", "has", "comprises");
 
-    private static final Pattern DENIED = Pattern.compile("\\b(?:not|never|no longer|cannot)\\b|n't\\b", CASE);
+    private static final Pattern DENIED =
+            Pattern.compile("\\b(?:not(?! (?:more|fewer|less) than\\b)|never|no longer|cannot)\\b|n't\\b", CASE);
 
     /** "Referee leads match": a noun without an article. */
     private static final Pattern BARE = Pattern.compile(
@@ -61,6 +62,9 @@ final class RelationPhrasings {
 
     private static final Pattern WITH_ARTICLE =
             Pattern.compile("^(.*?\\p{L}) (?:an?|the|its|their) (?!.* (?:an?|the) )(\\p{L}[\\p{L}\\d -]*)$", CASE);
+
+    private static final Pattern OF_A_WHOLE =
+            Pattern.compile("(.+?) (?:of|in|at|on) (?:an?|the|one|its|their|each) (.+)", CASE);
 
     private static final int MOST_WORDS = 3;
 
@@ -326,7 +330,21 @@ final class RelationPhrasings {
 
     /** One clause; empty where it is none. */
     Optional<SaidClause> clause(String text) {
-        return clauseAsSaid(text).map(this::ofItsSubject);
+        return clauseAsSaid(text).map(this::ofItsSubject).map(this::withoutWhole);
+    }
+
+    /** "One shelf of a cellar" is one shelf, where it has been said what shelves have to do with cellars. */
+    private SaidClause withoutWhole(SaidClause clause) {
+        Matcher of = OF_A_WHOLE.matcher(clause.object());
+        if (!of.matches() || said.isEntity(clause.object())) {
+            return clause;
+        }
+        boolean known = said.entity(of.group(1))
+                .flatMap(part -> said.entity(of.group(2))
+                        .filter(whole -> said.between(part, whole).findAny().isPresent()
+                                || said.between(whole, part).findAny().isPresent()))
+                .isPresent();
+        return known ? clause.with(clause.cardinality(), inNumber(of.group(1), clause.cardinality())) : clause;
     }
 
     /** One clause, whose object may be short for another; empty where it is none. */

@@ -33,8 +33,8 @@ final class RulePhrasings extends SentenceForms {
                     + "|at most|equal to|the same as|different from|other than)";
 
     /** "Low, normal or high and normal by default". */
-    private static final Pattern PRESET =
-            Pattern.compile("(.+?),? (?:and|with) (\\p{L}+) (?:by|as(?: the)?) default\\.?", Pattern.CASE_INSENSITIVE);
+    private static final Pattern PRESET = Pattern.compile(
+            "(.+?)(?:,? (?:and|with)|[;,]) (\\p{L}+) (?:by|as(?: the)?) default\\.?", Pattern.CASE_INSENSITIVE);
 
     private final SaidNouns said;
     private final SaidAttributes attributes;
@@ -267,8 +267,9 @@ final class RulePhrasings extends SentenceForms {
                                     .toList()));
         }
         List<String> values = SaidNouns.members(list.replaceAll("(?i),? or ", ", "));
-        boolean told =
-                values.stream().anyMatch(value -> SaidNouns.hasArticle(value) || value.matches("(?i).* than .*"));
+        boolean told = values.stream()
+                .anyMatch(value ->
+                        SaidNouns.hasArticle(value) || value.matches("(?i).* than .*|.*;.*|(?:by|from|with|for) .*"));
         if (values.size() < 2 || told) {
             return Optional.empty();
         }

@@ -23,6 +23,10 @@ final class SaidAttributes {
             "(?:the |a )?(?:maximum |minimum |total )?number of (?!(?:an?|the|each|every|its) ).+",
             Pattern.CASE_INSENSITIVE);
 
+    /** "For rejected proofs a reason is required." */
+    private static final Pattern FOR_SOME =
+            Pattern.compile("(?:for|in|on|at|of|by|to|with|without|if|when|unless|while) ", Pattern.CASE_INSENSITIVE);
+
     /** What a phrase of more words than these speaks of is not guessed. */
     private static final int MOST_WORDS = 5;
 
@@ -164,6 +168,9 @@ final class SaidAttributes {
             return Optional.empty();
         }
         String bare = Nouns.inSentence(SaidNouns.bare(phrase));
+        if (FOR_SOME.matcher(bare).lookingAt()) {
+            return Optional.empty();
+        }
         return Optional.of(
                 new Phrasing.Refused("whose " + bare + "? Say: the " + bare + " of a …, and then what holds for it"));
     }

@@ -91,7 +91,7 @@ final class SaidItem {
 
     /** "A type (city, trekking, cargo)" says its values. */
     private static final Pattern VALUES = Pattern.compile(
-            "(\\p{L}[\\p{L} ]*?) ?\\((\\p{L}[\\p{L} ]*(?:, ?\\p{L}[\\p{L} ]*)*(?:,| or|, or) ?\\p{L}[\\p{L} ]*)\\)",
+            "(\\p{L}[\\p{L} ]*?) ?\\((\\p{L}[\\p{L}\\d ]*(?:, ?\\p{L}[\\p{L}\\d ]*)*(?:,| or|, or) ?\\p{L}[\\p{L}\\d ]*)\\)",
             CASE);
 
     private static final Pattern FLAGS = Pattern.compile(
@@ -129,8 +129,8 @@ final class SaidItem {
     /** One attribute that no two have the same of. */
     static String unique(String member) {
         String item = item(member);
-        int colon = Quoted.masked(item).indexOf(':');
-        return (colon < 0 ? Nouns.listed(item) : item) + " (unique)";
+        boolean named = END_OF_NAME.matcher(Quoted.masked(item)).find();
+        return named ? flagged(item, "unique") : Nouns.listed(item) + " (unique)";
     }
 
     /** The item as the grammar has it: {@code [caption]: text 200}. */
