@@ -64,6 +64,11 @@ final class AttributePhrasings {
     private static final Pattern NUMBER_OF =
             Pattern.compile("(?:the|a) (?:total )?number of \\p{L}+(?: \\p{L}+)?", CASE);
 
+    /** "States a quantity". */
+    private static final Pattern VALUED = Pattern.compile(
+            "(?:an?|the|its) (?:\\p{L}+ )?(?:quantity|amount|price|date|time|number|name|title|code|value|percentage|weight|reason|status|duration|count)",
+            CASE);
+
     private static final Pattern NOTED = Pattern.compile(
             "(?:the |an? )?(\\p{L}+(?: \\p{L}+)?) (?:is|are) (?:noted|recorded|stored|kept|registered|written down) (?:(?:at|for|with|on|of) (?:each|every)|per) (\\p{L}+(?: \\p{L}+)?)\\.?",
             CASE);
@@ -79,7 +84,7 @@ final class AttributePhrasings {
             CASE);
 
     private static final Pattern FEATURE = Pattern.compile(
-            "(?:.*[ :(\\[].*|name|code|title|label|description|remark|note|number|no|id|rank|order|price|rate|value|abbreviation|meaning)",
+            "(?:.*[ :(\\[].*|name|date|time|length|width|height|weight|size|email|phone|address|quantity|amount|status|type|code|title|label|description|remark|note|number|no|id|rank|order|price|rate|value|abbreviation|meaning)",
             CASE);
 
     private final SaidNouns said;
@@ -109,7 +114,7 @@ final class AttributePhrasings {
                         ? Optional.of(new Phrasing.Refused("are these its values? Say of what it is told: Each … has "
                                 + Nouns.inSentence(said.one(heading)) + " (one of " + SaidNouns.withoutStops(list)
                                 + ")"))
-                        : attributes(heading, list);
+                        : listed(heading, list);
             }
         }
         Optional<Phrasing> parts = Cut.of(CONSISTS, sentence).flatMap(this::consists);
@@ -124,6 +129,25 @@ final class AttributePhrasings {
                 .or(() -> Cut.of(STORES, sentence)
                         .filter(cut -> !SaidNouns.bare(cut.group(1) + " x").equals("x")))
                 .flatMap(this::has);
+    }
+
+    /** "Articles: sheet, towel, uniform" may be what each has, or what there is of them. */
+    private Optional<Phrasing> listed(String heading, String list) {
+        Optional<Phrasing> known = attributes(heading, list);
+        List<String> members = SaidNouns.members(list);
+        boolean open = said.isPlural(heading)
+                && members.size() > 1
+                && members.stream().noneMatch(each -> FEATURE.matcher(each).matches())
+                && members.stream().allMatch(each -> each.matches("\\p{L}+(?: \\p{L}+)?\\.?"));
+        return open
+                        && known.isPresent()
+                        && known.get() instanceof ReadAs read
+                        && read.sentences().size() == 1
+                ? Optional.of(new Phrasing.Either(List.of(
+                        read,
+                        ReadAs.of("Each " + said.one(heading) + " has kind: text 20 (one of "
+                                + String.join(", ", members) + ")."))))
+                : known;
     }
 
     private static boolean isValues(String heading, String list) {
@@ -152,6 +176,7 @@ final class AttributePhrasings {
         boolean number =
                 members.size() == 1 && NUMBER_OF.matcher(members.get(0)).matches();
         boolean plain = number
+                || members.size() == 1 && VALUED.matcher(members.get(0)).matches() && !said.isEntity(members.get(0))
                 || members.size() > 1
                         && !members.stream().allMatch(said::isEntity)
                         && members.stream()

@@ -148,7 +148,7 @@ final class KeyPhrasings extends SentenceForms {
                                 .map(said.nouns()::one)
                                 .filter(known -> leadsToOne(noun, known)
                                         || !TELLING.matcher(part).matches())
-                                .orElse(part))
+                                .orElseGet(() -> ofOne(noun, part)))
                         .toList();
         List<String> owners = parts.stream()
                 .filter(said::isEntity)
@@ -180,6 +180,16 @@ final class KeyPhrasings extends SentenceForms {
         }
         sentences.add(each + " is identified by its " + parts(String.join(", ", parts)) + ".");
         return Optional.of(new ReadAs(sentences));
+    }
+
+    /** "Vans are identified by their licence plates", of which each has one. */
+    private String ofOne(String noun, String part) {
+        return said.isPlural(noun)
+                        && said.isPlural(part)
+                        && !said.isEntity(part)
+                        && !isKnown(said.entity(noun), part)
+                ? said.one(part)
+                : part;
     }
 
     private static boolean isKnown(Optional<Entity> owner, String part) {
@@ -292,10 +302,14 @@ final class KeyPhrasings extends SentenceForms {
 
     /** "A berth number is only unique within its pier": the number of a berth. */
     private Optional<Phrasing> withinAnother(Cut found) {
+        Optional<SaidAttributes.Meant> meant = attributes.ofTheOnlyOne(found.group(1));
+        if (meant.isPresent()) {
+            return uniqueWithin(meant.get().owner(), meant.get().attribute(), found.group(2));
+        }
         String whole = SaidNouns.bare(found.group(1));
         int known = said.nouns().leadingLength(whole);
         int space = known > 0 && known < whole.length() ? known : whole.lastIndexOf(' ');
-        return space < 0
+        return space < 0 || known <= 0 && !last
                 ? Optional.empty()
                 : newlyIdentified(
                         whole.substring(0, space),

@@ -25,7 +25,7 @@ final class NewNames {
             Pattern.CASE_INSENSITIVE);
 
     private static final Pattern ATTRIBUTE = Pattern.compile(
-            "(?:" + BEGINNINGS + ") .*|.* (?:" + WITHIN + ") .*|.* (?:" + WITHIN
+            "(?:" + BEGINNINGS + ") .*|.* (?:" + WITHIN + "|it|they|he|she|we|was|were|did|does) .*|.* (?:" + WITHIN
                     + ")|\\d+ .*|.* \\d+ .*|(?:whole|entire) \\p{L}+",
             Pattern.CASE_INSENSITIVE);
 

@@ -34,6 +34,19 @@ final class PlainWording {
 
     private static final List<Plainer> PLAINER = List.of(
             plainer(
+                    "it|they|he|she",
+                    "\\b(date|time|day|year|place) (?:when |where |on which |at which |in which )?(?:it|they|he|she) (?:was|were|is|are) (\\p{L}+)(?=,| and |\\.?$)",
+                    "$1 $2"),
+            plainer("only", "(?<=\\b(?:is|are)) only (?=(?:on|in|at|by|for|of|from|with|to|\\p{L}+ed) )", " "),
+            plainer(
+                    "mandatory|required|compulsory|obligatory",
+                    ",? (?:both|all)(?: of (?:them|which))?(?: are| being)? (?:mandatory|required|compulsory|obligatory)(?=\\.?$)",
+                    ""),
+            plainer(
+                    "each",
+                    "(?<=\\b(?:many|several|multiple|more|any number of|\\d) )(\\p{L}+(?: \\p{L}+)?),? each (?=\\p{L}+(?:ed|en|wn|de|ld|nt|pt|ght) (?:by|in|on|at|to|from|for|with) )",
+                    "$1, and all $1 are "),
+            plainer(
                     "whose",
                     "\\b(an?|one|exactly one) (\\p{L}+(?: \\p{L}+)?),? whose (\\p{L}+(?: \\p{L}+)?) (?=(?:is|are|must|can|may|cannot|has to)\\b[^,;]*$)",
                     "$1 $2, and the $3 of a $2 "),

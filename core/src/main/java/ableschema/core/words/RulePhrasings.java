@@ -36,6 +36,9 @@ final class RulePhrasings extends SentenceForms {
     private static final Pattern PRESET = Pattern.compile(
             "(.+?)(?:,? (?:and|with)|[;,]) (\\p{L}+) (?:by|as(?: the)?) default\\.?", Pattern.CASE_INSENSITIVE);
 
+    private static final Pattern OF_ANOTHER =
+            Pattern.compile(".+ of (?:its|their|the|an?) .+", Pattern.CASE_INSENSITIVE);
+
     private final SaidNouns said;
     private final SaidAttributes attributes;
 
@@ -294,6 +297,9 @@ final class RulePhrasings extends SentenceForms {
         String other = of.flatMap(meant -> said.entity(meant.owner()))
                 .map(entity -> SaidNouns.ofItsOwn(entity, bareRight))
                 .orElse(bareRight);
+        if (OF_ANOTHER.matcher(other).matches()) {
+            return refused("rows of two tables are compared here, which no rule of one table can do; keep it as text: About … : …");
+        }
         Optional<String> owner =
                 of.map(Meant::owner).or(() -> said.ownerOf(List.of(left, other)).map(said.nouns()::one));
         if (owner.isEmpty()) {

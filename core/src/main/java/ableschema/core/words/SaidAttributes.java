@@ -75,7 +75,7 @@ final class SaidAttributes {
     }
 
     /** "Email addresses" are the email address of whatever has one, and "the length" what is measured in metres, where nothing else has it. */
-    private Optional<Meant> ofTheOnlyOne(String phrase) {
+    Optional<Meant> ofTheOnlyOne(String phrase) {
         List<Meant> meant = said.having(owner -> known(owner, SaidNouns.bare(phrase))).entrySet().stream()
                 .map(each -> new Meant(said.nouns().one(each.getKey()), Nouns.listed(each.getValue())))
                 .toList();

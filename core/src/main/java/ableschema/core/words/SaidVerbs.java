@@ -145,8 +145,8 @@ final class SaidVerbs {
         String rest = space < 0 ? "" : words.substring(space);
         String one =
                 switch (verb.toLowerCase(Locale.ROOT)) {
-                    case "be", "are", "is" -> "is";
-                    case "have", "has" -> "has";
+                    case "be", "are", "is", "was", "were" -> "is";
+                    case "have", "has", "had" -> "has";
                     case "do" -> "does";
                     default ->
                         verb.matches("(?i).*(?:s|x|ch|sh|o)")
