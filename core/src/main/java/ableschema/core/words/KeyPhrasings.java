@@ -184,10 +184,7 @@ final class KeyPhrasings extends SentenceForms {
 
     /** "Vans are identified by their licence plates", of which each has one. */
     private String ofOne(String noun, String part) {
-        return said.isPlural(noun)
-                        && said.isPlural(part)
-                        && !said.isEntity(part)
-                        && !isKnown(said.entity(noun), part)
+        return said.isPlural(noun) && said.isPlural(part) && !said.isEntity(part) && !isKnown(said.entity(noun), part)
                 ? said.one(part)
                 : part;
     }
@@ -309,7 +306,8 @@ final class KeyPhrasings extends SentenceForms {
         String whole = SaidNouns.bare(found.group(1));
         int known = said.nouns().leadingLength(whole);
         int space = known > 0 && known < whole.length() ? known : whole.lastIndexOf(' ');
-        return space < 0 || known <= 0 && !last
+        boolean itsOwn = found.group(2).matches("(?i)(?:its|their) .*");
+        return space < 0 || known <= 0 && !last && !itsOwn
                 ? Optional.empty()
                 : newlyIdentified(
                         whole.substring(0, space),

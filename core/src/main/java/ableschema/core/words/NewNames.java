@@ -26,7 +26,7 @@ final class NewNames {
 
     private static final Pattern ATTRIBUTE = Pattern.compile(
             "(?:" + BEGINNINGS + ") .*|.* (?:" + WITHIN + "|it|they|he|she|we|was|were|did|does) .*|.* (?:" + WITHIN
-                    + ")|\\d+ .*|.* \\d+ .*|(?:whole|entire) \\p{L}+",
+                    + "|it|them|him|her)|\\d+ .*|.* \\d+ .*|(?:whole|entire) \\p{L}+",
             Pattern.CASE_INSENSITIVE);
 
     /** What is said of a name and is none: "a licence number, unique and secret". */

@@ -34,6 +34,18 @@ final class PlainWording {
 
     private static final List<Plainer> PLAINER = List.of(
             plainer(
+                    "which|that",
+                    "\\b(an?|its|their) (\\p{L}+(?: \\p{L}+)?),? (?:which|that) (?:is|can be|may be|must be)(?: either| one of)?:? (\\p{L}+(?: \\p{L}+)?(?:, \\p{L}+(?: \\p{L}+)?)+,? or \\p{L}+(?: \\p{L}+)?)(?=\\.?$)",
+                    "$1 $2 ($3)"),
+            plainer(
+                    "more|several",
+                    "\\b(one|two|three|four|five|\\d+) ((?:(?!or)\\p{L}+ )?(?!or\\b)\\p{L}+) or (more|several)(?=\\.?$)",
+                    "$1 or $3 $2"),
+            plainer(
+                    "unique",
+                    "\\b(?:an?|its|their) (\\p{L}+(?: \\p{L}+)?)(?:,? and |; )(?:the |these )?\\1(?:s|es) (?:are|must be) (?:only )?unique (?=(?:per|within|in|inside|on|at) )",
+                    "a $1 unique "),
+            plainer(
                     "it|they|he|she",
                     "\\b(date|time|day|year|place) (?:when |where |on which |at which |in which )?(?:it|they|he|she) (?:was|were|is|are) (\\p{L}+)(?=,| and |\\.?$)",
                     "$1 $2"),
@@ -57,7 +69,7 @@ final class PlainWording {
             plainer(
                     SPEAKERS,
                     "^" + WE + " " + KEEP + " " + COUNTED
-                            + "(.+?) (?:per|for (?:each|every)) (\\p{L}+(?: \\p{L}+)?)(?=\\.?$)",
+                            + "(.+?) (?:per|for (?:each|every)) (?!(?:hour|day|week|month|year|season)\\b)(\\p{L}+(?: \\p{L}+)?)(?=\\.?$)",
                     "Each $2 has $1"),
             plainer("different", "\\ba different (?=\\p{L})", "a "),
             plainer(
@@ -200,7 +212,7 @@ final class PlainWording {
             plainer("same", "^(?:one and )?the same (?=\\p{L}+(?: \\p{L}+)? (?:can|may|might|could)\\b)", "A "),
             plainer(
                     "recorded|noted|kept|stored|known|needed|registered|measured|determined|entered",
-                    "^for (?:each|every|an?|any) (\\p{L}+(?: (?!(?:the|an?|its|their|and) )\\p{L}+)?),? (?!(?:and|at|exactly|one|two|three|\\d)\\b)(.+?) (?:is|are|must be|has to be|have to be) (?:recorded|noted|kept|stored|known|needed|registered|measured|determined|entered|written down)(?=\\.?$)",
+                    "^(?:for|in|at|during|with) (?:each|every|an?|any) (\\p{L}+(?: (?!(?:the|an?|its|their|and) )\\p{L}+)?),? (?!(?:and|at|exactly|one|two|three|\\d)\\b)(.+?) (?:is|are|must be|has to be|have to be) (?:recorded|noted|kept|stored|known|needed|registered|measured|determined|entered|written down)(?=\\.?$)",
                     "Each $1 has $2"),
             plainer(
                     "never",

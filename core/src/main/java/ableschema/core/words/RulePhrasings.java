@@ -253,6 +253,12 @@ final class RulePhrasings extends SentenceForms {
         form("(.+?) " + be + "(?:one of|any of|either):? (.+)", m -> list(m.group(1), m.group(2)));
         form("(.+?) " + be + "(\\S[^,]*, .*\\S(?:,| )+or .+)", m -> list(m.group(1), m.group(2)));
         form("(.+?) (?:is|can be|may be|must be) (\\S+ or \\S+)", m -> list(m.group(1), m.group(2)));
+        form("(\\p{L}+(?: \\p{L}+)?s) are:? (\\S[^,]*, .*\\S(?:,| )+and .+)", m -> attributes
+                .ofTheOnlyOne(m.group(1))
+                .filter(meant -> said.isPlural(m.group(1)) && !said.isEntity(m.group(1)))
+                .flatMap(meant -> list(
+                        "the " + meant.attribute() + " of the " + meant.owner(),
+                        m.group(2).replaceAll("(?i),? and ", ", "))));
         form("(?:the )?(?:possible |allowed )?(.+?) values are:? (.+)", m -> list(m.group(1), m.group(2)));
         form(
                 "(?:the )?(?:possible|allowed|permitted|valid) (?:values? (?:of|for) )?(.+?) are:? (.+)",
@@ -298,7 +304,8 @@ final class RulePhrasings extends SentenceForms {
                 .map(entity -> SaidNouns.ofItsOwn(entity, bareRight))
                 .orElse(bareRight);
         if (OF_ANOTHER.matcher(other).matches()) {
-            return refused("rows of two tables are compared here, which no rule of one table can do; keep it as text: About … : …");
+            return refused(
+                    "rows of two tables are compared here, which no rule of one table can do; keep it as text: About … : …");
         }
         Optional<String> owner =
                 of.map(Meant::owner).or(() -> said.ownerOf(List.of(left, other)).map(said.nouns()::one));

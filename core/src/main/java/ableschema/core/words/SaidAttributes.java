@@ -1,7 +1,9 @@
 package ableschema.core.words;
 
 import ableschema.core.design.Attribute;
+import ableschema.core.design.Cardinality;
 import ableschema.core.design.Entity;
+import ableschema.core.design.Relationship;
 import ableschema.core.words.Phrasing.ReadAs;
 import java.util.List;
 import java.util.Locale;
@@ -154,12 +156,30 @@ final class SaidAttributes {
      */
     Optional<Phrasing> fact(String phrase, String flag) {
         Optional<Meant> meant = meant(phrase);
+        Optional<Phrasing> rule = flag.isEmpty() ? meant.flatMap(this::maybeNone) : Optional.empty();
+        if (rule.isPresent()) {
+            return rule;
+        }
         if (meant.isPresent()) {
             String attribute = meant.get().attribute();
             return Optional.of(ReadAs.of("Each " + meant.get().owner() + " has "
                     + (flag.isEmpty() ? "[" + attribute + "]" : attribute + " (" + flag + ")") + "."));
         }
         return whose(phrase);
+    }
+
+    /** "The photographer of a photograph may be unknown", where each is taken by one. */
+    private Optional<Phrasing> maybeNone(Meant meant) {
+        Optional<Entity> owner = said.entity(meant.owner());
+        Optional<Entity> other = said.entity(meant.attribute());
+        List<Relationship> rules = owner.stream()
+                .flatMap(one -> other.stream().flatMap(leading -> said.between(one, leading)))
+                .filter(each -> each.second().cardinality().equals(Cardinality.EXACTLY_ONE))
+                .toList();
+        return rules.size() == 1
+                ? Optional.of(ReadAs.of("Each " + meant.owner() + " "
+                        + rules.get(0).first().verb() + " at most one " + said.one(meant.attribute()) + "."))
+                : Optional.empty();
     }
 
     /** Asks whose attribute is meant; empty for a phrase that speaks of something else. */

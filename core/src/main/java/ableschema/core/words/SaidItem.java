@@ -115,7 +115,7 @@ final class SaidItem {
     private static final Pattern OPTIONAL_AMONG = Pattern.compile(
             "(.+?) ?\\((?:([^()]+?)(?:, ?| and ))?(?:optional|nullable)(?:(?:, ?| and )([^()]+))?\\)", CASE);
 
-    private static final Pattern OF_ITS = Pattern.compile(" of (?:its|their|his|her) ", CASE);
+    private static final Pattern OF_ITS = Pattern.compile(" of (?:its|their|his|her|the) ", CASE);
 
     private static final Pattern END_OF_NAME = Pattern.compile(" ?:| \\(");
 

@@ -145,7 +145,8 @@ final class SaidVerbs {
         String rest = space < 0 ? "" : words.substring(space);
         String one =
                 switch (verb.toLowerCase(Locale.ROOT)) {
-                    case "be", "are", "is", "was", "were" -> "is";
+                    case "be", "are", "is" -> "is";
+                    case "was", "were" -> "was";
                     case "have", "has", "had" -> "has";
                     case "do" -> "does";
                     default ->

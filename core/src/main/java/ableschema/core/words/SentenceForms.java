@@ -16,8 +16,9 @@ abstract class SentenceForms {
     /** Patterns are made once, as each sentence of a text is read with nouns of its own. */
     private static final Map<String, Words> COMPILED = new ConcurrentHashMap<>();
 
-    private static final Pattern SENTENCE =
-            Pattern.compile(" (?:has|have|is|are|that|which|who|can|may|must) ", Pattern.CASE_INSENSITIVE);
+    private static final Pattern SENTENCE = Pattern.compile(
+            " (?:has|have|is|are|that|which|who|can|may|must) |;(?![^(]*\\)| ?\\p{L}+ (?:by|as) )",
+            Pattern.CASE_INSENSITIVE);
 
     private static final Pattern DEFINITION =
             Pattern.compile(" (?:(?:an?|the) .*|\\p{L}+(?: \\p{L}+)? (?:who|that|which) .*)", Pattern.CASE_INSENSITIVE);

@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Stream;
 
 /** Reads how many of something people expect, as they say it: {@code We add 750 inspections a month.} */
 final class VolumePhrasings {
@@ -32,6 +33,10 @@ final class VolumePhrasings {
                     + "(?:,? and (?:about )?(?<year>" + VolumeSentence.NUMBER
                     + ") (?:more|new ones)(?: are added| come)? (?:a|each|every|per) year)?");
 
+    /** "There are around 400 doors and 1,200 keys." */
+    private static final Pattern BOTH = pattern("(?:there (?:are|will be)|we have|we expect) " + ABOUT + "(\\d[\\d,. ]*"
+            + " (?!more\\b)[^,]+?),? and " + ABOUT + "(\\d[\\d,. ]* (?!more\\b|new\\b)[^,]+?)");
+
     private final Design design;
     private final SaidNouns said;
 
@@ -54,6 +59,19 @@ final class VolumePhrasings {
                     return Optional.of(growing(entity.get(), growing));
                 }
             }
+        }
+        Matcher both = BOTH.matcher(sentence);
+        if (both.matches()) {
+            Optional<Phrasing> first = of("There are about " + both.group(1) + ".");
+            Optional<Phrasing> second = of("There are about " + both.group(2) + ".");
+            return first.isPresent()
+                            && second.isPresent()
+                            && first.get() instanceof Phrasing.ReadAs one
+                            && second.get() instanceof Phrasing.ReadAs other
+                    ? Optional.of(
+                            new Phrasing.ReadAs(Stream.concat(one.sentences().stream(), other.sentences().stream())
+                                    .toList()))
+                    : Optional.empty();
         }
         Matcher standing = STANDING.matcher(sentence);
         return standing.matches()
