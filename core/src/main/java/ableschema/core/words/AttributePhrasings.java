@@ -196,7 +196,10 @@ final class AttributePhrasings {
             return Optional.empty(); // "has a mentor, who is a teacher" leads to one of another kind
         }
         String masked = Quoted.masked(list);
+        boolean numbers = SaidNouns.members(list).size() > 1
+                && NUMBER_OF.matcher(SaidNouns.members(list).get(0)).matches();
         boolean counted = Counts.begin(masked)
+                && !numbers
                 && !SIGNED.matcher(masked).lookingAt()
                 && !LISTED.matcher(masked).matches();
         List<String> members = SaidNouns.members(list);
@@ -279,8 +282,8 @@ final class AttributePhrasings {
             boolean listed = EACH.matcher(noun).lookingAt() && !SaidNouns.hasArticle(member);
             Optional<String> related = listed ? Optional.empty() : related(owner, member, optional);
             if (related.isEmpty() && !listed && isRole(member)) {
-                roles.add(role(owner, member));
-                asAttributes.add(SaidItem.item(member));
+                roles.add(role(owner, member, optional));
+                asAttributes.add(SaidItem.item(optional ? "optional " + member : member));
                 continue;
             }
             related = related.or(() -> counted(owner, member));
@@ -323,8 +326,8 @@ final class AttributePhrasings {
                 && said.endsIn(noun).isPresent();
     }
 
-    private String role(String owner, String member) {
-        return "Each " + owner + " has exactly one "
+    private String role(String owner, String member, boolean optional) {
+        return "Each " + owner + (optional ? " has at most one " : " has exactly one ")
                 + said.nouns().one(said.endsIn(member).orElseThrow()) // as was asked
                 + " (second as " + Nouns.listed(Nouns.inSentence(SaidNouns.bare(member))) + ").";
     }

@@ -51,7 +51,7 @@ final class ClauseCheck {
 
     private static final Set<String> UNITS = Set.of(
             ("kg kgs g t tonne tonnes ton tons km m cm mm metre metres digit digits character characters letter letters meter meters litre litres l ml hour hours minute minutes "
-                            + "second seconds percent euro euros dollar dollars cent cents pound pounds degrees kilogram kilograms gram grams kilometre kilometres mile miles")
+                            + "second seconds percent euro euros dollar dollars cent cents point points star stars credit credits pound pounds degrees kilogram kilograms gram grams kilometre kilometres mile miles")
                     .split(" "));
 
     /** These may be things of their own: a plant is in bloom in several months. */

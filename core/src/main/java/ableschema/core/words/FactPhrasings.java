@@ -41,8 +41,9 @@ final class FactPhrasings extends SentenceForms {
     private final SaidAttributes attributes;
 
     FactPhrasings(SaidNouns said, SaidAttributes attributes) {
-        super("some|is|are|has|have|can|may|must|determines?|depends?|goes|runs|leads|moves|travels|sails|flies"
-                + "|date|day|time|moment|year");
+        super(
+                "some|form|build|is|are|has|have|can|may|must|determines?|depends?|goes|runs|leads|moves|travels|sails|flies"
+                        + "|date|day|time|moment|year");
         this.said = said;
         this.attributes = attributes;
     }
@@ -79,7 +80,7 @@ final class FactPhrasings extends SentenceForms {
                         ? readAs("Each " + said.one(m.group(1)) + " is a kind of " + said.one(m.group(2)) + ".")
                         : Optional.empty());
         form(
-                "(?:an? )?(\\p{L}+(?: \\p{L}+)?) (?:is|are) (?:an? )?(\\p{L}+(?: \\p{L}+)?),? (?:and so|as) (?:is|are) (?:an? |the )?(\\p{L}+(?: \\p{L}+)?)",
+                "(?:an? )?(\\p{L}+(?: \\p{L}+)?) (?:is|are) (?:an? )?(\\p{L}+(?: \\p{L}+)?)(?:,? (?:and so|as)|; so) (?:is|are) (?:an? |the )?(\\p{L}+(?: \\p{L}+)?)",
                 m -> kindsOf(m.group(2), "a " + m.group(1) + ", a " + m.group(3)));
         form("there are (?:\\w+ )?(?:kinds|types|sorts) of (.+?): ?(.+)", m -> specialKinds(m.group(1), m.group(2)));
         form(
@@ -205,6 +206,12 @@ final class FactPhrasings extends SentenceForms {
     }
 
     private void others() {
+        form(
+                "(?:the |our |all )?(.+?) (?:form|build|are organi[sz]ed in|are arranged in) an? (?:hierarchy|tree)",
+                m -> said.isPlural(m.group(1))
+                        ? readAs("Each " + said.one(m.group(1)) + " has at most one " + said.one(m.group(1))
+                                + " (second as parent " + said.one(m.group(1)) + ").")
+                        : Optional.empty());
         form(
                 "(?:an? |each |every |all )?(.+?) (may |can |)(?:has|have) an? (\\p{L}+(?: \\p{L}+)?) and an? (\\p{L}+(?: \\p{L}+)?),? (?:both|each) of (?:which|whom|them) (?:is|are) (?:also )?(?:an? )?(\\p{L}+(?: \\p{L}+)?)",
                 m -> {

@@ -91,6 +91,9 @@ final class KeyPhrasings extends SentenceForms {
                         + " same (.+)",
                 m -> readAs("No two " + SaidNouns.bare(m.group(1)) + " share their "
                         + parts(SaidNouns.bare(m.group(2)) + ", " + m.group(3)) + "."));
+        form(
+                "there (?:can't|cannot|can not|can never|must not|may not|must never) be (?:two|more than one) (.+?) (?:for|with|of|in|on|at) the same (.+)",
+                m -> readAs("No two " + said.many(m.group(1)) + " share their " + parts(m.group(2)) + "."));
         form("no two (.+?) (?:can |may |must )?share (?:an?|one|their) (.+)", m -> notShared(m.group(1), m.group(2)));
         form(
                 "no two (.+?) (?:have|has|share|can have|may have|may share) (?:the|a) same (.+)",

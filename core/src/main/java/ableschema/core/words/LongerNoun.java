@@ -25,7 +25,20 @@ final class LongerNoun {
                     + "[\\p{L}\\p{N}'’-]+){0,2}) (?:" + VERBS + ")(?: |$)",
             Pattern.CASE_INSENSITIVE);
 
+    /** One word that begins no verb, then any that may be one: "game master supervises". */
+    private static final Pattern ONE = Pattern.compile(
+            "^( (?!\\p{L}*(?:s|ed)\\b)" + NO_NOUN
+                    + "[\\p{L}\\p{N}'’-]+) (?!(?:an?|the|its|one|up|exactly)\\b)\\p{L}{2,}[^su\\W]s(?: (?=\\p{L}|\\d)|$)",
+            Pattern.CASE_INSENSITIVE);
+
     private LongerNoun() {}
+
+    /** The same where one is spoken of, whose verb ends in s. */
+    static int ofOne(String rest) {
+        int longer = in(rest);
+        Matcher one = ONE.matcher(rest);
+        return longer == 0 && one.find() ? one.end(1) : longer;
+    }
 
     /** How many characters of what follows a known noun still belong to a longer one; 0 where a verb begins at once. */
     static int in(String rest) {

@@ -3,12 +3,13 @@ package ableschema.core.words;
 import ableschema.core.design.Attribute;
 import ableschema.core.design.Design;
 import ableschema.core.design.Entity;
+import ableschema.core.design.Relationship;
 import java.util.List;
 import java.util.Optional;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
 
-/** Finds, among the names that a free sentence would make, one that is a piece of the sentence and no name. */
+/** Finds, among the names and verbs that a free sentence would make, one that is a piece of the sentence and no name. */
 final class NewNames {
 
     private static final String BEGINNINGS =
@@ -36,6 +37,9 @@ final class NewNames {
                     + "|unique|secret|optional|required|mandatory|personal|it|they|them|one|none|others?|same|all|any|both",
             Pattern.CASE_INSENSITIVE);
 
+    private static final Pattern ROLE = Pattern.compile(
+            "(?:" + BEGINNINGS + ") .*|.* (?:" + WITHIN + ") .*|\\p{L}+[^su\\W]s \\p{L}.*", Pattern.CASE_INSENSITIVE);
+
     /** One end of a period or a way. */
     private static final Pattern END = Pattern.compile(
             "(?:from|to|until) (?:date|day|time|year|month|place|city|station|page)", Pattern.CASE_INSENSITIVE);
@@ -55,7 +59,26 @@ final class NewNames {
                 return odd;
             }
         }
-        return Optional.empty();
+        return oddRule(before, after).filter(piece -> !said.contains("\"" + piece + "\""));
+    }
+
+    /** A verb goes with one, as in "each hive stands in", and holds no other noun with its article. */
+    private static final Pattern VERB = Pattern.compile(
+            "(?!.* (?:an?|the|each|every|any|and|or|one|two|who|which|that|must|may|can) )(?:\\p{L}+s|was|had)(?: [\\p{L}\\d'’-]+){0,5}",
+            Pattern.CASE_INSENSITIVE);
+
+    /** What would be a verb or a role, and is none. */
+    private static Optional<String> oddRule(Design before, Design after) {
+        List<Relationship> were = before.relationships();
+        return after.relationships().stream()
+                .filter(each -> !each.isSubtype() && !were.contains(each))
+                .flatMap(each -> Stream.concat(
+                        Stream.of(each.first().verb(), each.second().verb())
+                                .filter(verb ->
+                                        !verb.isEmpty() && !VERB.matcher(verb).matches()),
+                        Stream.of(each.first().role(), each.second().role())
+                                .filter(role -> ROLE.matcher(role).matches())))
+                .findFirst();
     }
 
     private static Optional<String> odd(Design before, Entity now) {

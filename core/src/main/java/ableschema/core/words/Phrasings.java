@@ -101,6 +101,10 @@ public final class Phrasings {
             "(?i)(?!.* is an? ).* (?:for (?:an?|some|any) (?:(?:limited|certain|given|fixed|short|long|set) )?(?:period|length|amount|stretch|while|time)(?: of time)?"
                     + "|(?:in|at|on|to|by|for|with) (?:exactly one|one|an?) \\p{L}+(?: \\p{L}+)? from (?:one|an?|a certain|a given) (?:day|date|moment|time) (?:to|until|till) .*)\\.?");
 
+    /** "Suppliers supply many parts and a part is supplied by many, each with a price". */
+    private static final Pattern OF_BOTH = Pattern.compile(
+            "(?i).*\\b(?:many|several|any number of)\\b.* and .*\\b(?:many|several|any number of)\\b.*,? each (?:with|having) .*");
+
     private static final Pattern EACH_BEHIND = Pattern.compile(
             "(?i)[^:;,]+ (?:is|are|was|were|can be|may be|must be) \\p{L}+ (?:after|before|during|at|in|on|by|(?<!^(?:an?|the|each|every|one) [^:;,]{1,80} )(?:for|to|with|from)) (?:each|every) [^:;,]+");
 
@@ -296,6 +300,11 @@ public final class Phrasings {
             return Optional.of(
                     new Phrasing.Refused("how long it lasts is told by two attributes: … has from: date, [until]: date."
                             + " Where each time counts it is a thing of its own, as a loan is"));
+        }
+        if (OF_BOTH.matcher(Quoted.masked(said)).matches()) {
+            return Optional.of(
+                    new Phrasing.Refused(
+                            "what is known of the two together is said in a sentence of its own: For each supplier of a part we record …"));
         }
         boolean several = JoinedSentences.isIn(Quoted.masked(sentence));
         Optional<Phrasing> parts = several

@@ -34,6 +34,11 @@ final class PlainWording {
 
     private static final List<Plainer> PLAINER = List.of(
             plainer(
+                    "hierarchy|tree",
+                    "^(?:the )?(?:\\p{L}+ )?\\p{L}+s (?:form|build|are) an? (?:hierarchy|tree)(?:[:;,]|, (?:where|in which|and)) (?=(?:an?|each|every|all|the) )",
+                    ""),
+            plainer("no", "\\bno (\\p{L}+) or (?:several|many|more) (?:\\1(?:s|es))(?=\\.?$)", "any number of $1s"),
+            plainer(
                     "which|that",
                     "\\b(an?|its|their) (\\p{L}+(?: \\p{L}+)?),? (?:which|that) (?:is|can be|may be|must be)(?: either| one of)?:? (\\p{L}+(?: \\p{L}+)?(?:, \\p{L}+(?: \\p{L}+)?)+,? or \\p{L}+(?: \\p{L}+)?)(?=\\.?$)",
                     "$1 $2 ($3)"),

@@ -194,7 +194,7 @@ final class RelationshipSentence {
         String text = clause.subjectAndVerb();
         int known = nouns.leadingLength(text);
         if (known > 0) {
-            return text.substring(0, known + LongerNoun.in(text.substring(known)));
+            return text.substring(0, known + LongerNoun.ofOne(text.substring(known)));
         }
         int quoted = Quoted.end(text, 0);
         if (quoted > 0) {

@@ -85,7 +85,9 @@ final class SaidVerbs {
     int at(String text, boolean plural) {
         int known = said.nouns().leadingLength(text);
         if (known > 0 && known < text.length()) {
-            return known + LongerNoun.in(text.substring(known));
+            String rest = text.substring(known);
+            int longer = plural ? LongerNoun.in(rest) : LongerNoun.ofOne(rest);
+            return known + (plural && longer == 0 ? ofMany(text, known) : longer);
         }
         int at = Quoted.end(text, 0);
         if (at > 0) {
@@ -112,6 +114,24 @@ final class SaidVerbs {
             end = text.indexOf(' ', end + 1);
         }
         return 0;
+    }
+
+    private static String firstWord(String text) {
+        int space = text.indexOf(' ');
+        return (space < 0 ? text : text.substring(0, space)).toLowerCase(Locale.ROOT);
+    }
+
+    /** "Game masters supervise games" speaks of several, where games are known. */
+    private int ofMany(String text, int known) {
+        int end = text.indexOf(' ', known + 1);
+        boolean longer = end > 0
+                && !AUXILIARIES.contains(text.substring(known + 1, end).toLowerCase(Locale.ROOT))
+                && !AUXILIARIES.contains(firstWord(text.substring(end + 1)))
+                && !said.isPlural(text.substring(0, known))
+                && said.isPlural(text.substring(0, end))
+                && VERBAL.matcher(text.substring(end + 1)).lookingAt()
+                && !text.substring(end + 1).matches("\\p{L}+ing .*");
+        return longer ? end - known : 0;
     }
 
     static boolean endsInPreposition(String verb) {

@@ -17,7 +17,7 @@ abstract class SentenceForms {
     private static final Map<String, Words> COMPILED = new ConcurrentHashMap<>();
 
     private static final Pattern SENTENCE = Pattern.compile(
-            " (?:has|have|is|are|that|which|who|can|may|must) |;(?![^(]*\\)| ?\\p{L}+ (?:by|as) )",
+            " (?:has|have|is|are|that|which|who|can|may|must) |;(?![^(]*\\)| so | ?\\p{L}+ (?:by|as) )",
             Pattern.CASE_INSENSITIVE);
 
     private static final Pattern DEFINITION =

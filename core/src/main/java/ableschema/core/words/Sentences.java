@@ -75,7 +75,7 @@ public final class Sentences {
                         && !MISLEADING.matcher(verb).find()
                         && Quantity.find(verb, 0).isEmpty()
                         && noLongerName
-                        && LongerNoun.in(" " + verb) == 0
+                        && LongerNoun.ofOne(" " + verb) == 0
                 ? verb
                 : Quoted.of(verb);
     }
