@@ -114,6 +114,11 @@ final class FactPhrasings extends SentenceForms {
                 m -> refused("say first what it is, then what it has: Each " + said.one(m.group(1)) + " is a kind of "
                         + said.one(m.group(2)) + ". And: Each " + said.one(m.group(1)) + " has …"));
         form(
+                "(?:all )?(.+?) (?:can|may) be (\\p{L}+(?: \\p{L}+)?(?:, \\p{L}+(?: \\p{L}+)?)*,? or \\p{L}+(?: \\p{L}+)?)",
+                m -> areKinds(m.group(1), SaidNouns.members(m.group(2).replaceAll("(?i),? or ", ", ")))
+                        ? kindsOf(m.group(1), m.group(2))
+                        : Optional.empty());
+        form(
                 "(.+?) (?:can|may) be (\\p{L}+(?:, \\p{L}+)+,? or \\p{L}+)",
                 m -> said.entity(m.group(1)).isEmpty()
                         ? Optional.empty()

@@ -310,6 +310,9 @@ final class KeyPhrasings extends SentenceForms {
         int known = said.nouns().leadingLength(whole);
         int space = known > 0 && known < whole.length() ? known : whole.lastIndexOf(' ');
         boolean itsOwn = found.group(2).matches("(?i)(?:its|their) .*");
+        if (known <= 0 && last && !itsOwn) {
+            return attributes.whose(whole);
+        }
         return space < 0 || known <= 0 && !last && !itsOwn
                 ? Optional.empty()
                 : newlyIdentified(

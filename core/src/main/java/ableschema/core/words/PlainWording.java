@@ -33,6 +33,7 @@ final class PlainWording {
             "(?=(?:at (?:most|least)|exactly|one|two|three|four|five|six|seven|eight|nine|ten|\\d+|many|several|any number|no more|up to|more than) )";
 
     private static final List<Plainer> PLAINER = List.of(
+            plainer("another", "\\b(be|is|are) (?:an?|the) (\\p{L}+ (?:of|in|at|for|on|to)) (?=another )", "$1 $2 "),
             plainer(
                     "hierarchy|tree",
                     "^(?:the )?(?:\\p{L}+ )?\\p{L}+s (?:form|build|are) an? (?:hierarchy|tree)(?:[:;,]|, (?:where|in which|and)) (?=(?:an?|each|every|all|the) )",
@@ -169,7 +170,7 @@ final class PlainWording {
                     "none|nobody",
                     "\\b(?:exactly )?(?:one|an?) (\\p{L}+(?: \\p{L}+)?),? or (?:(?:by|to|in|on|at|of|for|from|with) )?(?:none|nobody|no one)(?: at all)?(?=\\.?$)",
                     "at most one $1"),
-            plainer("persons", "\\bpersons\\b", "people"),
+            plainer("persons", "(?<!number of )\\bpersons\\b", "people"),
             plainer(
                     "always|usually|normally|typically|generally|obviously",
                     "(?<!\\bnot)(?<!n't)(?<=\\p{L}) (?:always|usually|normally|typically|generally|obviously) (?=\\p{L})",
@@ -216,8 +217,8 @@ final class PlainWording {
                     "at most one $1"),
             plainer("same", "^(?:one and )?the same (?=\\p{L}+(?: \\p{L}+)? (?:can|may|might|could)\\b)", "A "),
             plainer(
-                    "recorded|noted|kept|stored|known|needed|registered|measured|determined|entered",
-                    "^(?:for|in|at|during|with) (?:each|every|an?|any) (\\p{L}+(?: (?!(?:the|an?|its|their|and) )\\p{L}+)?),? (?!(?:and|at|exactly|one|two|three|\\d)\\b)(.+?) (?:is|are|must be|has to be|have to be) (?:recorded|noted|kept|stored|known|needed|registered|measured|determined|entered|written down)(?=\\.?$)",
+                    "recorded|noted|kept|stored|known|needed|registered|measured|determined|entered|agreed|fixed|set|given|counted|specified|stated|defined|documented|logged",
+                    "^(?:for|in|at|during|with) (?:each|every|an?|any) (\\p{L}+(?: (?!(?:the|an?|its|their|and) )\\p{L}+)?),? (?!(?:and|at|exactly|one|two|three|\\d)\\b)(.+?) (?:is|are|must be|has to be|have to be) (?:recorded|noted|kept|stored|known|needed|registered|measured|determined|entered|written down|agreed|fixed|set|given|counted|specified|stated|defined|documented|logged)(?=\\.?$)",
                     "Each $1 has $2"),
             plainer(
                     "never",
@@ -249,7 +250,7 @@ final class PlainWording {
             plainer("no|zero", "\\b(?:no|zero) (\\p{L}+) or (?:just |only |exactly )?one \\1\\b", "at most one $1"),
             plainer(
                     "unknown|empty|missing|known",
-                    " (?:is|are|stays|remains) (?:unknown|empty|missing|not known)(?:,? (?:until|while|before|as long as|unless|if|when) .+?)?(?=\\.?$)",
+                    " (?:is|are|stays|remains|(?:can|may) be(?! \\p{L}+,? if )|(?:can|may) stay) (?:unknown|empty|missing|not known)(?:,? (?:until|while|before|as long as|unless|if|when) .+?)?(?=\\.?$)",
                     " may be unknown"),
             plainer(
                     "collection|set|list|group|series|range|variety|lot|handful|couple|bunch",

@@ -137,6 +137,20 @@ final class RulePhrasings extends SentenceForms {
                 "(.+?) " + BE + " (?:always )?" + COMPARED + " " + NUMBER + UNIT,
                 m -> attributes.fact(m.group(1), comparison(m.group(2)) + " " + number(m.group(3))));
         form(
+                "(.+?) " + BE + " (?:always )?" + COMPARED + " " + NUMBER + UNIT + " (?:and|but) " + COMPARED + " "
+                        + NUMBER + UNIT,
+                m -> attributes.fact(
+                        m.group(1),
+                        comparison(m.group(2)) + " " + number(m.group(3)) + "; " + comparison(m.group(4)) + " "
+                                + number(m.group(5))));
+        form(
+                "(.+?) " + BE + " (?:always )?(?:between|from) " + NUMBER + UNIT + " (?:and|to) " + NUMBER + UNIT
+                        + ",? and " + NUMBER + UNIT + " by default",
+                m -> attributes.fact(
+                        m.group(1),
+                        "between " + number(m.group(2)) + " and " + number(m.group(3)) + "; default "
+                                + number(m.group(4))));
+        form(
                 "(.+?) " + BE + " (?:always )?" + NUMBER + UNIT
                         + " or (more|greater|higher|above|less|fewer|lower|below)",
                 m -> attributes.fact(

@@ -119,6 +119,10 @@ final class SaidItem {
 
     private static final Pattern END_OF_NAME = Pattern.compile(" ?:| \\(");
 
+    /** "Explicit (yes/no)". */
+    private static final Pattern YES_OR_NO =
+            Pattern.compile(" ?\\((?:yes ?/ ?no|y/n|yes or no|true ?/ ?false|true or false)\\)$", CASE);
+
     private SaidItem() {}
 
     /** Whether it is said of an attribute, and is none. */
@@ -279,7 +283,7 @@ final class SaidItem {
     }
 
     private static String typed(String said) {
-        String item = withColon(said);
+        String item = withColon(YES_OR_NO.matcher(said).replaceFirst(": yes/no"));
         Matcher type = Pattern.compile("^([^:\"]+?\\]?) ?: ?(.+)$").matcher(item);
         if (!type.matches()) {
             return item;
