@@ -196,13 +196,13 @@ final class AttributePhrasings {
             return Optional.empty(); // "has a mentor, who is a teacher" leads to one of another kind
         }
         String masked = Quoted.masked(list);
-        boolean numbers = SaidNouns.members(list).size() > 1
-                && NUMBER_OF.matcher(SaidNouns.members(list).get(0)).matches();
+        List<String> members = SaidNouns.members(list);
+        boolean numbers =
+                members.size() > 1 && NUMBER_OF.matcher(members.get(0)).matches();
         boolean counted = Counts.begin(masked)
                 && !numbers
                 && !SIGNED.matcher(masked).lookingAt()
                 && !LISTED.matcher(masked).matches();
-        List<String> members = SaidNouns.members(list);
         boolean heading = !has.group(3).isEmpty();
         if (members.stream().anyMatch(OTHER_SENTENCE.asMatchPredicate())) {
             return Optional.empty(); // "a choir has singers, and each singer sings in …"

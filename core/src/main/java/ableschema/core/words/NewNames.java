@@ -7,6 +7,7 @@ import ableschema.core.design.Relationship;
 import java.util.List;
 import java.util.Optional;
 import java.util.regex.Pattern;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 
 /** Finds, among the names and verbs that a free sentence would make, one that is a piece of the sentence and no name. */
@@ -70,8 +71,14 @@ final class NewNames {
     /** What would be a verb or a role, and is none. */
     private static Optional<String> oddRule(Design before, Design after) {
         List<Relationship> were = before.relationships();
-        return after.relationships().stream()
-                .filter(each -> !each.isSubtype() && !were.contains(each))
+        List<Relationship> are = after.relationships();
+        return IntStream.range(0, are.size())
+                .filter(i -> i >= were.size() || were.get(i) != are.get(i)) // what a sentence does not touch stays
+                .mapToObj(are::get)
+                .filter(each -> !each.isSubtype()
+                        && before.relationship(each.id())
+                                .filter(known -> known == each)
+                                .isEmpty())
                 .flatMap(each -> Stream.concat(
                         Stream.of(each.first().verb(), each.second().verb())
                                 .filter(verb ->

@@ -1,13 +1,14 @@
 package ableschema.core.words;
 
-import java.util.Collections;
+import java.util.BitSet;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
-import java.util.stream.Collectors;
 
 /** Says a sentence in plainer words of the same meaning: "can't have more than 12" is "can have at most 12". */
 final class PlainWording {
@@ -428,8 +429,18 @@ final class PlainWording {
                     "^there (?:can|may|must|should) be (?!(?:at most|only|exactly|no more than) one .* (?:per|for) .* and )(.+?) (?:per|(?:for|in|on|at) (?:each|every|any|an?)) (.+?)(?=\\.?$)",
                     "Each $2 can have $1"));
 
-    private static final Set<String> ALL_WORDS =
-            PLAINER.stream().flatMap(each -> each.words().stream()).collect(Collectors.toUnmodifiableSet());
+    /** Which of them a word may call for, by their places. */
+    private static final Map<String, BitSet> CALLED_FOR = calledFor();
+
+    private static Map<String, BitSet> calledFor() {
+        var places = new HashMap<String, BitSet>();
+        for (int i = 0; i < PLAINER.size(); i++) {
+            for (String word : PLAINER.get(i).words()) {
+                places.computeIfAbsent(word, each -> new BitSet()).set(i);
+            }
+        }
+        return places;
+    }
 
     private PlainWording() {}
 
@@ -440,23 +451,29 @@ final class PlainWording {
     /** What stands between quotes stays as it is. */
     static String of(String sentence) {
         String plain = sentence;
-        Set<String> words = words(sentence);
-        if (Collections.disjoint(words, ALL_WORDS)) {
-            return sentence;
-        }
-        for (Plainer each : PLAINER) {
-            if (Collections.disjoint(each.words(), words)) {
-                continue;
-            }
+        BitSet called = calledFor(sentence);
+        for (int i = called.nextSetBit(0); i >= 0; i = called.nextSetBit(i + 1)) {
+            Plainer each = PLAINER.get(i);
             Matcher matcher = each.said().matcher(Quoted.masked(plain));
             if (matcher.find()) {
                 plain = plain.substring(0, matcher.start())
                         + filled(each.plain(), matcher, plain)
                         + plain.substring(matcher.end());
-                words = words(plain);
+                called = calledFor(plain);
             }
         }
         return plain;
+    }
+
+    private static BitSet calledFor(String sentence) {
+        var called = new BitSet();
+        words(sentence).forEach(word -> {
+            BitSet places = CALLED_FOR.get(word);
+            if (places != null) {
+                called.or(places);
+            }
+        });
+        return called;
     }
 
     private static Set<String> words(String sentence) {
