@@ -39,6 +39,10 @@ final class ClauseCheck {
     private static final Pattern NUMBER_OF = Pattern.compile(
             "(?:(?:total|maximum|minimum|average) )?(?:number|amount|quantity|sum|percentage|share) of .*", CASE);
 
+    private static final Pattern CODED = Pattern.compile(
+            "is (?:coded|labell?ed|marked|named|titled|tagged|signed|stamped) (?:with|by) (?:codes?|labels?|names?|numbers?|titles?|tags?)",
+            CASE);
+
     private static final Set<String> HOW_OFTEN = Set.of("time", "times", "once", "twice", "way", "ways");
     /** Words that stand between two nouns and are more than a verb: a list, another clause, a second noun. */
     private static final Pattern NO_VERB = Pattern.compile(
@@ -120,6 +124,11 @@ final class ClauseCheck {
         Optional<Phrasing> other = noEntity(clause);
         if (other.isPresent()) {
             return other;
+        }
+        if (CODED.matcher(clause.verb() + " " + clause.object()).matches()
+                && said.entity(clause.object()).isEmpty()) {
+            return Optional.of(new Phrasing.Refused(
+                    "is it an attribute? Say: Each " + clause.subject() + " has " + clause.object(), clause.object()));
         }
         if (isMeasure(clause)) {
             return Optional.of(new Phrasing.Refused(

@@ -34,6 +34,10 @@ final class FactPhrasings extends SentenceForms {
     private static final Pattern OF_A_KIND =
             Pattern.compile("(?:an? )?(\\p{L}+(?: \\p{L}+)?) (?:who|that|which) .*", Pattern.CASE_INSENSITIVE);
 
+    /** "In repair". */
+    private static final Pattern STATE =
+            Pattern.compile("(?:in|on|out of|under|not|over the) \\p{L}+", Pattern.CASE_INSENSITIVE);
+
     /** A kind is called by no more words than these. */
     private static final int MOST_WORDS = 3;
 
@@ -178,7 +182,7 @@ final class FactPhrasings extends SentenceForms {
                 .noneMatch(each -> SaidNouns.hasArticle(each)
                         || said.isPlural(each)
                         || said.entity(each).isPresent()
-                        || each.contains(" "));
+                        || each.contains(" ") && !STATE.matcher(each).matches());
         return states
                 ? either(general, members)
                 : Optional.of(new ReadAs(members.stream()

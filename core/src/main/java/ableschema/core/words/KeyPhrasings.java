@@ -70,6 +70,9 @@ final class KeyPhrasings extends SentenceForms {
         form(
                 "(.+?) (?:is|are) numbered(?: consecutively)? (?:inside|within|in|per|for (?=each |every )) ?(.+)",
                 m -> newlyIdentified(m.group(1), "", said.one(m.group(2)) + ", number"));
+        form(
+                "(?:all |each |every |an? |the )?(.+?) (?:is|are) (?:always )?numbered",
+                m -> readAs("Each " + said.one(m.group(1)) + " has number."));
         String within = " (?:must be |has to be |is |are )?unique (?:within|per|in|inside|on|at) (.+)";
         form(
                 "(?:the )?(.+?) of (?:an? |each |every |the )?(.+?)" + within,

@@ -4,6 +4,9 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import java.util.stream.Collectors;
 
 /** Phrasings in which a verb, or an adjective, says what is measured: "lasts at most 90 minutes", "is at least 3 metres long". */
 final class MeasurePhrasings extends SentenceForms {
@@ -34,6 +37,8 @@ final class MeasurePhrasings extends SentenceForms {
     private static final List<String> BORN =
             List.of("date of birth", "birth date", "birthday", "birthdate", "year of birth");
 
+    private static final Pattern VERB = Pattern.compile(" (last|take|weigh|cost)s? ", Pattern.CASE_INSENSITIVE);
+
     private final SaidNouns said;
     private final SaidAttributes attributes;
 
@@ -53,6 +58,10 @@ final class MeasurePhrasings extends SentenceForms {
                 "(?:an? |each |every |all )?(.+?) (last|take|weigh|cost)s? (" + NUMBER + ")(?: (\\p{L}+))? by default",
                 m -> preset(m.group(1), m.group(2), m.group(3), m.group(4)));
         form(
+                "(?:an? |each |every |all )?(.+?) " + may + "(?:last|take|weigh|cost)s? (?:either )?(?:" + NUMBER
+                        + "(?:, " + NUMBER + ")*,? or " + NUMBER + ") (\\p{L}+)",
+                m -> oneOf(m.group(1), m.matcher().group(), m.group(2)));
+        form(
                 "(?:an? |each |every |all )?(.+?) " + may + "(?:is|are|be) " + BOUNDS
                         + " (\\p{L}+) (long|wide|high|tall|deep|heavy|old)",
                 m -> measured(m.group(1), m.group(4), m.group(2), m.group(3)));
@@ -64,6 +73,23 @@ final class MeasurePhrasings extends SentenceForms {
                         COMPARED.get(m.group(3).toLowerCase(Locale.ROOT)),
                         (m.group(2).isEmpty() ? "more than " : "at most ") + m.group(4),
                         m.group(5)));
+    }
+
+    /** "Appointments last 20, 40 or 60 minutes." */
+    private Optional<Phrasing> oneOf(String noun, String sentence, String unit) {
+        Matcher verb = VERB.matcher(sentence);
+        if (!ClauseCheck.isUnit(unit) || !verb.find()) {
+            return Optional.empty();
+        }
+        String one = said.one(noun);
+        String measure = MEASURED.get(verb.group(1).toLowerCase(Locale.ROOT));
+        String name = attributes.of(one, measure).orElse(measure + " in " + unit.toLowerCase(Locale.ROOT));
+        String values = Pattern.compile(NUMBER)
+                .matcher(sentence.substring(verb.end()))
+                .results()
+                .map(value -> Quoted.of(value.group()))
+                .collect(Collectors.joining(", "));
+        return readAs("Each " + one + " has " + name + " (one of " + values + ").");
     }
 
     private static String bounded(String bounds) {

@@ -23,6 +23,7 @@ public final class Nouns {
 
     private static final Pattern OWNED = Pattern.compile("(.+?)['’]s? (.+)");
     private static final Pattern BRACKET = Pattern.compile("[()\\[\\]{}]");
+    private static final Pattern STOP = Pattern.compile("[;?!]|[:,] ");
     private static final Pattern PLAIN = Pattern.compile("[\\p{L}\\p{N}_%#/'’°²³-]+(?: [\\p{L}\\p{N}_%#/'’°²³-]+)*");
     private static final Set<String> WORDS_OF_THE_GRAMMAR = Set.of("each", "has", "is", "and", "or", "share");
     private static final Set<String> BEGINNINGS = Set.of("a", "an", "the", "no", "about", "pairing");
@@ -139,30 +140,13 @@ public final class Nouns {
         if (noun.isBlank()) {
             throw new Misunderstanding(0, line.length(), "the name of an entity is missing");
         }
-        if (!Quoted.is(noun) && small(noun).startsWith("of ")) {
-            int start = Math.max(0, line.indexOf(noun));
-            throw new Misunderstanding(
-                    start,
-                    Math.min(line.length(), start + noun.length()),
-                    "no name begins with 'of'; if it is meant so, it stands between quotes: "
-                            + Quoted.of(asName(noun)));
-        }
-        if (!Quoted.is(noun) && isPieceOfSentence(noun)) {
-            int start = Math.max(0, line.indexOf(noun));
-            throw new Misunderstanding(
-                    start,
-                    Math.min(line.length(), start + noun.length()),
-                    "\"" + noun
-                            + "\" is a piece of a sentence; say the rest in a sentence of its own. If it is a name, it stands between quotes: "
-                            + Quoted.of(asName(noun)));
-        }
-        if (!Quoted.is(noun) && BRACKET.matcher(noun).find()) {
-            int start = Math.max(0, line.indexOf(noun));
-            throw new Misunderstanding(
-                    start,
-                    Math.min(line.length(), start + noun.length()),
-                    "what stands between brackets is no part of a name; if it is meant so, the name stands between quotes: "
-                            + Quoted.of(asName(noun)));
+        if (!Quoted.is(noun)) {
+            Optional<String> problem = problemOf(noun);
+            if (problem.isPresent()) {
+                int start = Math.max(0, line.indexOf(noun));
+                throw new Misunderstanding(
+                        start, Math.min(line.length(), start + noun.length()), problem.get() + Quoted.of(asName(noun)));
+            }
         }
         Matcher owned = OWNED.matcher(noun);
         if (!Quoted.is(noun) && owned.matches() && entity(owned.group(1)).isPresent()) {
@@ -175,6 +159,22 @@ public final class Nouns {
                             + Quoted.of(asName(noun)));
         }
         return asName(noun);
+    }
+
+    /** Why a noun is no name, up to the name between quotes; empty where it is one. */
+    private static Optional<String> problemOf(String noun) {
+        if (small(noun).startsWith("of ")) {
+            return Optional.of("no name begins with 'of'; if it is meant so, it stands between quotes: ");
+        }
+        if (isPieceOfSentence(noun) || STOP.matcher(noun).find()) {
+            return Optional.of(
+                    "\"" + noun
+                            + "\" is a piece of a sentence; say the rest in a sentence of its own. If it is a name, it stands between quotes: ");
+        }
+        return BRACKET.matcher(noun).find()
+                ? Optional.of(
+                        "what stands between brackets is no part of a name; if it is meant so, the name stands between quotes: ")
+                : Optional.empty();
     }
 
     /** "For every area", "trawler under one skipper", and not "two-way street" or "form 7". */

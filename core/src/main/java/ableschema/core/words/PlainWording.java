@@ -34,6 +34,10 @@ final class PlainWording {
             "(?=(?:at (?:most|least)|exactly|one|two|three|four|five|six|seven|eight|nine|ten|\\d+|many|several|any number|no more|up to|more than) )";
 
     private static final List<Plainer> PLAINER = List.of(
+            plainer(
+                    "it|they|he|she",
+                    "\\b(date|time|day|year|place) (?:when |where |on which |at which |in which )?(?:it|they|he|she) (\\p{L}+ed)(?=,| and |\\.?$)",
+                    "$1 $2"),
             plainer("another", "\\b(be|is|are) (?:an?|the) (\\p{L}+ (?:of|in|at|for|on|to)) (?=another )", "$1 $2 "),
             plainer(
                     "hierarchy|tree",

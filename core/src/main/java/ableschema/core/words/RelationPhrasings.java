@@ -100,6 +100,12 @@ final class RelationPhrasings {
         if (freely && (ClauseCheck.isKind(forth.get()) || ClauseCheck.isKind(back.get()))) {
             return Optional.empty();
         }
+        if (sentence.regionMatches(true, 0, "the ", 0, 4)
+                && isOfKnown(forth.get().subject())) {
+            return Optional.of(new Phrasing.Refused(
+                    "\"" + forth.get().subject() + "\" is known of something, and is no thing of its own",
+                    forth.get().subject()));
+        }
         if (two && isHowMany(forth.get(), back.get()) && options.isEmpty()) {
             return Optional.of(ReadAs.of("E"
                     + forth.get()
@@ -141,6 +147,11 @@ final class RelationPhrasings {
                             + behind))));
         }
         return Optional.of(ReadAs.of("E" + forth.get().said() + behind));
+    }
+
+    /** Whether it is an attribute that another sentence has spoken of. */
+    private boolean isOfKnown(String noun) {
+        return !said.isEntity(noun) && said.ownerOf(List.of(noun)).isPresent();
     }
 
     /** Where the options in brackets at the end begin. */
