@@ -313,7 +313,7 @@ final class AlterReader {
         if (at.accept("set", "default")) {
             setDefault(table, name, at.upTo(at.end()));
         } else if (at.accept("drop", "default")) {
-            table.change(name, column -> drawing.released(column).withFilling(Filling.nothing()));
+            table.change(name, column -> drawing.released(table, column).withFilling(Filling.nothing()));
         } else if (at.accept("set", "not")) {
             table.change(name, column -> column.withNullable(false));
         } else if (at.accept("drop", "not") || at.accept("set", "null")) {
@@ -321,7 +321,7 @@ final class AlterReader {
         } else if (at.accept("type") || at.accept("set", "data")) {
             at.accept("type");
             SqlType type = context.types.read(at);
-            table.change(name, column -> context.typed(table, column, type));
+            table.change(name, column -> drawing.typed(table, column, type));
         } else if (at.accept("add", "generated")) {
             boolean alone = at.is("always");
             while (!at.atEnd() && !at.is('(')) {
@@ -375,7 +375,11 @@ final class AlterReader {
         Expression<String> found = context.expressions.read(value, any -> Optional.empty());
         table.change(
                 column,
-                each -> each.withFilling(Filling.byDefault(context.defaultValue(found, context.base(each.type())))));
+                each -> withDefault(drawing.released(table, each), found));
+    }
+
+    private Column withDefault(Column column, Expression<String> found) {
+        return column.withFilling(Filling.byDefault(context.defaultValue(found, context.base(column.type()))));
     }
 
     private void modify(DraftTable table, Cursor at) {
@@ -423,6 +427,7 @@ final class AlterReader {
     private void rename(DraftTable table, Cursor at) {
         if (at.accept("to") || at.accept("as")) {
             TableName to = at.qualified();
+            List.copyOf(table.columns).forEach(column -> drawing.keepName(table, column));
             context.draft.rename(
                     table, to.namespace().isEmpty() ? new TableName(table.name.namespace(), to.name()) : to);
         } else if (at.acceptAny("constraint", "index", "key")) {
@@ -433,9 +438,14 @@ final class AlterReader {
             }
         } else {
             at.accept("column");
-            String before = at.name();
+            String before = table.requireColumn(at.name());
             at.expect("to");
-            context.draft.rename(table, before, at.name());
+            String to = at.name();
+            table.columns.stream()
+                    .filter(column -> column.name().equals(before))
+                    .findFirst()
+                    .ifPresent(column -> drawing.keepName(table, column));
+            context.draft.rename(table, before, to);
         }
     }
 }

@@ -141,7 +141,7 @@ final class CarriedReader {
         }
         if (kind.get() == Kind.SEQUENCE) {
             at.skipCondition();
-            String key = Sequence.key(new Cursor(at.tokens(), context.names, at.at(), at.end()).lastName());
+            String key = Sequence.ownKey(new Cursor(at.tokens(), context.names, at.at(), at.end()).lastName());
             Carried made = carried(Kind.SEQUENCE, at.qualified().toString(), at);
             context.draft.undrawn.put(key, made);
             context.draft.sequencesMade.put(key, made);

@@ -322,7 +322,7 @@ final class ColumnReader {
                 return Optional.of(new Drawing(context).from(called, table, name, options));
             }
             if (tokens.is(i, '.') && i + 1 < end && tokens.unquoted(i + 1).equalsIgnoreCase("nextval")) {
-                return Optional.of(context.draft.drawn(Sequence.key(tokens.unquoted(i - 1))));
+                return Optional.of(context.draft.drawn(Sequence.ownKey(tokens.unquoted(i - 1))));
             }
         }
         return Optional.empty();

@@ -1,6 +1,7 @@
 package ableschema.core.ddl;
 
 import ableschema.core.expression.Expression;
+import ableschema.core.expression.Filling;
 import ableschema.core.schema.Column;
 import ableschema.core.schema.DomainType;
 import ableschema.core.schema.Part;
@@ -120,7 +121,9 @@ final class Context {
             return found;
         }
         Optional<String> plain =
-                found.in("").literal().map(given -> base == DataType.Simple.YES_NO ? Literal.truth(given) : given);
+                found.in("")
+                        .literal()
+                        .map(given -> base == DataType.Simple.YES_NO ? Literal.truth(given) : Literal.plainNumber(given));
         if (plain.filter(given -> TypedValue.of(base, given).fits()).isPresent() && !(base instanceof DataType.Bytes)) {
             return literal(base, plain.get());
         }
@@ -219,6 +222,10 @@ final class Context {
     /** A column with another type, as it was found. */
     Column typed(DraftTable table, Column column, SqlType type) {
         table.types.put(column.name(), type);
-        return column.withType(meaning(type));
+        Column typed = column.withType(meaning(type));
+        Expression<String> preset = column.filling().defaultValue();
+        return preset.isPresent()
+                ? typed.withFilling(Filling.byDefault(defaultValue(preset, base(typed.type()))))
+                : typed;
     }
 }

@@ -6,6 +6,7 @@ import ableschema.core.sql.dialect.Dialect;
 import java.nio.charset.StandardCharsets;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -91,7 +92,7 @@ final class DefaultNames {
 
     /** Whether a sequence is called as the database calls the one from which a column draws its numbers. */
     boolean isSequenceOf(DraftTable table, String column, String sequence) {
-        return Sequence.key(sequence).equals(Sequence.key(sequence(table, column)));
+        return Sequence.key(sequence).equals(Sequence.ownKey(sequence(table, column)));
     }
 
     /** What the database calls the sequence that serial makes for a column. */

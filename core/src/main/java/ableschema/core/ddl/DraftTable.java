@@ -130,6 +130,12 @@ final class DraftTable {
         uniques.removeIf(unique -> unique.columns().contains(found));
         checks.removeIf(check -> check.expression().columns().anyMatch(found::equals));
         indexes.removeIf(index -> index.mentioned().anyMatch(found::equals));
+        columns.stream()
+                .filter(each -> each.filling().isComputed()
+                        && each.filling().expression().columns().anyMatch(found::equals))
+                .map(Column::name)
+                .toList()
+                .forEach(this::drop); // as where a drop cascades
     }
 
     void rename(String column, String to) {

@@ -1,11 +1,15 @@
 package ableschema.core.ddl;
 
 import ableschema.core.carried.Carried;
+import ableschema.core.expression.Expression;
+import ableschema.core.expression.Filling;
 import ableschema.core.schema.Column;
 import ableschema.core.schema.Identity;
 import ableschema.core.schema.Part;
 import ableschema.core.sql.dialect.DialectOption;
+import ableschema.core.types.DataType;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
@@ -61,10 +65,45 @@ final class Drawing {
     }
 
     /** The column that draws from no sequence any more; one that numbers itself goes on. */
-    Column released(Column column) {
+    Column released(DraftTable table, Column column) {
         boolean drawing = column.options().containsKey(option(DialectOption.SERIAL))
                 || column.options().containsKey(option(DialectOption.SEQUENCE));
-        return drawing ? without(column.unnumbered()) : column;
+        if (!drawing) {
+            return column;
+        }
+        Column plain = without(column.unnumbered());
+        if (!table.isDrawing(column.name())) {
+            return plain;
+        }
+        String serial = table.types.get(column.name()).name();
+        String whole = serial.startsWith("big") ? "bigint" : serial.startsWith("small") ? "smallint" : "integer";
+        return context.typed(table, plain, SqlType.of(whole, List.of(), false, "", whole));
+    }
+
+    /** The column with another type; one that no number of a sequence goes into as it is only has it by default. */
+    Column typed(DraftTable table, Column column, SqlType type) {
+        boolean drawing = column.options().containsKey(option(DialectOption.SERIAL));
+        Column typed = context.typed(table, column, type);
+        if (!drawing || context.isNumbered(typed.type())) {
+            boolean big = typed.type() instanceof DataType.Whole whole && whole.largest() > Integer.MAX_VALUE;
+            return typed.identity().isPresent()
+                    ? typed.withType(new DataType.Whole(big ? DataType.Whole.LARGEST : 0))
+                    : typed;
+        }
+        String call = "nextval('" + own(table, column.name()).replace("'", "''") + "')";
+        return without(typed.unnumbered())
+                .withFilling(
+                        Filling.byDefault(Expression.<String>text(call).in(context.dialect.name())));
+    }
+
+    /** A sequence keeps its name where that of its column, or of the table, becomes another. */
+    void keepName(DraftTable table, Column column) {
+        if (!context.is("postgresql") || !column.options().containsKey(option(DialectOption.SERIAL))) {
+            return;
+        }
+        String own = own(table, column.name());
+        context.draft.undrawn.putIfAbsent(Sequence.key(own), made(own));
+        table.change(column.name(), any -> elsewhere(any, table));
     }
 
     /** A column that is taken over from another table draws from the sequence of that one. */
@@ -101,11 +140,20 @@ final class Drawing {
         if (!named.contains(Sequence.key(own))) {
             return column;
         }
-        Carried made = context.draft.sequencesMade.getOrDefault(
-                Sequence.key(own),
-                new Carried(Carried.Kind.SEQUENCE, own, context.dialect.name(), "", true, "CREATE SEQUENCE " + own));
-        context.draft.undrawn.put(Sequence.key(own), made);
+        context.draft.undrawn.put(Sequence.key(own), made(own));
         return column.withoutOption(serial).withOption(option(DialectOption.SEQUENCE), own);
+    }
+
+    private Carried made(String sequence) {
+        return context.draft.sequencesMade.getOrDefault(
+                Sequence.key(sequence),
+                new Carried(
+                        Carried.Kind.SEQUENCE,
+                        sequence,
+                        context.dialect.name(),
+                        "",
+                        true,
+                        "CREATE SEQUENCE " + sequence));
     }
 
     private String option(String name) {

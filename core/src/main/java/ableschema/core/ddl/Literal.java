@@ -1,5 +1,6 @@
 package ableschema.core.ddl;
 
+import java.math.BigDecimal;
 import java.util.Locale;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -8,6 +9,9 @@ import java.util.regex.Pattern;
 final class Literal {
 
     private static final Pattern NUMBERED = Pattern.compile("\\\\(?:\\+([0-9a-fA-F]{6})|([0-9a-fA-F]{4})|\\\\)");
+
+    /** Of a power that no column holds nothing is made. */
+    private static final Pattern POWER = Pattern.compile("-?\\d{1,30}(?:\\.\\d{1,30})?[eE][+-]?\\d{1,2}");
 
     private Literal() {}
 
@@ -53,6 +57,11 @@ final class Literal {
             case "f", "off" -> "no";
             default -> value;
         };
+    }
+
+    /** A number without a power of ten, as in {@code 1e3}; any other value as it is. */
+    static String plainNumber(String value) {
+        return POWER.matcher(value).matches() ? new BigDecimal(value).toPlainString() : value;
     }
 
     /** The same, where a backslash escapes the character behind it. */

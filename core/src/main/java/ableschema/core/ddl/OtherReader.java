@@ -105,7 +105,7 @@ final class OtherReader {
         at.expect("sequence");
         at.skipCondition();
         String name = at.lastName();
-        context.draft.addSequence(Sequence.key(name), Sequence.read(at).identity());
+        context.draft.addSequence(Sequence.ownKey(name), Sequence.read(at).identity());
     }
 
     /** Reads what stands behind DROP. */
@@ -163,7 +163,7 @@ final class OtherReader {
             types.alterDomain(at);
         } else if (at.accept("sequence")) {
             at.skipCondition();
-            String key = Sequence.key(at.lastName());
+            String key = Sequence.ownKey(at.lastName());
             if (at.accept("owned", "by")) {
                 own(at, key);
             }

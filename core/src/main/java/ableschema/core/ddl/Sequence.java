@@ -36,9 +36,20 @@ record Sequence(long start, long step) {
         return new Identity(start, step);
     }
 
+    /** What finds a sequence by its own name, without a schema or quotes. */
+    static String ownKey(String name) {
+        return name.toLowerCase(Locale.ROOT);
+    }
+
     /** What finds a sequence by its name, with or without a schema and quotes. */
     static String key(String name) {
-        String last = name.substring(name.lastIndexOf('.') + 1);
+        int dot = -1;
+        boolean quoted = false;
+        for (int i = 0; i < name.length(); i++) {
+            quoted ^= name.charAt(i) == '"';
+            dot = name.charAt(i) == '.' && !quoted ? i : dot;
+        }
+        String last = name.substring(dot + 1);
         return last.replace("\"", "").toLowerCase(Locale.ROOT);
     }
 }

@@ -44,9 +44,27 @@ final class Simplification {
      * @param isText       whether a column holds texts, so that a cast to one changes nothing
      */
     static List<Item> of(List<Item> items, boolean printsRanges, Predicate<String> isText) {
-        List<Item> cast = printsRanges ? intervals(items) : items;
+        List<Item> cast = trimmed(printsRanges ? intervals(items) : items);
         List<Item> simple = unwrapped(inLists(withoutCastCalls(withoutCasts(bareCalls(cast), isText))));
         return printsRanges ? ranges(simple) : simple;
+    }
+
+    /** {@code trim(both from a)} is {@code trim(a)}. */
+    private static List<Item> trimmed(List<Item> items) {
+        var kept = new ArrayList<Item>();
+        for (int i = 0; i < items.size(); i++) {
+            kept.add(items.get(i));
+            boolean both = i + 3 < items.size()
+                    && items.get(i).is("trim")
+                    && items.get(i + 1).is("(")
+                    && items.get(i + 2).is("both")
+                    && items.get(i + 3).is("from");
+            if (both) {
+                kept.add(items.get(i + 1));
+                i += 3;
+            }
+        }
+        return kept;
     }
 
     /** A stretch of time is printed as a text with a cast. */
@@ -325,7 +343,8 @@ final class Simplification {
                     || item.is("+")
                     || item.is("-")
                     || item.is("*")
-                    || item.is("/");
+                    || item.is("/")
+                    || item.is("%");
         }
         return plain;
     }

@@ -56,6 +56,9 @@ final class TypeReader {
             "ascii",
             "binary");
 
+    /** Of one character, as no length is given. */
+    private static final Set<String> ONE_CHARACTER = Set.of("char", "character");
+
     /** Types by their text, as there are few of them and many columns. */
     private static final Map<String, SqlType> KNOWN = new ConcurrentHashMap<>();
 
@@ -80,6 +83,9 @@ final class TypeReader {
         }
         String array = array(at);
         String text = text(at.tokens(), start, at.at());
+        if (!free && arguments.isEmpty() && ONE_CHARACTER.contains(text.toLowerCase(Locale.ROOT))) {
+            return SqlType.of(name, List.of("1"), false, "", text + "(1)");
+        }
         Map<String, SqlType> types = free ? KNOWN_FREE : KNOWN;
         SqlType known = types.get(text);
         if (known == null) {

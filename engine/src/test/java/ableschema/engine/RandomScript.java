@@ -1,0 +1,372 @@
+package ableschema.engine;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Random;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+
+/** Statements as people write them, chosen at random; an engine refuses some, which then are no part of the script. */
+final class RandomScript {
+
+    /** A statement, and what it makes of the tables where an engine takes it. */
+    record Step(String sql, Runnable done) {}
+
+    private record Column(String name, char kind) {}
+
+    private static final class Made {
+        String name;
+        final List<Column> columns = new ArrayList<>();
+
+        Made(String name) {
+            this.name = name;
+        }
+    }
+
+    private final Random random;
+    private final RealEngine engine;
+    private final SpokenTypes types;
+    private final List<Made> tables = new ArrayList<>();
+    private int made;
+
+    RandomScript(long seed, RealEngine engine) {
+        this.random = new Random(seed);
+        this.engine = engine;
+        this.types = new SpokenTypes(random, engine);
+    }
+
+    Step next() {
+        if (tables.size() < 2 || random.nextInt(6) == 0) {
+            return create();
+        }
+        Made table = any(tables);
+        return switch (random.nextInt(14)) {
+            case 0, 1 -> index(table);
+            case 2 -> addColumn(table);
+            case 3 -> dropColumn(table);
+            case 4 -> renameColumn(table);
+            case 5 -> renameTable(table);
+            case 6 -> nullable(table);
+            case 7 -> preset(table);
+            case 8 -> retype(table);
+            case 9, 10 -> addConstraint(table);
+            case 11 -> comment(table);
+            case 12 -> random.nextInt(3) == 0 ? drop(table) : dropConstraint(table);
+            default -> new Step(several(table), () -> {});
+        };
+    }
+
+    private <T> T any(List<T> list) {
+        return list.get(random.nextInt(list.size()));
+    }
+
+    private String one(String... choices) {
+        return choices[random.nextInt(choices.length)];
+    }
+
+    private boolean in(int times) {
+        return random.nextInt(times) == 0;
+    }
+
+    private String said(String keywords) {
+        return switch (random.nextInt(3)) {
+            case 0 -> keywords.toLowerCase(Locale.ROOT);
+            case 1 -> keywords.charAt(0) + keywords.substring(1).toLowerCase(Locale.ROOT);
+            default -> keywords;
+        };
+    }
+
+    /** A new name, sometimes one that only quotes make one. */
+    private String name(String stem) {
+        String plain = stem + ++made;
+        return switch (random.nextInt(9)) {
+            case 0 -> quoted(plain.toUpperCase(Locale.ROOT));
+            case 1 -> quoted(stem + " no. " + made);
+            case 2 -> plain.substring(0, 1).toUpperCase(Locale.ROOT) + plain.substring(1);
+            case 3 -> quoted("order" + (in(2) ? made : "-" + made));
+            case 4 -> quoted(plain);
+            default -> plain;
+        };
+    }
+
+    private String quoted(String name) {
+        return engine == RealEngine.MARIADB || engine == RealEngine.SQLITE && in(4)
+                ? "`" + name + "`"
+                : engine == RealEngine.SQLITE && in(4) ? "[" + name + "]" : "\"" + name + "\"";
+    }
+
+    private Step create() {
+        var table = new Made(name(one("t", "hive", "loan", "Visit")));
+        var parts = new ArrayList<String>();
+        int columns = 2 + random.nextInt(5);
+        int key = random.nextInt(4);
+        for (int i = 0; i < columns; i++) {
+            boolean first = i == 0;
+            parts.add(first && key == 0 ? numbered(table) : column(table, first && key == 1 ? "PRIMARY KEY" : ""));
+        }
+        if (key == 2) {
+            parts.add(constraint("PRIMARY KEY") + " " + list(table, 1 + random.nextInt(2)));
+        }
+        for (int i = random.nextInt(3); i > 0; i--) {
+            parts.add(tableConstraint(table));
+        }
+        if (engine == RealEngine.MARIADB && in(3)) {
+            parts.add(said(one("KEY", "INDEX", "UNIQUE KEY")) + " " + (in(4) ? "" : name("ix") + " ") + list(table, 1));
+        }
+        String sql = said("CREATE TABLE") + " " + (in(4) ? said("IF NOT EXISTS") + " " : "") + table.name
+                + (in(2) ? " (" : "\n(") + String.join(one(", ", ",\n  ", " , -- next\n "), parts) + ")" + end();
+        return new Step(sql, () -> tables.add(table));
+    }
+
+    private String end() {
+        return switch (engine) {
+            case MARIADB ->
+                one("", "", " ENGINE=InnoDB", " engine = innodb default charset=utf8mb4", " COMMENT='it''s \\\\ kept'");
+            case SQLITE -> one("", "", "", " STRICT", " WITHOUT ROWID");
+            default -> "";
+        };
+    }
+
+    private String numbered(Made table) {
+        String name = name("id");
+        table.columns.add(new Column(name, 'n'));
+        return name + " "
+                + switch (engine) {
+                    case POSTGRESQL ->
+                        one(
+                                "serial primary key",
+                                "BIGSERIAL PRIMARY KEY",
+                                "integer generated always as identity primary key",
+                                "int GENERATED BY DEFAULT AS IDENTITY (START WITH 10 INCREMENT BY 5) PRIMARY KEY",
+                                "smallserial not null unique");
+                    case MARIADB ->
+                        one(
+                                "int auto_increment primary key",
+                                "INT(11) UNSIGNED NOT NULL AUTO_INCREMENT PRIMARY KEY",
+                                "serial",
+                                "bigint not null primary key auto_increment",
+                                "SMALLINT AUTO_INCREMENT UNIQUE");
+                    case SQLITE ->
+                        one(
+                                "integer primary key",
+                                "INTEGER PRIMARY KEY AUTOINCREMENT",
+                                "INTEGER NOT NULL PRIMARY KEY",
+                                "integer constraint pk primary key asc autoincrement");
+                    case H2 ->
+                        one(
+                                "int auto_increment primary key",
+                                "bigint generated always as identity primary key",
+                                "identity primary key",
+                                "int generated by default as identity (start with 7) not null primary key",
+                                "BIGINT IDENTITY(5, 2) PRIMARY KEY");
+                };
+    }
+
+    private String column(Made table, String key) {
+        String name = name(one("a", "b", "amount", "Note", "valid_from"));
+        SpokenTypes.Spoken type = types.any();
+        var clauses = new ArrayList<String>();
+        if (in(3)) {
+            clauses.add(said(one("NOT NULL", "NOT NULL", "NULL")));
+        }
+        if (in(3) && key.isEmpty()) {
+            clauses.add(said("DEFAULT") + " " + types.value(type.kind()));
+        }
+        if (in(9) && key.isEmpty()) {
+            clauses.add(constraint("UNIQUE"));
+        }
+        if (in(7) && key.isEmpty()) {
+            clauses.add(constraint("CHECK") + " (" + types.rule(name, type.kind()) + ")");
+        }
+        if (in(10) && !tables.isEmpty()) {
+            clauses.add(references());
+        }
+        if (!key.isEmpty()) {
+            clauses.add(said(key));
+        }
+        if (engine == RealEngine.MARIADB && in(6)) {
+            clauses.add("COMMENT " + types.value('t'));
+        }
+        boolean generated = clauses.isEmpty() && in(8) && !table.columns.isEmpty();
+        if (generated) {
+            Column of = any(table.columns);
+            clauses.add((in(2) || engine == RealEngine.POSTGRESQL ? said("GENERATED ALWAYS") + " " : "") + "AS ("
+                    + types.computed(of.name(), of.kind()) + ")"
+                    + (engine == RealEngine.POSTGRESQL ? " STORED" : engine == RealEngine.H2 ? "" : one("", " stored", " VIRTUAL")));
+        }
+        table.columns.add(new Column(name, type.kind()));
+        return name + " " + type.text() + (clauses.isEmpty() ? "" : " ") + String.join(" ", clauses);
+    }
+
+    private String constraint(String kind) {
+        return (in(2) ? said("CONSTRAINT") + " " + name("c_") + " " : "") + said(kind);
+    }
+
+    private String list(Made table, int most) {
+        return Stream.generate(() -> any(table.columns).name())
+                .limit(most)
+                .distinct()
+                .collect(Collectors.joining(", ", "(", ")"));
+    }
+
+    private String references() {
+        Made other = any(tables);
+        String actions = one("", "", " ON DELETE CASCADE", " on update cascade on delete set null", " ON DELETE RESTRICT", " ON UPDATE NO ACTION");
+        return said("REFERENCES") + " " + other.name + (in(3) ? "" : " (" + other.columns.get(0).name() + ")") + actions;
+    }
+
+    private String tableConstraint(Made table) {
+        Column of = any(table.columns);
+        return switch (random.nextInt(3)) {
+            case 0 -> constraint("UNIQUE") + " " + list(table, 1 + random.nextInt(2));
+            case 1 -> constraint("CHECK") + " (" + types.rule(of.name(), of.kind()) + ")";
+            default ->
+                tables.isEmpty()
+                        ? constraint("UNIQUE") + " " + list(table, 1)
+                        : constraint("FOREIGN KEY") + " (" + of.name() + ") " + references();
+        };
+    }
+
+    private Step index(Made table) {
+        boolean unique = in(4);
+        String columns = Stream.generate(() -> any(table.columns).name())
+                .limit(1 + random.nextInt(2))
+                .distinct()
+                .map(each -> each + one("", "", " DESC", " asc"))
+                .collect(Collectors.joining(", ", "(", ")"));
+        String where = (engine == RealEngine.POSTGRESQL || engine == RealEngine.SQLITE) && in(4)
+                ? " WHERE " + any(table.columns).name() + " IS NOT NULL"
+                : "";
+        String using = engine == RealEngine.POSTGRESQL && in(4) ? " using btree" : "";
+        return new Step(
+                said(unique ? "CREATE UNIQUE INDEX" : "CREATE INDEX") + " " + (in(4) ? said("IF NOT EXISTS") + " " : "")
+                        + name("ix") + " " + said("ON") + " " + table.name + using + " " + columns + where,
+                () -> {});
+    }
+
+    private Step addColumn(Made table) {
+        var with = new Made(table.name);
+        with.columns.addAll(table.columns);
+        String column = column(with, "");
+        String place = engine == RealEngine.MARIADB ? one("", "", " FIRST", " after " + any(table.columns).name()) : "";
+        return new Step(
+                alter(table) + said(one("ADD COLUMN", "ADD")) + " " + column + place,
+                () -> table.columns.add(with.columns.get(with.columns.size() - 1)));
+    }
+
+    private String alter(Made table) {
+        return said("ALTER TABLE") + " " + table.name + " ";
+    }
+
+    private Step dropColumn(Made table) {
+        Column column = any(table.columns);
+        String cascade = engine == RealEngine.POSTGRESQL ? one("", " CASCADE") : "";
+        return new Step(
+                alter(table) + said("DROP COLUMN") + " " + column.name() + cascade,
+                () -> {
+                    if (table.columns.size() > 1) {
+                        table.columns.remove(column);
+                    }
+                });
+    }
+
+    private Step renameColumn(Made table) {
+        Column column = any(table.columns);
+        String name = name("renamed");
+        String sql =
+                switch (engine) {
+                    case H2 -> "ALTER COLUMN " + column.name() + " RENAME TO " + name;
+                    default -> "RENAME COLUMN " + column.name() + " TO " + name;
+                };
+        return new Step(alter(table) + sql, () -> {
+            table.columns.set(table.columns.indexOf(column), new Column(name, column.kind()));
+        });
+    }
+
+    private Step renameTable(Made table) {
+        String name = name("renamed");
+        return new Step(
+                engine == RealEngine.MARIADB && in(2)
+                        ? "RENAME TABLE " + table.name + " TO " + name
+                        : alter(table) + said("RENAME TO") + " " + name,
+                () -> table.name = name);
+    }
+
+    private Step nullable(Made table) {
+        Column column = any(table.columns);
+        String change = one("SET NOT NULL", "DROP NOT NULL");
+        return new Step(alter(table) + "ALTER COLUMN " + column.name() + " " + change, () -> {});
+    }
+
+    private Step preset(Made table) {
+        Column column = any(table.columns);
+        String change = in(3) ? "DROP DEFAULT" : "SET DEFAULT " + types.value(column.kind());
+        return new Step(alter(table) + said(one("ALTER COLUMN", "ALTER")) + " " + column.name() + " " + change, () -> {});
+    }
+
+    private Step retype(Made table) {
+        Column column = any(table.columns);
+        SpokenTypes.Spoken type = types.any();
+        Runnable done = () -> table.columns.set(table.columns.indexOf(column), new Column(column.name(), type.kind()));
+        return switch (engine) {
+            case POSTGRESQL ->
+                new Step(
+                        alter(table) + "ALTER COLUMN " + column.name() + one(" TYPE ", " SET DATA TYPE ") + type.text()
+                                + one("", " USING NULL"),
+                        done);
+            case MARIADB -> {
+                String end = one("", " NOT NULL", " DEFAULT " + types.value(type.kind()));
+                String name = name("changed");
+                yield in(2)
+                        ? new Step(alter(table) + "MODIFY COLUMN " + column.name() + " " + type.text() + end, done)
+                        : new Step(
+                                alter(table) + "CHANGE " + column.name() + " " + name + " " + type.text() + end,
+                                () -> table.columns.set(
+                                        table.columns.indexOf(column), new Column(name, type.kind())));
+            }
+            default ->
+                new Step(
+                        alter(table) + "ALTER COLUMN " + column.name() + one(" SET DATA TYPE ", " ") + type.text(),
+                        done);
+        };
+    }
+
+    private Step addConstraint(Made table) {
+        return new Step(
+                in(4)
+                        ? alter(table) + "ADD " + constraint("PRIMARY KEY") + " " + list(table, 1)
+                        : alter(table) + said("ADD") + " " + tableConstraint(table),
+                () -> {});
+    }
+
+    private Step dropConstraint(Made table) {
+        String change =
+                switch (engine) {
+                    case MARIADB -> one("DROP PRIMARY KEY", "DROP INDEX ix" + made, "DROP CONSTRAINT c_" + made);
+                    default -> one("DROP CONSTRAINT c_" + made, "DROP CONSTRAINT IF EXISTS c_" + (made - 1));
+                };
+        return new Step(alter(table) + change, () -> {});
+    }
+
+    private Step comment(Made table) {
+        return new Step(
+                in(2)
+                        ? "COMMENT ON TABLE " + table.name + " IS " + types.value('t')
+                        : "COMMENT ON COLUMN " + table.name + "." + any(table.columns).name() + " IS "
+                                + types.value('t'),
+                () -> {});
+    }
+
+    private Step drop(Made table) {
+        return new Step(
+                said("DROP TABLE") + " " + (in(3) ? "IF EXISTS " : "") + table.name + one("", "", " CASCADE"),
+                () -> tables.remove(table));
+    }
+
+    /** Several changes of one table at once. */
+    private String several(Made table) {
+        String first = any(table.columns).name();
+        return alter(table) + "ALTER COLUMN " + first + " DROP DEFAULT, ADD " + tableConstraint(table);
+    }
+}
