@@ -22,7 +22,7 @@ final class SpokenTypes {
                     + "|t:varchar(40) varchar(20)_character_set_latin1 char(3) char text tinytext mediumtext longtext text(100)"
                     + " national_varchar(10) nchar(5) varchar(10)_collate_utf8mb4_bin character_varying(9) long_varchar enum('a','b','it''s')"
                     + " set('x','y')|d:date|m:datetime datetime(3) timestamp timestamp_null timestamp(6)|b:tinyint(1) boolean bool"
-                    + "|x:time time(2) year year(4) bit bit(8) blob tinyblob binary(16) varbinary(20) json uuid inet6 point geometry long_varbinary";
+                    + "|x:time time(2) year year(4) bit bit(8) blob tinyblob binary(16) varbinary(20) json uuid inet6 long_varbinary";
     private static final String SQLITE =
             "n:integer int bigint numeric decimal(8,2) real double float tinyint unsigned_big_int number(10) int2 double_precision"
                     + "|t:text varchar(20) character(20) nvarchar(100) clob native_character(70) string|d:date|m:datetime timestamp"
@@ -103,7 +103,11 @@ final class SpokenTypes {
     String computed(String name, char kind) {
         return switch (kind) {
             case 'n' -> one(name + " * 2", name + "+1", "coalesce(" + name + ", 0)", "-" + name);
-            case 't' -> one("upper(" + name + ")", name + " || 'x'", "concat(" + name + ", 'x')", "length(" + name + ")");
+            case 't' ->
+                one(
+                        "upper(" + name + ")",
+                        engine == RealEngine.MARIADB ? "lower(" + name + ")" : name + " || 'x'",
+                        "concat(" + name + ", 'x')", "length(" + name + ")");
             default -> "coalesce(" + name + ", " + name + ")";
         };
     }

@@ -240,6 +240,9 @@ final class AlterReader {
             table.columns.add(Column.of(name, DataTypes.UNDECIDED));
         }
         at.skipTo(start);
+        if (again && context.is("mariadb")) { // where a check of a column is a part of its definition
+            table.column(name).ifPresent(table::forgetChecksOf);
+        }
         Column read;
         try {
             read = new ColumnReader(context, table, at).read();
@@ -301,11 +304,18 @@ final class AlterReader {
             at.accept("column");
             at.skipCondition();
             if (at.is('(')) {
-                at.inside().parts().forEach(each -> table.drop(each.name()));
+                at.inside().parts().forEach(each -> dropColumn(table, each.name()));
             } else {
-                table.drop(at.name());
+                dropColumn(table, at.name());
             }
         }
+    }
+
+    private void dropColumn(DraftTable table, String name) {
+        if (context.isMySql()) {
+            table.leaveIndexes(name);
+        }
+        table.drop(name);
     }
 
     private void alter(DraftTable table, Cursor at) {
@@ -313,7 +323,11 @@ final class AlterReader {
         if (at.accept("set", "default")) {
             setDefault(table, name, at.upTo(at.end()));
         } else if (at.accept("drop", "default")) {
-            table.change(name, column -> drawing.released(table, column).withFilling(Filling.nothing()));
+            table.change(
+                    name,
+                    column -> column.filling().isComputed()
+                            ? column
+                            : drawing.released(table, column).withFilling(Filling.nothing()));
         } else if (at.accept("set", "not")) {
             table.change(name, column -> column.withNullable(false));
         } else if (at.accept("drop", "not") || at.accept("set", "null")) {
@@ -375,11 +389,16 @@ final class AlterReader {
         Expression<String> found = context.expressions.read(value, any -> Optional.empty());
         table.change(
                 column,
-                each -> withDefault(drawing.released(table, each), found));
+                each -> each.filling().isComputed() || context.isMySql() && each.identity().isPresent()
+                        ? each // which the database passes over
+                        : withDefault(table, drawing.released(table, each), found));
     }
 
-    private Column withDefault(Column column, Expression<String> found) {
-        return column.withFilling(Filling.byDefault(context.defaultValue(found, context.base(column.type()))));
+    private Column withDefault(DraftTable table, Column column, Expression<String> found) {
+        Filling<String> filling =
+                Filling.byDefault(context.defaultValue(found, context.base(column.type())));
+        return column.withFilling(
+                context.precise(filling, table.types.getOrDefault(column.name(), SqlType.NONE)));
     }
 
     private void modify(DraftTable table, Cursor at) {

@@ -12,6 +12,9 @@ final class Calls {
     private static final Map<String, String> OTHER_NAMES =
             Map.of("lcase", "lower", "ucase", "upper", "substr", "substring");
 
+    /** What MariaDB prints for a function that it knows by this name as well. */
+    private static final Map<String, String> MYSQL_NAMES = Map.of("octet_length", "length");
+
     /** What is called without an argument there, and is a word elsewhere. */
     private static final Map<String, String> WORDS = Map.of(
             "curdate", "current_date",
@@ -64,7 +67,8 @@ final class Calls {
 
     private void call(Item function, List<List<Item>> arguments, List<Item> done) {
         String called = function.text();
-        String name = function.column().isPresent() ? called : OTHER_NAMES.getOrDefault(called, called);
+        String usual = mysql ? MYSQL_NAMES.getOrDefault(called, called) : called;
+        String name = function.column().isPresent() ? called : OTHER_NAMES.getOrDefault(usual, usual);
         if (mysql && arguments.isEmpty() && WORDS.containsKey(name)) {
             done.add(Item.word(WORDS.getOrDefault(name, name)));
         } else if (mysql && name.equals("concat") && arguments.size() > 1) {

@@ -13,6 +13,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 
 /**
  * Reads the definition of a column:
@@ -90,10 +91,19 @@ final class ColumnReader {
             number(1, 1, false);
             nullable = false;
             constraints.unique("", List.of(name), Map.of());
+        } else if (type.has(1) && type.array().isEmpty() && Set.of("text", "blob").contains(type.name())) {
+            String smallest = smallest(type.name(), type.number(0));
+            type = SqlType.of(smallest, List.of(), false, "", smallest);
         } else if (type.name().equals("nchar") || type.name().equals("nvarchar")) {
             type = SqlType.of(type.name().substring(1), type.arguments(), false, "", type.text());
             charset("utf8");
         }
+    }
+
+    /** The smallest of four types that is long enough is taken; a character needs up to four bytes. */
+    private static String smallest(String name, long length) {
+        long bytes = name.equals("text") ? Math.min(length, Integer.MAX_VALUE) * 4 : length;
+        return (bytes < 1 << 8 ? "tiny" : bytes < 1 << 16 ? "" : bytes < 1 << 24 ? "medium" : "long") + name;
     }
 
     /** What is known of the column where its definition goes on in a way that is not understood. */
@@ -108,7 +118,7 @@ final class ColumnReader {
 
     private Column column() {
         DataType kept = identity.isPresent() ? numbered() : held;
-        return new Column(name, kept, nullable, filling, identity, comment, options);
+        return new Column(name, kept, nullable, context.precise(filling, type), identity, comment, options);
     }
 
     /** A number that the database gives is a whole one of the width that was found. */
@@ -149,6 +159,7 @@ final class ColumnReader {
             skipStates();
         } else if (at.is("check")) {
             constraints.check(constraint, at);
+            table.checksOfColumns.put(table.checks.get(table.checks.size() - 1), name);
             skipStates();
         } else if (at.is("references") || at.accept("foreign", "key")) {
             constraints.reference(constraint, List.of(name), at);

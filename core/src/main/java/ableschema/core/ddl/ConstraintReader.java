@@ -276,7 +276,8 @@ final class ConstraintReader {
         Cursor inside = at.inside();
         var reader = new IndexReader(context, table);
         List<Table.IndexedColumn> parts = reader.parts(inside);
-        boolean plain = parts.stream().allMatch(part -> part.value().asColumn().isPresent());
+        boolean plain = parts.stream()
+                .allMatch(part -> part.value().asColumn().isPresent() && !(context.isMySql() && part.descending()));
         if (plain) {
             if (at.accept("include")) {
                 reader.includes(at.inside(), Part.Kind.UNIQUE, options);
@@ -344,12 +345,23 @@ final class ConstraintReader {
         }
     }
 
+    /** Without columns it is the key that is referred to; in some databases what is called as the columns that refer. */
+    private List<String> unsaid(TableName target, List<String> referring) {
+        boolean named = context.isMySql()
+                && context.draft
+                        .table(target)
+                        .filter(other ->
+                                referring.stream().allMatch(each -> other.column(each).isPresent()))
+                        .isPresent();
+        return named ? referring : keyOf(target);
+    }
+
     /** Reads what columns refer to. */
     void reference(String name, List<String> columns, Cursor at) {
         List<String> known = table.requireColumns(columns);
         at.expect("references");
         TableName target = at.qualified();
-        List<String> targets = at.is('(') ? columns(at) : keyOf(target);
+        List<String> targets = at.is('(') ? columns(at) : unsaid(target, known);
         ReferenceAction onDelete = ReferenceAction.NO_ACTION;
         ReferenceAction onUpdate = ReferenceAction.NO_ACTION;
         boolean whole = false;

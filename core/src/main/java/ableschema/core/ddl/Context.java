@@ -11,6 +11,8 @@ import ableschema.core.sql.dialect.StandardFunction;
 import ableschema.core.types.DataType;
 import ableschema.core.types.DataTypes;
 import ableschema.core.types.TypedValue;
+import java.math.BigDecimal;
+import java.math.RoundingMode;
 import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.List;
@@ -18,10 +20,13 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.regex.Pattern;
 import java.util.function.Function;
 
 /** What all readers of one script have in common: its dialect, and what was made so far. */
 final class Context {
+
+    private static final Pattern NUMBER = Pattern.compile("-?\\d{1,30}\\.\\d{1,30}");
 
     /** What is wrong with a statement that is cut, or goes on with something else, behind DEFAULT. */
     static final String NO_DEFAULT = "a default without a value";
@@ -115,6 +120,17 @@ final class Context {
         return known;
     }
 
+    /** The present moment has as many digits as its type has, where the database gives them so. */
+    Filling<String> precise(Filling<String> filling, SqlType type) {
+        boolean now = is("mariadb")
+                && type.number(0) > 0
+                && (type.name().equals("datetime") || type.name().equals("timestamp"))
+                && filling.defaultValue().toString().equals("current_timestamp");
+        return now
+                ? Filling.byDefault(Expression.text("current_timestamp(" + type.number(0) + ")"))
+                : filling;
+    }
+
     /** A default in the one form that it has for a type; no expression where it is empty. */
     Expression<String> defaultValue(Expression<String> found, DataType base) {
         if (!found.isPresent()) {
@@ -145,6 +161,15 @@ final class Context {
         Optional<String> value = plain.or(() -> bit(text));
         if (isMySql() && base instanceof DataType.Whole && text.matches("0x[0-9a-f]{1,15}")) {
             return literal(base, String.valueOf(Long.parseLong(text.substring(2), 16)));
+        }
+        if (isMySql() && value.isPresent() && NUMBER.matcher(value.get()).matches()) {
+            int digits = base instanceof DataType.Decimal decimal ? decimal.scale() : 0;
+            boolean counted = base instanceof DataType.Decimal || base instanceof DataType.Whole;
+            value = counted
+                    ? Optional.of(new BigDecimal(value.get())
+                            .setScale(digits, RoundingMode.HALF_UP)
+                            .toPlainString())
+                    : value;
         }
         boolean fits = value.filter(given -> TypedValue.of(base, given).fits()).isPresent();
         if (fits && !(base instanceof DataType.Bytes)) {

@@ -40,6 +40,9 @@ final class DraftTable {
     /** Those of the checks that were given no name. */
     final Set<Table.CheckConstraint> unnamedChecks = new HashSet<>();
 
+    /** The checks that stand in the definition of a column, with its name. */
+    final Map<Table.CheckConstraint, String> checksOfColumns = new HashMap<>();
+
     final List<Table.TableIndex> indexes = new ArrayList<>();
     final Map<String, String> options = new HashMap<>();
     final Settings settings = new Settings();
@@ -138,6 +141,26 @@ final class DraftTable {
                 .forEach(this::drop); // as where a drop cascades
     }
 
+    /** Forgets the checks in the definition of a column, which is defined anew. */
+    void forgetChecksOf(String column) {
+        checks.removeIf(check -> column.equals(checksOfColumns.get(check)));
+    }
+
+    /** Takes a column out of the indexes that have others too, as some databases do before it is dropped. */
+    void leaveIndexes(String column) {
+        String found = requireColumn(column);
+        indexes.replaceAll(index -> without(index, found));
+    }
+
+    private static Table.TableIndex without(Table.TableIndex index, String column) {
+        List<Table.IndexedColumn> left = index.columns().stream()
+                .filter(part -> part.value().columns().noneMatch(column::equals))
+                .toList();
+        return left.isEmpty() || left.size() == index.columns().size()
+                ? index
+                : new Table.TableIndex(index.name(), left, index.unique(), index.only(), index.options());
+    }
+
     void rename(String column, String to) {
         String found = requireColumn(column);
         UnaryOperator<String> renamed = each -> each.equals(found) ? to : each;
@@ -163,8 +186,15 @@ final class DraftTable {
                 key -> key.over(key.columns().stream().map(renamed).toList()));
         uniques.replaceAll(each -> new Table.UniqueConstraint(
                 each.name(), each.columns().stream().map(renamed).toList(), each.options()));
-        checks.replaceAll(
-                each -> new Table.CheckConstraint(each.name(), each.expression().map(renamed)));
+        checks.replaceAll(each -> {
+            var check = new Table.CheckConstraint(
+                    each.name(), each.expression().map(renamed));
+            String owner = checksOfColumns.remove(each);
+            if (owner != null) {
+                checksOfColumns.put(check, renamed.apply(owner));
+            }
+            return check;
+        });
         indexes.replaceAll(each -> new Table.TableIndex(
                 each.name(),
                 each.columns().stream()

@@ -72,6 +72,10 @@ final class ExpressionReader {
     private final Dialect dialect;
 
     private final boolean doublePipeIsOr;
+
+    /** Whether the database prints some expressions otherwise than they were written. */
+    private final boolean foldsWhatItPrints;
+
     private final Calls calls;
 
     /** What a function of this dialect with one argument is called in standard SQL. */
@@ -81,6 +85,7 @@ final class ExpressionReader {
         this.dialect = dialect;
         this.doublePipeIsOr = dialect.name().equals("mysql") || dialect.name().equals("mariadb");
         this.calls = new Calls(doublePipeIsOr);
+        this.foldsWhatItPrints = doublePipeIsOr || dialect.name().equals("h2");
         standard.put("character_length", "char_length");
         String length = dialect.traits().template(StandardFunction.LENGTH);
         standard.put(length.substring(0, Math.max(0, length.indexOf('('))).toLowerCase(Locale.ROOT), "char_length");
@@ -115,7 +120,8 @@ final class ExpressionReader {
             return expression(items, dialect.name());
         }
         boolean or = doublePipeIsOr && items.stream().anyMatch(item -> item.is("||"));
-        items = Simplification.of(calls.standard(items), dialect.name().equals("postgresql"), isText);
+        items = calls.standard(foldsWhatItPrints ? PrintedForm.of(items) : items);
+        items = Simplification.of(items, dialect.name().equals("postgresql"), isText);
         boolean isStandard = !or && isStandard(items, isBytes);
         if (isStandard) {
             items = items.stream().map(this::renamed).toList();

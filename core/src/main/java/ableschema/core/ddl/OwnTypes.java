@@ -45,7 +45,8 @@ final class OwnTypes {
             "real", "double",
             "fixed", "decimal",
             "long", "mediumtext",
-            "long varchar", "mediumtext");
+            "long varchar", "mediumtext",
+            "long varbinary", "mediumblob");
 
     /** How many digits a whole number is shown with where nothing is said of it, without and with a sign. */
     private static final Map<String, List<String>> WIDTHS = Map.of(

@@ -137,7 +137,7 @@ final class TypeReader {
             case "bit" -> at.is("varying");
             case "national" -> at.isAny("character", "char", "varchar");
             case "national character", "national char" -> at.is("varying");
-            case "long" -> at.isAny("raw", "varchar", "text");
+            case "long" -> at.isAny("raw", "varchar", "varbinary", "text");
             case "interval" -> at.isAny("year", "month", "day", "hour", "minute", "second");
             case "interval year", "interval day", "interval hour", "interval minute" -> at.is("to");
             default ->

@@ -6,6 +6,7 @@ import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
@@ -33,7 +34,19 @@ final class MySqlDefinitions implements Definitions {
     /** A table while its parts come in, query by query. */
     private static final class Table {
         private final StringBuilder elements = new StringBuilder();
-        private final Map<String, String> checksOfColumns = new HashMap<>();
+        private final Map<String, String> checksOfColumns = new LinkedHashMap<>();
+
+        /** Takes the check that stands with a column, which may have been renamed; empty where there is none. */
+        private String checkOf(String column) {
+            String spoken = quoted(column);
+            Optional<String> key = checksOfColumns.entrySet().stream()
+                    .filter(check -> check.getValue().contains(spoken)
+                            && (check.getKey().equals(column)
+                                    || !check.getValue().contains(quoted(check.getKey()))))
+                    .map(Map.Entry::getKey)
+                    .findFirst();
+            return key.map(checksOfColumns::remove).orElse("");
+        }
         private String end = "";
         private String collation = "";
 
@@ -97,7 +110,7 @@ final class MySqlDefinitions implements Definitions {
         return format.find() ? " ROW_FORMAT=" + format.group(1) : "";
     }
 
-    /** Some checks stand with their column and have its name. */
+    /** Some checks stand with their column and have the name that it was given at first. */
     private void checksOfColumns() throws SQLException {
         if (!mariadb) {
             return;
@@ -133,7 +146,7 @@ final class MySqlDefinitions implements Definitions {
     private String column(Table table, Rows rows) throws SQLException {
         String name = rows.text("column_name");
         String extra = rows.text("extra").toLowerCase(Locale.ROOT);
-        String check = table.checksOfColumns.getOrDefault(name, "");
+        String check = table.checkOf(name);
         boolean json = check.equalsIgnoreCase("json_valid(" + quoted(name) + ")");
         var column = new StringBuilder(quoted(name)).append(' ').append(json ? "json" : rows.text("type"));
         if (!json && !rows.isNull("collation") && !rows.text("collation").equals(table.collation)) {
@@ -241,6 +254,8 @@ final class MySqlDefinitions implements Definitions {
                 }
             }
         }
+        tables.values().forEach(table -> table.checksOfColumns.values().forEach(clause -> table.add(
+                "CHECK (" + clause + ")"))); // of which it is not seen where they stood
     }
 
     private void foreignKeys() throws SQLException {

@@ -1,0 +1,74 @@
+package ableschema.core.ddl;
+
+import static ableschema.core.ddl.Item.closing;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/** Brings expressions into the form in which some databases print them, whatever they were written like. */
+final class PrintedForm {
+
+    private static final Map<String, String> OPPOSITES =
+            Map.of("=", "<>", "<>", "=", "!=", "=", "<", ">=", ">=", "<", ">", "<=", "<=", ">");
+
+    private PrintedForm() {}
+
+    static List<Item> of(List<Item> items) {
+        return unsigned(remainders(withoutNot(items)));
+    }
+
+    /** {@code not (a = 3)} is {@code a <> 3}, as both are unknown where {@code a} is empty. */
+    private static List<Item> withoutNot(List<Item> items) {
+        var done = new ArrayList<Item>();
+        for (int i = 0; i < items.size(); i++) {
+            boolean negated = items.get(i).is("not")
+                    && i + 5 < items.size()
+                    && items.get(i + 1).is("(")
+                    && closing(items, i + 1) == i + 5
+                    && items.get(i + 2).isValue()
+                    && items.get(i + 4).isValue();
+            Optional<String> opposite =
+                    negated ? Optional.ofNullable(OPPOSITES.get(items.get(i + 3).text())) : Optional.empty();
+            if (opposite.isPresent()) {
+                done.add(items.get(i + 2));
+                done.add(Item.symbol(opposite.get()));
+                done.add(items.get(i + 4));
+                i += 5;
+            } else {
+                done.add(items.get(i));
+            }
+        }
+        return done;
+    }
+
+    /** {@code a % 2} and {@code a mod 2} are {@code mod(a, 2)}. */
+    private static List<Item> remainders(List<Item> items) {
+        var done = new ArrayList<Item>();
+        for (int i = 0; i < items.size(); i++) {
+            boolean remainder = i + 2 < items.size()
+                    && items.get(i).isValue()
+                    && (items.get(i + 1).is("%") || items.get(i + 1).is("mod"))
+                    && items.get(i + 2).isValue();
+            if (remainder) {
+                done.addAll(List.of(
+                        Item.word("mod"),
+                        Item.symbol("("),
+                        items.get(i),
+                        Item.symbol(","),
+                        items.get(i + 2),
+                        Item.symbol(")")));
+                i += 2;
+            } else {
+                done.add(items.get(i));
+            }
+        }
+        return done;
+    }
+
+    /** {@code + 2} alone is 2. */
+    private static List<Item> unsigned(List<Item> items) {
+        return items.size() == 2 && items.get(0).is("+") && items.get(1).isValue() ? items.subList(1, 2) : items;
+    }
+}
