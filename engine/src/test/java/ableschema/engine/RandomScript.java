@@ -35,6 +35,9 @@ final class RandomScript {
     private final List<Made> tables = new ArrayList<>();
     private int made;
 
+    /** Columns that rules speak of: where their type becomes another, an engine puts casts into the rules. */
+    private final Set<String> spokenOf = new HashSet<>();
+
     RandomScript(long seed, RealEngine engine) {
         this.random = new Random(seed);
         this.engine = engine;
@@ -90,7 +93,7 @@ final class RandomScript {
             case 1 -> quoted(stem + " no. " + made);
             case 2 -> plain.substring(0, 1).toUpperCase(Locale.ROOT) + plain.substring(1);
             case 3 -> quoted("order" + (in(2) ? made : "-" + made));
-            case 4 -> quoted(plain);
+            case 4 -> engine == RealEngine.H2 ? plain : quoted(plain); // which there is another name in small letters
             default -> plain;
         };
     }
@@ -116,8 +119,9 @@ final class RandomScript {
         for (int i = random.nextInt(3); i > 0; i--) {
             parts.add(tableConstraint(table));
         }
-        if (engine == RealEngine.MARIADB && in(3)) {
-            parts.add(said(one("KEY", "INDEX")) + " " + (in(4) ? "" : name("ix") + " ") + "(" + indexed(table) + ")");
+        if (engine == RealEngine.MARIADB && in(3) && !indexed(table).isEmpty()) {
+            parts.add(said(one("KEY", "INDEX")) + " " + (in(4) ? "" : name("ix") + " ") + "("
+                    + any(indexed(table)).name() + ")");
         }
         String sql = said("CREATE TABLE") + " " + (in(4) ? said("IF NOT EXISTS") + " " : "") + table.name
                 + (in(2) ? " (" : "\n(") + String.join(one(", ", ",\n  ", " , -- next\n "), parts) + ")" + end();
@@ -183,7 +187,7 @@ final class RandomScript {
             clauses.add(constraint("UNIQUE"));
         }
         if (in(7) && key.isEmpty()) {
-            clauses.add(constraint("CHECK") + " (" + types.rule(name, type.kind()) + ")");
+            clauses.add(constraint("CHECK") + " (" + rule(name, type.kind()) + ")");
         }
         if (in(10) && !tables.isEmpty()) {
             clauses.add(references());
@@ -198,8 +202,10 @@ final class RandomScript {
         if (generated) {
             Column of = any(table.columns);
             clauses.add((in(2) || engine == RealEngine.POSTGRESQL ? said("GENERATED ALWAYS") + " " : "") + "AS ("
-                    + types.computed(of.name(), of.kind()) + ")"
-                    + (engine == RealEngine.POSTGRESQL ? " STORED" : engine == RealEngine.H2 ? "" : one("", " stored", " VIRTUAL")));
+                    + computed(of) + ")"
+                    + (engine == RealEngine.POSTGRESQL
+                            ? " STORED"
+                            : engine == RealEngine.H2 ? "" : one("", " stored", " VIRTUAL")));
         }
         table.columns.add(new Column(name, type.kind()));
         return name + " " + type.text() + (clauses.isEmpty() ? "" : " ") + String.join(" ", clauses);
@@ -218,8 +224,15 @@ final class RandomScript {
 
     private String references() {
         Made other = any(tables);
-        String actions = one("", "", " ON DELETE CASCADE", " on update cascade on delete set null", " ON DELETE RESTRICT", " ON UPDATE NO ACTION");
-        return said("REFERENCES") + " " + other.name + (in(3) ? "" : " (" + other.columns.get(0).name() + ")") + actions;
+        String actions = one(
+                "",
+                "",
+                " ON DELETE CASCADE",
+                " on update cascade on delete set null",
+                " ON DELETE RESTRICT",
+                " ON UPDATE NO ACTION");
+        return said("REFERENCES") + " " + other.name
+                + (in(3) ? "" : " (" + other.columns.get(0).name() + ")") + actions;
     }
 
     private String tableConstraint(Made table) {
@@ -230,22 +243,37 @@ final class RandomScript {
             return constraint("UNIQUE") + " " + columns;
         }
         return switch (random.nextInt(2)) {
-            case 0 -> constraint("CHECK") + " (" + types.rule(of.name(), of.kind()) + ")";
+            case 0 -> constraint("CHECK") + " (" + rule(of.name(), of.kind()) + ")";
             default ->
                 tables.isEmpty()
-                        ? constraint("CHECK") + " (" + types.rule(of.name(), of.kind()) + ")"
+                        ? constraint("CHECK") + " (" + rule(of.name(), of.kind()) + ")"
                         : constraint("FOREIGN KEY") + " (" + of.name() + ") " + references();
         };
     }
 
     private static boolean isNewKey(Made table, String columns) {
-        return table.uniques.add(Stream.of(columns.replaceAll("[()]| (?i:asc|desc)\\b", "").split(", "))
-                .sorted()
-                .toList());
+        return table.uniques.add(
+                Stream.of(columns.replaceAll("[()]| (?i:asc|desc)\\b", "").split(", "))
+                        .sorted()
+                        .toList());
+    }
+
+    private String rule(String name, char kind) {
+        spokenOf.add(name);
+        return types.rule(name, kind);
+    }
+
+    private String computed(Column of) {
+        spokenOf.add(of.name());
+        return types.computed(of.name(), of.kind());
     }
 
     private Step index(Made table) {
-        String columns = Stream.generate(() -> indexed(table))
+        List<Column> indexed = indexed(table);
+        if (indexed.isEmpty()) {
+            return comment(table);
+        }
+        String columns = Stream.generate(() -> any(indexed).name())
                 .limit(1 + random.nextInt(2))
                 .distinct()
                 .map(each -> each + one("", "", " DESC", " asc"))
@@ -262,18 +290,19 @@ final class RandomScript {
     }
 
     /** MariaDB cuts an index of long texts by itself. */
-    private String indexed(Made table) {
-        List<Column> short_ = table.columns.stream()
+    private List<Column> indexed(Made table) {
+        return table.columns.stream()
                 .filter(each -> engine != RealEngine.MARIADB || "ndm".indexOf(each.kind()) >= 0)
                 .toList();
-        return any(short_.isEmpty() ? table.columns : short_).name();
     }
 
     private Step addColumn(Made table) {
         var with = new Made(table.name);
         with.columns.addAll(table.columns);
         String column = column(with, "");
-        String place = engine == RealEngine.MARIADB ? one("", "", " FIRST", " after " + any(table.columns).name()) : "";
+        String place = engine == RealEngine.MARIADB
+                ? one("", "", " FIRST", " after " + any(table.columns).name())
+                : "";
         return new Step(
                 alter(table) + said(one("ADD COLUMN", "ADD")) + " " + column + place,
                 () -> table.columns.add(with.columns.get(with.columns.size() - 1)));
@@ -286,13 +315,11 @@ final class RandomScript {
     private Step dropColumn(Made table) {
         Column column = any(table.columns);
         String cascade = engine == RealEngine.POSTGRESQL ? one("", " CASCADE") : "";
-        return new Step(
-                alter(table) + said("DROP COLUMN") + " " + column.name() + cascade,
-                () -> {
-                    if (table.columns.size() > 1) {
-                        table.columns.remove(column);
-                    }
-                });
+        return new Step(alter(table) + said("DROP COLUMN") + " " + column.name() + cascade, () -> {
+            if (table.columns.size() > 1) {
+                table.columns.remove(column);
+            }
+        });
     }
 
     private Step renameColumn(Made table) {
@@ -303,9 +330,20 @@ final class RandomScript {
                     case H2 -> "ALTER COLUMN " + column.name() + " RENAME TO " + name;
                     default -> "RENAME COLUMN " + column.name() + " TO " + name;
                 };
-        return new Step(alter(table) + sql, () -> {
-            table.columns.set(table.columns.indexOf(column), new Column(name, column.kind()));
-        });
+        return new Step(alter(table) + sql, () -> replace(table, column, new Column(name, column.kind())));
+    }
+
+    private void replace(Made table, Column before, Column after) {
+        if (spokenOf.contains(before.name())) {
+            spokenOf.add(after.name());
+        }
+        table.columns.set(table.columns.indexOf(before), after);
+        List<List<String>> keys = List.copyOf(table.uniques);
+        table.uniques.clear();
+        keys.forEach(key -> table.uniques.add(key.stream()
+                .map(name -> name.equals(before.name()) ? after.name() : name)
+                .sorted()
+                .toList()));
     }
 
     private Step renameTable(Made table) {
@@ -329,13 +367,17 @@ final class RandomScript {
             return comment(table);
         }
         String change = in(3) ? "DROP DEFAULT" : "SET DEFAULT " + types.value(column.kind());
-        return new Step(alter(table) + said(one("ALTER COLUMN", "ALTER")) + " " + column.name() + " " + change, () -> {});
+        return new Step(
+                alter(table) + said(one("ALTER COLUMN", "ALTER")) + " " + column.name() + " " + change, () -> {});
     }
 
     private Step retype(Made table) {
         Column column = any(table.columns);
-        SpokenTypes.Spoken type = types.any();
-        Runnable done = () -> table.columns.set(table.columns.indexOf(column), new Column(column.name(), type.kind()));
+        if (spokenOf.contains(column.name())) {
+            return comment(table);
+        }
+        SpokenTypes.Spoken type = types.of(column.kind());
+        Runnable done = () -> replace(table, column, new Column(column.name(), type.kind()));
         return switch (engine) {
             case POSTGRESQL ->
                 new Step(
@@ -349,8 +391,7 @@ final class RandomScript {
                         ? new Step(alter(table) + "MODIFY COLUMN " + column.name() + " " + type.text() + end, done)
                         : new Step(
                                 alter(table) + "CHANGE " + column.name() + " " + name + " " + type.text() + end,
-                                () -> table.columns.set(
-                                        table.columns.indexOf(column), new Column(name, type.kind())));
+                                () -> table.columns.set(table.columns.indexOf(column), new Column(name, type.kind())));
             }
             default ->
                 new Step(
@@ -380,8 +421,8 @@ final class RandomScript {
         return new Step(
                 in(2)
                         ? "COMMENT ON TABLE " + table.name + " IS " + types.value('t')
-                        : "COMMENT ON COLUMN " + table.name + "." + any(table.columns).name() + " IS "
-                                + types.value('t'),
+                        : "COMMENT ON COLUMN " + table.name + "."
+                                + any(table.columns).name() + " IS " + types.value('t'),
                 () -> {});
     }
 
@@ -393,7 +434,8 @@ final class RandomScript {
 
     /** Several changes of one table at once. */
     private String several(Made table) {
-        String first = any(table.columns).name();
-        return alter(table) + "ALTER COLUMN " + first + " DROP DEFAULT, ADD " + tableConstraint(table);
+        Column first = table.columns.get(0);
+        String preset = first.kind() == 'm' ? " SET NOT NULL" : " DROP DEFAULT";
+        return alter(table) + "ALTER COLUMN " + first.name() + preset + ", ADD " + tableConstraint(table);
     }
 }

@@ -57,18 +57,49 @@ final class SpokenTypes {
     }
 
     Spoken any() {
-        String kind = kinds.get(Math.min(random.nextInt(kinds.size() + 3), 7) % kinds.size());
+        return spoken(kinds.get(Math.min(random.nextInt(kinds.size() + 3), 7) % kinds.size()));
+    }
+
+    /** One of the same kind as a column has; a number for what numbers itself. */
+    Spoken of(char kind) {
+        return spoken(kinds.stream()
+                .filter(each -> each.charAt(0) == kind)
+                .findFirst()
+                .orElseThrow());
+    }
+
+    private Spoken spoken(String kind) {
         String text = one(kind.substring(2).split(" ")).replace('_', ' ').replace("utf8mb4 bin", "utf8mb4_bin");
         text = text.replace("varchar ignorecase", "varchar_ignorecase").replace("java object", "java_object");
-        return new Spoken(random.nextInt(3) == 0 && !text.contains("'") && !text.contains("\"") ? text.toUpperCase(java.util.Locale.ROOT) : text, kind.charAt(0));
+        return new Spoken(
+                random.nextInt(3) == 0 && !text.contains("'") && !text.contains("\"")
+                        ? text.toUpperCase(java.util.Locale.ROOT)
+                        : text,
+                kind.charAt(0));
     }
 
     String value(char kind) {
         return switch (kind) {
-            case 'n' -> one("0", "1", "-1", "+2", "10.50", "'5'", "(3)", "1e3", "2 * 3", "NULL");
+            case 'n' ->
+                one(
+                        "0",
+                        "1",
+                        "-1",
+                        "+2",
+                        "10.50",
+                        "'5'",
+                        "(3)",
+                        "1e3",
+                        engine == RealEngine.H2 ? "7" : "2 * 3",
+                        "NULL");
             case 't' -> one("''", "'x'", "'it''s'", "'a;b'", "'-- no'", "'ä€'", "NULL", "'/* x */'", "'100%'");
             case 'd' -> one("'2020-02-29'", "CURRENT_DATE", "DATE '2020-01-01'", "NULL");
-            case 'm' -> one("CURRENT_TIMESTAMP", engine == RealEngine.POSTGRESQL ? "localtimestamp" : "'2020-02-29 10:00:00'", engine == RealEngine.SQLITE ? "(datetime('now'))" : "now()", "NULL");
+            case 'm' ->
+                one(
+                        "CURRENT_TIMESTAMP",
+                        engine == RealEngine.POSTGRESQL ? "localtimestamp" : "'2020-02-29 10:00:00'",
+                        engine == RealEngine.SQLITE ? "(datetime('now'))" : "now()",
+                        "NULL");
             case 'b' -> one("true", "FALSE", "0", "NULL");
             default -> "NULL";
         };
@@ -107,7 +138,8 @@ final class SpokenTypes {
                 one(
                         "upper(" + name + ")",
                         engine == RealEngine.MARIADB ? "lower(" + name + ")" : name + " || 'x'",
-                        "concat(" + name + ", 'x')", "length(" + name + ")");
+                        "concat(" + name + ", 'x')",
+                        "length(" + name + ")");
             default -> "coalesce(" + name + ", " + name + ")";
         };
     }

@@ -364,8 +364,15 @@ final class AlterReader {
         }
     }
 
-    /** A type anew, and whether it may be empty; what else is known of the column stays. */
+    /** A type anew, and whether it may be empty; what else is known of the column stays, but where it is defined anew. */
     private void retype(DraftTable table, String name, Cursor at) {
+        if (context.is("h2")) {
+            boolean never = table.columns.stream().anyMatch(each -> each.name().equals(name) && !each.nullable());
+            at.skipTo(at.at() - 1);
+            define(table, at, true);
+            table.change(name, column -> never ? column.withNullable(false) : column);
+            return;
+        }
         SqlType type = context.types.read(at);
         boolean never = at.accept("not", "null");
         table.change(name, column -> context.typed(table, column, type).withNullable(!never));
@@ -389,16 +396,16 @@ final class AlterReader {
         Expression<String> found = context.expressions.read(value, any -> Optional.empty());
         table.change(
                 column,
-                each -> each.filling().isComputed() || context.isMySql() && each.identity().isPresent()
+                each -> each.filling().isComputed()
+                                || (context.isMySql() || context.is("h2"))
+                                        && each.identity().isPresent()
                         ? each // which the database passes over
                         : withDefault(table, drawing.released(table, each), found));
     }
 
     private Column withDefault(DraftTable table, Column column, Expression<String> found) {
-        Filling<String> filling =
-                Filling.byDefault(context.defaultValue(found, context.base(column.type())));
-        return column.withFilling(
-                context.precise(filling, table.types.getOrDefault(column.name(), SqlType.NONE)));
+        Filling<String> filling = Filling.byDefault(context.defaultValue(found, context.base(column.type())));
+        return column.withFilling(context.precise(filling, table.types.getOrDefault(column.name(), SqlType.NONE)));
     }
 
     private void modify(DraftTable table, Cursor at) {

@@ -91,7 +91,9 @@ final class ColumnReader {
             number(1, 1, false);
             nullable = false;
             constraints.unique("", List.of(name), Map.of());
-        } else if (type.has(1) && type.array().isEmpty() && Set.of("text", "blob").contains(type.name())) {
+        } else if (type.has(1)
+                && type.array().isEmpty()
+                && Set.of("text", "blob").contains(type.name())) {
             String smallest = smallest(type.name(), type.number(0));
             type = SqlType.of(smallest, List.of(), false, "", smallest);
         } else if (type.name().equals("nchar") || type.name().equals("nvarchar")) {

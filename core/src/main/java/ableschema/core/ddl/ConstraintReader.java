@@ -350,8 +350,8 @@ final class ConstraintReader {
         boolean named = context.isMySql()
                 && context.draft
                         .table(target)
-                        .filter(other ->
-                                referring.stream().allMatch(each -> other.column(each).isPresent()))
+                        .filter(other -> referring.stream()
+                                .allMatch(each -> other.column(each).isPresent()))
                         .isPresent();
         return named ? referring : keyOf(target);
     }

@@ -20,8 +20,8 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.regex.Pattern;
 import java.util.function.Function;
+import java.util.regex.Pattern;
 
 /** What all readers of one script have in common: its dialect, and what was made so far. */
 final class Context {
@@ -126,9 +126,7 @@ final class Context {
                 && type.number(0) > 0
                 && (type.name().equals("datetime") || type.name().equals("timestamp"))
                 && filling.defaultValue().toString().equals("current_timestamp");
-        return now
-                ? Filling.byDefault(Expression.text("current_timestamp(" + type.number(0) + ")"))
-                : filling;
+        return now ? Filling.byDefault(Expression.text("current_timestamp(" + type.number(0) + ")")) : filling;
     }
 
     /** A default in the one form that it has for a type; no expression where it is empty. */
@@ -136,10 +134,12 @@ final class Context {
         if (!found.isPresent()) {
             return found;
         }
-        Optional<String> plain =
-                found.in("")
-                        .literal()
-                        .map(given -> base == DataType.Simple.YES_NO ? Literal.truth(given) : Literal.plainNumber(given));
+        Optional<String> plain = Literal.power(found.written(name -> name)).or(() -> found.in("")
+                .literal()
+                .map(given -> base == DataType.Simple.YES_NO ? Literal.truth(given) : given));
+        if (base instanceof DataType.Whole) {
+            plain = plain.map(given -> given.matches("-?\\d+\\.0+") ? given.replaceFirst("\\..*", "") : given);
+        }
         if (plain.filter(given -> TypedValue.of(base, given).fits()).isPresent() && !(base instanceof DataType.Bytes)) {
             return literal(base, plain.get());
         }

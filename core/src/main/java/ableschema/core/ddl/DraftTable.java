@@ -187,8 +187,7 @@ final class DraftTable {
         uniques.replaceAll(each -> new Table.UniqueConstraint(
                 each.name(), each.columns().stream().map(renamed).toList(), each.options()));
         checks.replaceAll(each -> {
-            var check = new Table.CheckConstraint(
-                    each.name(), each.expression().map(renamed));
+            var check = new Table.CheckConstraint(each.name(), each.expression().map(renamed));
             String owner = checksOfColumns.remove(each);
             if (owner != null) {
                 checksOfColumns.put(check, renamed.apply(owner));

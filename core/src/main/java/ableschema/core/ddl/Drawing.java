@@ -71,13 +71,13 @@ final class Drawing {
         if (!drawing) {
             return column;
         }
-        Column plain = without(column.unnumbered());
-        if (!table.isDrawing(column.name())) {
-            return plain;
-        }
-        String serial = table.types.get(column.name()).name();
+        SqlType found = table.types.getOrDefault(column.name(), SqlType.NONE);
+        String serial = found.name();
         String whole = serial.startsWith("big") ? "bigint" : serial.startsWith("small") ? "smallint" : "integer";
-        return context.typed(table, plain, SqlType.of(whole, List.of(), false, "", whole));
+        return context.typed(
+                table,
+                without(column.unnumbered()),
+                table.isDrawing(column.name()) ? SqlType.of(whole, List.of(), false, "", whole) : found);
     }
 
     /** The column with another type; one that no number of a sequence goes into as it is only has it by default. */
@@ -92,8 +92,7 @@ final class Drawing {
         }
         String call = "nextval('" + own(table, column.name()).replace("'", "''") + "')";
         return without(typed.unnumbered())
-                .withFilling(
-                        Filling.byDefault(Expression.<String>text(call).in(context.dialect.name())));
+                .withFilling(Filling.byDefault(Expression.<String>text(call).in(context.dialect.name())));
     }
 
     /** A sequence keeps its name where that of its column, or of the table, becomes another. */

@@ -120,7 +120,7 @@ final class ExpressionReader {
             return expression(items, dialect.name());
         }
         boolean or = doublePipeIsOr && items.stream().anyMatch(item -> item.is("||"));
-        items = calls.standard(foldsWhatItPrints ? PrintedForm.of(items) : items);
+        items = calls.standard(foldsWhatItPrints ? PrintedForm.of(items, !doublePipeIsOr) : items);
         items = Simplification.of(items, dialect.name().equals("postgresql"), isText);
         boolean isStandard = !or && isStandard(items, isBytes);
         if (isStandard) {

@@ -2,6 +2,7 @@ package ableschema.core.ddl;
 
 import java.math.BigDecimal;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
@@ -59,9 +60,9 @@ final class Literal {
         };
     }
 
-    /** A number without a power of ten, as in {@code 1e3}; any other value as it is. */
-    static String plainNumber(String value) {
-        return POWER.matcher(value).matches() ? new BigDecimal(value).toPlainString() : value;
+    /** A number that is written with a power of ten, as in {@code 1e3}, without it; empty for anything else. */
+    static Optional<String> power(String sql) {
+        return POWER.matcher(sql).matches() ? Optional.of(new BigDecimal(sql).toPlainString()) : Optional.empty();
     }
 
     /** The same, where a backslash escapes the character behind it. */

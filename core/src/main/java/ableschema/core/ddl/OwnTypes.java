@@ -91,6 +91,9 @@ final class OwnTypes {
             name = mysql ? single ? "float" : "double" : single ? "real" : "double precision";
             arguments = List.of();
         }
+        if (h2 && found.name().equals("smalldatetime")) {
+            arguments = List.of("0");
+        }
         if (h2 && arguments.size() == 1 && LARGE.matcher(arguments.get(0)).matches()) {
             arguments = List.of(inBytes(arguments.get(0)));
         }

@@ -2,10 +2,13 @@ package ableschema.core.ddl;
 
 import static ableschema.core.ddl.Item.closing;
 
+import ableschema.core.ddl.Tokens.Kind;
+import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.regex.Pattern;
 
 /** Brings expressions into the form in which some databases print them, whatever they were written like. */
 final class PrintedForm {
@@ -13,10 +16,27 @@ final class PrintedForm {
     private static final Map<String, String> OPPOSITES =
             Map.of("=", "<>", "<>", "=", "!=", "=", "<", ">=", ">=", "<", ">", "<=", "<=", ">");
 
+    /** Of a power that nobody writes out nothing is made. */
+    private static final Pattern DECIMAL = Pattern.compile("\\d{1,30}(?:\\.\\d{1,30})?(?:[eE][+-]?\\d{1,2})?");
+
     private PrintedForm() {}
 
-    static List<Item> of(List<Item> items) {
-        return unsigned(remainders(withoutNot(items)));
+    /** @param plainNumbers whether a number is printed with as many digits as those it is held against */
+    static List<Item> of(List<Item> items, boolean plainNumbers) {
+        List<Item> numbers =
+                plainNumbers ? items.stream().map(PrintedForm::withPlainNumber).toList() : items;
+        return unsigned(remainders(withoutNot(numbers)));
+    }
+
+    /** {@code 5.0} and {@code 1E+2} are 5 and 100. */
+    private static Item withPlainNumber(Item item) {
+        if (item.kind() != Kind.NUMBER || !DECIMAL.matcher(item.text()).matches()) {
+            return item;
+        }
+        var number = new BigDecimal(item.text());
+        boolean whole = number.stripTrailingZeros().scale() <= 0;
+        String plain = whole ? number.toBigInteger().toString() : number.toPlainString();
+        return new Item(plain, Kind.NUMBER, Optional.empty());
     }
 
     /** {@code not (a = 3)} is {@code a <> 3}, as both are unknown where {@code a} is empty. */

@@ -2,7 +2,6 @@ package ableschema.engine.catalog;
 
 import ableschema.core.sql.dialect.Dialect;
 import java.sql.SQLException;
-import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.Locale;
 import java.util.Map;
@@ -47,6 +46,7 @@ final class MySqlDefinitions implements Definitions {
                     .findFirst();
             return key.map(checksOfColumns::remove).orElse("");
         }
+
         private String end = "";
         private String collation = "";
 
@@ -254,8 +254,9 @@ final class MySqlDefinitions implements Definitions {
                 }
             }
         }
-        tables.values().forEach(table -> table.checksOfColumns.values().forEach(clause -> table.add(
-                "CHECK (" + clause + ")"))); // of which it is not seen where they stood
+        tables.values().forEach(table -> table.checksOfColumns
+                .values()
+                .forEach(clause -> table.add("CHECK (" + clause + ")"))); // of which it is not seen where they stood
     }
 
     private void foreignKeys() throws SQLException {

@@ -1,0 +1,72 @@
+package ableschema.core.ddl;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import ableschema.core.schema.Table;
+import ableschema.core.sql.dialect.Dialects;
+import java.util.List;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/** What later statements make of a table, and the spellings that an engine takes for one another. */
+class AltersTest {
+
+    private static List<Table> tables(String dialect, String sql) {
+        SqlRead read = SqlReader.read(sql, Dialects.named(dialect).orElseThrow());
+        assertThat(read.skipped()).isEmpty();
+        return read.schema().tables();
+    }
+
+    /** Each as the engine had it when both were tried. */
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            quoteCharacter = '~',
+            textBlock =
+                    """
+            postgresql | create table a (id serial); alter table a alter id drop default | create table a (id integer not null)
+            postgresql | create table a (id smallserial); alter table a alter id set default 5 | create table a (id smallint not null default 5)
+            postgresql | create table a (id serial); alter table a alter id type bigint; alter table a alter id drop default | create table a (id bigint not null)
+            postgresql | create table a (id serial); alter table a rename to b | create sequence a_id_seq; create table b (id integer not null default nextval('a_id_seq'))
+            postgresql | create table a (id serial); alter table a rename id to no | create sequence a_id_seq; create table a (no integer not null default nextval('a_id_seq'))
+            postgresql | create table a ("no. 1" serial); alter table a rename to b | create sequence "a_no. 1_seq"; create table b ("no. 1" integer not null default nextval('"a_no. 1_seq"'))
+            postgresql | create table a (id serial); alter table a alter id type varchar(9) | create table a (id varchar(9) not null default nextval('a_id_seq'))
+            postgresql | create table a (x int, n int, d int generated always as (n + 1) stored unique); alter table a drop n cascade | create table a (x int)
+            postgresql | create table a (n int default 5); alter table a alter n type numeric(6,2) | create table a (n numeric(6,2) default 5.00)
+            postgresql | create table a (n int default 1e3) | create table a (n int default 1000)
+            postgresql | create table a (c char, d character) | create table a (c char(1), d character(1))
+            postgresql | create table a (c text check (trim(both from c) <> '')) | create table a (c text check (trim(c) <> ''))
+            postgresql | create table a (n int check ((n % 2) = 0)) | create table a (n int check (n % 2 = 0))
+            mariadb | create table a (b int check (b > 1)); alter table a modify b bigint | create table a (b bigint)
+            mariadb | create table a (b int check (b > 1)); alter table a change b c bigint check (c > 2) | create table a (c bigint check (c > 2))
+            mariadb | create table a (b int, c int, index i (b, c)); alter table a drop column b | create table a (c int, index i (c))
+            mariadb | create table a (b int, check (not (b = 3))) | create table a (b int, check (b <> 3))
+            mariadb | create table a (b int, check (b % 2 = 0), check (mod(b, 3) = 0)) | create table a (b int, check (b mod 2 = 0), check (b mod 3 = 0))
+            mariadb | create table a (b varchar(9), check (length(b) > 2)) | create table a (b varchar(9), check (octet_length(b) > 2))
+            mariadb | create table a (b text(60), c text(100), d blob(100), e long varbinary) | create table a (b tinytext, c text, d tinyblob, e mediumblob)
+            mariadb | create table a (b datetime(3) default now()) | create table a (b datetime(3) default current_timestamp(3))
+            mariadb | create table a (b decimal(5,0) default 10.50, c int default 2.4) | create table a (b decimal(5,0) default 11, c int default 2)
+            mariadb | create table a (b int, unique key u (b desc)) | create table a (b int); create unique index u on a (b desc)
+            mariadb | create table a (b int as (1 + 1)); alter table a alter b set default 3 | create table a (b int as (1 + 1))
+            mariadb | create table a (b int auto_increment primary key); alter table a alter b set default 3 | create table a (b int auto_increment primary key)
+            h2 | create table a (b int not null default 5); alter table a alter column b bigint | create table a (b bigint not null)
+            h2 | create table a (b smalldatetime) | create table a (b timestamp(0))
+            h2 | create table a (b numeric(6,1), check (b <> 5.0 and b < 1E+2)) | create table a (b numeric(6,1), check (b <> 5 and b < 100))
+            h2 | create table a (b int default + 2) | create table a (b int default 2)
+            """)
+    void a_script_is_read_as_another(String dialect, String script, String other) {
+        assertThat(tables(dialect, script)).isEqualTo(tables(dialect, other));
+    }
+
+    @ParameterizedTest
+    @CsvSource({"mariadb, other", "mysql, other", "postgresql, id"})
+    void where_no_columns_are_said_a_reference_leads_to(String dialect, String column) {
+        List<Table> tables = tables(
+                dialect,
+                "create table p (id int primary key, other int unique);"
+                        + " create table c (other int, foreign key (other) references p)");
+
+        assertThat(tables.get(1).foreignKeys()).singleElement().satisfies(key -> assertThat(key.targetColumns())
+                .containsExactly(column));
+    }
+}
