@@ -26,7 +26,7 @@ final class SpokenTypes {
     private static final String SQLITE =
             "n:integer int bigint numeric decimal(8,2) real double float tinyint unsigned_big_int number(10) int2 double_precision"
                     + "|t:text varchar(20) character(20) nvarchar(100) clob native_character(70) string|d:date|m:datetime timestamp"
-                    + "|b:boolean bool|x:blob uuid json any";
+                    + "|b:boolean bool|x:blob any";
     private static final String H2 =
             "n:int integer smallint tinyint bigint numeric(9) numeric(12,2) decimal(8,3) dec(5) real double_precision float float(20)"
                     + " decfloat decfloat(10) number(8,2) int4 int8 mediumint signed|t:varchar varchar(40) character_varying(30) char(5) char clob"
