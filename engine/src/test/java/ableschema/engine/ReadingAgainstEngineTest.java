@@ -4,6 +4,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import ableschema.core.ddl.SqlRead;
 import ableschema.core.ddl.SqlReader;
+import ableschema.core.reverse.Reverse;
+import ableschema.core.reverse.Reversed;
+import ableschema.core.rows.DesignScript;
 import ableschema.core.schema.Schema;
 import ableschema.core.types.DataType;
 import ableschema.engine.catalog.Catalog;
@@ -26,7 +29,7 @@ class ReadingAgainstEngineTest {
     private static final Pattern BOTH = Pattern.compile("(?s).*? is (.*) in the first and (.*) in the second");
 
     /** What an engine has taken of a script, and in what that is read otherwise than the engine has it. */
-    record Outcome(String script, List<String> differences, List<String> leftOut) {}
+    record Outcome(String script, List<String> differences, List<String> leftOut, List<String> again) {}
 
     /** A script of what an engine takes of so many statements. */
     private static List<String> script(RealEngine engine, long seed, int statements) throws SQLException {
@@ -56,15 +59,30 @@ class ReadingAgainstEngineTest {
             }
             String script = String.join(";\n", taken) + ";\n";
             SqlRead read = SqlReader.read(script, engine.dialect());
+            SqlRead live = Catalog.read(connection);
             return new Outcome(
                     script,
-                    SameSchema.differences(
-                                    read.schema(), Catalog.read(connection).schema())
-                            .stream()
-                            .filter(ReadingAgainstEngineTest::isReal)
-                            .toList(),
-                    read.skipped().stream().map(Object::toString).toList());
+                    differences(read.schema(), live.schema()),
+                    read.skipped().stream().map(Object::toString).toList(),
+                    again(engine, live));
         }
+    }
+
+    /** In what the database that the design of one writes differs from it. */
+    private static List<String> again(RealEngine engine, SqlRead live) throws SQLException {
+        try (Connection other = engine.open()) {
+            Reversed design = Reverse.of(live, "live");
+            ScriptRun run = ScriptRun.of(DesignScript.definitions(design.document().mapping(), engine.dialect()), other);
+            return run.refusal().isPresent()
+                    ? List.of(run.refusal().get().toString())
+                    : differences(live.schema(), Catalog.read(other).schema());
+        }
+    }
+
+    private static List<String> differences(Schema one, Schema other) {
+        return SameSchema.differences(one, other).stream()
+                .filter(ReadingAgainstEngineTest::isReal)
+                .toList();
     }
 
     /** To restrict is to take no action, but for when it is looked at; some engines tell the one for the other. */
@@ -89,6 +107,9 @@ class ReadingAgainstEngineTest {
             Outcome outcome = outcome(engine, seed, STATEMENTS);
             assertThat(outcome.differences())
                     .as("seed %d: %s", seed, outcome.script())
+                    .isEmpty();
+            assertThat(outcome.again())
+                    .as("written again, seed %d: %s", seed, outcome.script())
                     .isEmpty();
         }
     }

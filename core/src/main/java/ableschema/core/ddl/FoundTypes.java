@@ -7,6 +7,7 @@ import ableschema.core.schema.Column;
 import ableschema.core.schema.ForeignKey;
 import ableschema.core.schema.Part;
 import ableschema.core.schema.Table;
+import ableschema.core.schema.TableName;
 import ableschema.core.sql.dialect.Ability;
 import ableschema.core.sql.dialect.DialectOption;
 import ableschema.core.types.DataType;
@@ -32,6 +33,9 @@ final class FoundTypes {
     /** Of each width. */
     private static final List<DataType> WHOLE = List.of(
             new DataType.Whole(Short.MAX_VALUE), new DataType.Whole(0), new DataType.Whole(DataType.Whole.LARGEST));
+
+    /** References that lead on further, or in a circle, are left where they are. */
+    private static final int MOST_STEPS = 20;
 
     private final Context context;
     private final Set<SqlType> untold = new HashSet<>();
@@ -164,14 +168,28 @@ final class FoundTypes {
         for (ForeignKey key : draft.foreignKeys) {
             for (int i = 0; i < key.columns().size(); i++) {
                 String name = key.columns().get(i);
-                String target = key.targetColumns().get(i);
-                all.table(key.target())
-                        .flatMap(table -> table.columns.stream()
-                                .filter(each -> each.name().equals(target))
-                                .findFirst())
+                root(all, key.target(), key.targetColumns().get(i), MOST_STEPS)
                         .ifPresent(column -> align(draft, name, column.type()));
             }
         }
+    }
+
+    /** The column in which references that lead on end, in whatever order their tables stand. */
+    private static Optional<Column> root(Draft all, TableName table, String name, int steps) {
+        Optional<DraftTable> target = all.table(table);
+        Optional<Column> column = target.flatMap(each ->
+                each.columns.stream().filter(one -> one.name().equals(name)).findFirst());
+        Optional<ForeignKey> on = target.flatMap(each -> each.foreignKeys.stream()
+                .filter(key -> key.columns().contains(name))
+                .findFirst());
+        return on.isEmpty() || steps == 0
+                ? column
+                : root(
+                                all,
+                                on.get().target(),
+                                on.get().targetColumns().get(on.get().columns().indexOf(name)),
+                                steps - 1)
+                        .or(() -> column);
     }
 
     private void align(DraftTable draft, String name, DataType type) {
