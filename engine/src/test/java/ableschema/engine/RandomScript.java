@@ -113,8 +113,9 @@ final class RandomScript {
             boolean first = i == 0;
             parts.add(first && key == 0 ? numbered(table) : column(table, first && key == 1 ? "PRIMARY KEY" : ""));
         }
-        if (key == 2) {
-            parts.add(constraint("PRIMARY KEY") + " " + list(table, 1 + random.nextInt(2)));
+        String keyed = list(table, 1 + random.nextInt(2));
+        if (key == 2 && isNewKey(table, keyed)) {
+            parts.add(constraint("PRIMARY KEY") + " " + keyed);
         }
         for (int i = random.nextInt(3); i > 0; i--) {
             parts.add(tableConstraint(table));
@@ -186,13 +187,13 @@ final class RandomScript {
         if (in(9) && key.isEmpty() && table.uniques.add(List.of(name))) {
             clauses.add(constraint("UNIQUE"));
         }
-        if (in(7) && key.isEmpty()) {
+        if (in(7) && key.isEmpty() && type.kind() != 'x') {
             clauses.add(constraint("CHECK") + " (" + rule(name, type.kind()) + ")");
         }
-        if (in(10) && !tables.isEmpty()) {
-            clauses.add(references());
+        if (in(10) && !tables.isEmpty() && type.kind() != 'x') {
+            clauses.add(references(type.kind()));
         }
-        if (!key.isEmpty()) {
+        if (!key.isEmpty() && table.uniques.add(List.of(name))) {
             clauses.add(said(key));
         }
         if (engine == RealEngine.MARIADB && in(6)) {
@@ -222,8 +223,18 @@ final class RandomScript {
                 .collect(Collectors.joining(", ", "(", ")"));
     }
 
-    private String references() {
+    /** @param kind of the column that refers, as is that which it refers to */
+    private String references(char kind) {
         Made other = any(tables);
+        List<String> keys = other.uniques.stream()
+                .filter(key -> key.size() == 1)
+                .map(key -> key.get(0))
+                .filter(key ->
+                        other.columns.stream().anyMatch(each -> each.name().equals(key) && each.kind() == kind))
+                .toList();
+        if (keys.isEmpty()) {
+            return said("NOT NULL");
+        }
         String actions = one(
                 "",
                 "",
@@ -231,8 +242,7 @@ final class RandomScript {
                 " on update cascade on delete set null",
                 " ON DELETE RESTRICT",
                 " ON UPDATE NO ACTION");
-        return said("REFERENCES") + " " + other.name
-                + (in(3) ? "" : " (" + other.columns.get(0).name() + ")") + actions;
+        return said("REFERENCES") + " " + other.name + " (" + any(keys) + ")" + actions;
     }
 
     private String tableConstraint(Made table) {
@@ -247,8 +257,16 @@ final class RandomScript {
             default ->
                 tables.isEmpty()
                         ? constraint("CHECK") + " (" + rule(of.name(), of.kind()) + ")"
-                        : constraint("FOREIGN KEY") + " (" + of.name() + ") " + references();
+                        : foreignKey(table, of);
         };
+    }
+
+    private String foreignKey(Made table, Column of) {
+        String references = references(of.kind());
+        boolean itself = of.kind() == 'x' || references.contains("(" + of.name() + ")"); // which nobody means
+        return itself
+                ? constraint("CHECK") + " (" + rule(of.name(), of.kind()) + ")"
+                : constraint("FOREIGN KEY") + " (" + of.name() + ") " + references;
     }
 
     private static boolean isNewKey(Made table, String columns) {
@@ -314,12 +332,12 @@ final class RandomScript {
 
     private Step dropColumn(Made table) {
         Column column = any(table.columns);
+        if (table.columns.size() == 1) {
+            return comment(table);
+        }
         String cascade = engine == RealEngine.POSTGRESQL ? one("", " CASCADE") : "";
-        return new Step(alter(table) + said("DROP COLUMN") + " " + column.name() + cascade, () -> {
-            if (table.columns.size() > 1) {
-                table.columns.remove(column);
-            }
-        });
+        return new Step(
+                alter(table) + said("DROP COLUMN") + " " + column.name() + cascade, () -> table.columns.remove(column));
     }
 
     private Step renameColumn(Made table) {
@@ -401,9 +419,10 @@ final class RandomScript {
     }
 
     private Step addConstraint(Made table) {
+        String columns = list(table, 1);
         return new Step(
-                in(4)
-                        ? alter(table) + "ADD " + constraint("PRIMARY KEY") + " " + list(table, 1)
+                in(4) && isNewKey(table, columns)
+                        ? alter(table) + "ADD " + constraint("PRIMARY KEY") + " " + columns
                         : alter(table) + said("ADD") + " " + tableConstraint(table),
                 () -> {});
     }

@@ -72,9 +72,13 @@ class ReadingAgainstEngineTest {
     private static List<String> again(RealEngine engine, SqlRead live) throws SQLException {
         try (Connection other = engine.open()) {
             Reversed design = Reverse.of(live, "live");
-            ScriptRun run = ScriptRun.of(DesignScript.definitions(design.document().mapping(), engine.dialect()), other);
+            if (!design.differences().isEmpty()) {
+                return List.of(); // what no design holds is told
+            }
+            ScriptRun run =
+                    ScriptRun.of(DesignScript.definitions(design.document().mapping(), engine.dialect()), other);
             return run.refusal().isPresent()
-                    ? List.of(run.refusal().get().toString())
+                    ? List.of(run.refusal().get().reason())
                     : differences(live.schema(), Catalog.read(other).schema());
         }
     }

@@ -253,7 +253,9 @@ final class ColumnReader {
         if (of.atEnd()) {
             throw new Unread("what is computed is missing");
         }
-        Expression<String> value = context.expressions.read(of, table);
+        Expression<String> value = context.is("sqlite") && held instanceof DataType.Decimal decimal
+                ? unrounded(of, decimal.scale())
+                : context.expressions.read(of, table);
         filling = Filling.computed(value);
         if (type.name().isEmpty()) {
             held = ofSources(value);
@@ -262,6 +264,18 @@ final class ColumnReader {
             at.accept("virtual");
             context.option(options, Part.Kind.COLUMN, DialectOption.VIRTUAL, "yes");
         }
+    }
+
+    /** A decimal is rounded to its digits where a design is written, unless its type is kept as it was found. */
+    private Expression<String> unrounded(Cursor of, int scale) {
+        var call = new Cursor(of.tokens(), context.names, of.at(), of.end());
+        boolean rounds = call.accept("round") && call.is('(') && call.closing(call.at()) == call.end() - 1;
+        List<Cursor> parts = rounds ? call.inside().parts() : List.of();
+        if (parts.size() == 2 && parts.get(1).text().equals(String.valueOf(scale))) {
+            return context.expressions.read(parts.get(0), table);
+        }
+        context.option(options, Part.Kind.COLUMN, DialectOption.TYPE, type.text());
+        return context.expressions.read(of, table);
     }
 
     /** Whether what is computed goes on behind a bracket, as in {@code (a + 1) * 2}. */

@@ -76,6 +76,9 @@ final class ExpressionReader {
     /** Whether the database prints some expressions otherwise than they were written. */
     private final boolean foldsWhatItPrints;
 
+    /** Whether LIKE does not look at letter case, whatever the columns are; GLOB does then. */
+    private final boolean noLetterCase;
+
     private final Calls calls;
 
     /** What a function of this dialect with one argument is called in standard SQL. */
@@ -85,6 +88,7 @@ final class ExpressionReader {
         this.dialect = dialect;
         this.doublePipeIsOr = dialect.name().equals("mysql") || dialect.name().equals("mariadb");
         this.calls = new Calls(doublePipeIsOr);
+        this.noLetterCase = dialect.name().equals("sqlite");
         this.foldsWhatItPrints = doublePipeIsOr || dialect.name().equals("h2");
         standard.put("character_length", "char_length");
         String length = dialect.traits().template(StandardFunction.LENGTH);
@@ -123,6 +127,9 @@ final class ExpressionReader {
         items = calls.standard(foldsWhatItPrints ? PrintedForm.of(items, !doublePipeIsOr) : items);
         items = Simplification.of(items, dialect.name().equals("postgresql"), isText);
         boolean isStandard = !or && isStandard(items, isBytes);
+        if (isStandard && noLetterCase) {
+            items = PrintedForm.withLike(items);
+        }
         if (isStandard) {
             items = items.stream().map(this::renamed).toList();
         }
@@ -139,10 +146,13 @@ final class ExpressionReader {
                         case STRING -> item.text().startsWith("'");
                         case NUMBER -> item.text().indexOf('x') < 0;
                         case SYMBOL -> OPERATORS.contains(item.text());
-                        case WORD -> WORDS.contains(item.text()) || call && isKnown(items, i, isBytes);
+                        case WORD ->
+                            WORDS.contains(item.text())
+                                    || call && isKnown(items, i, isBytes)
+                                    || noLetterCase && PrintedForm.isPlainGlob(items, i);
                         case NAME -> false;
                     };
-            if (!good) {
+            if (!good || noLetterCase && item.is("like")) {
                 return false;
             }
         }

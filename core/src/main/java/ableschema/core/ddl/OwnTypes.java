@@ -130,6 +130,9 @@ final class OwnTypes {
         if (type.name().equals("time with time zone")) {
             return h2 ? "time" + digits + " with time zone" : "timetz" + digits + type.array();
         }
+        if (postgresql && type.name().equals("char") && type.has(0)) {
+            return "bpchar" + type.array(); // of any length, where char alone is of one
+        }
         return h2 && type.name().equals("timestamptz") ? "timestamp" + digits + " with time zone" : type.canonical();
     }
 

@@ -19,6 +19,9 @@ final class PrintedForm {
     /** Of a power that nobody writes out nothing is made. */
     private static final Pattern DECIMAL = Pattern.compile("\\d{1,30}(?:\\.\\d{1,30})?(?:[eE][+-]?\\d{1,2})?");
 
+    /** Without the signs that mean something to LIKE, or to GLOB alone. */
+    private static final Pattern PLAIN_GLOB = Pattern.compile("'[^%_\\[\\\\]*'");
+
     private PrintedForm() {}
 
     /** @param plainNumbers whether a number is printed with as many digits as those it is held against */
@@ -82,6 +85,28 @@ final class PrintedForm {
                 i += 2;
             } else {
                 done.add(items.get(i));
+            }
+        }
+        return done;
+    }
+
+    /** Whether a pattern stands here that LIKE has as well where it looks at letter case. */
+    static boolean isPlainGlob(List<Item> items, int place) {
+        return items.get(place).is("glob")
+                && place + 1 < items.size()
+                && PLAIN_GLOB.matcher(items.get(place + 1).text()).matches();
+    }
+
+    /** {@code glob 'A*'} is how LIKE is written where that does not look at letter case. */
+    static List<Item> withLike(List<Item> items) {
+        var done = new ArrayList<Item>();
+        for (int i = 0; i < items.size(); i++) {
+            boolean glob = isPlainGlob(items, i);
+            done.add(glob ? Item.word("like") : items.get(i));
+            if (glob) {
+                String pattern = items.get(i + 1).text().replace('*', '%').replace('?', '_');
+                done.add(new Item(pattern, Kind.STRING, Optional.empty()));
+                i++;
             }
         }
         return done;

@@ -162,7 +162,10 @@ final class TypeMeaning {
                 || type.name().contains("varying")
                 || type.name().equals("text");
         long size = type.number(0);
-        if (type.name().equals("char") && type.has(0) && !isFree()) {
+        if (type.name().equals("char")
+                && type.has(0)
+                && !isFree()
+                && !type.text().equalsIgnoreCase("bpchar")) {
             size = 1;
         }
         if (isFree() && !sized) {

@@ -145,7 +145,8 @@ final class TableWriter {
                 && dialect.understands(column.filling().expression());
         if (computed) {
             boolean stored = !dialect.has(column.options(), DialectOption.VIRTUAL);
-            type = dialect.computed(type, written(column.filling().expression()), base, stored);
+            DataType known = rawType(column).isPresent() ? DataTypes.UNDECIDED : base; // what is found stays as it is
+            type = dialect.computed(type, written(column.filling().expression()), known, stored);
         }
         boolean described =
                 !dialect.can(Ability.DESCRIPTIONS) && !column.comment().isEmpty();
