@@ -2,9 +2,12 @@ package ableschema.core.ddl;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import ableschema.core.reverse.Reverse;
+import ableschema.core.rows.DesignScript;
 import ableschema.core.schema.Table;
 import ableschema.core.sql.dialect.Dialects;
 import java.util.List;
+import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
@@ -68,5 +71,39 @@ class AltersTest {
 
         assertThat(tables.get(1).foreignKeys()).singleElement().satisfies(key -> assertThat(key.targetColumns())
                 .containsExactly(column));
+    }
+
+    /** What its design writes is what was found. */
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            quoteCharacter = '~',
+            textBlock =
+                    """
+            postgresql | create table a (id int primary key, c bpchar) | c  bpchar
+            mariadb | create table a (x varchar(9) primary key, y varchar(9) collate latin1_bin as (x) virtual) | y varchar(9) COLLATE latin1_bin GENERATED ALWAYS AS (x) VIRTUAL
+            sqlite | create table a (t text primary key check (t like 'A%')) | CHECK (t like 'A%')
+            sqlite | create table a (t text primary key check (t glob 'A*' and t not glob '[B]*')) | CHECK (t glob 'A*' and t not glob '[B]*')
+            sqlite | create table a (n int primary key, d decimal(8,2) as (n * 2) stored) | d decimal(8,2) GENERATED ALWAYS AS (n * 2) STORED
+            sqlite | create table a (n int primary key, d decimal(8,2) as (round(n * 2, 2)) stored) | d decimal(8,2) GENERATED ALWAYS AS (round(n * 2, 2)) STORED
+            """)
+    void a_design_writes_what_was_found(String dialect, String script, String line) {
+        SqlRead read = SqlReader.read(script, Dialects.named(dialect).orElseThrow());
+        var document = Reverse.of(read, "found").document();
+
+        assertThat(DesignScript.definitions(document.mapping(), read.dialect()).text())
+                .contains(line);
+    }
+
+    /** A pattern that LIKE has too is one of all databases. */
+    @Test
+    void what_looks_at_letter_case_is_like_elsewhere() {
+        SqlRead read = SqlReader.read(
+                "create table a (t text primary key check (t glob 'A?b*'))",
+                Dialects.named("sqlite").orElseThrow());
+
+        assertThat(read.schema().tables().get(0).checks())
+                .extracting(check -> check.expression().toString())
+                .containsExactly("{t} like 'A_b%'");
     }
 }

@@ -182,7 +182,16 @@ abstract class MySqlFamily extends Dialect {
     @Override
     public String columnEnd(Column column) {
         String comment = column.comment().isEmpty() ? "" : " COMMENT " + text(column.comment());
-        return super.columnEnd(column) + comment;
+        boolean computed =
+                column.filling().isComputed(); // whose collation belongs to the type, before what is computed
+        return super.columnEnd(computed ? column.withoutOption(name() + ".collation") : column) + comment;
+    }
+
+    @Override
+    public String numberedType(Column column, String type) {
+        String collation = column.options().getOrDefault(name() + ".collation", "");
+        boolean computed = column.filling().isComputed() && !collation.isEmpty();
+        return super.numberedType(column, type) + (computed ? " COLLATE " + collation : "");
     }
 
     @Override
