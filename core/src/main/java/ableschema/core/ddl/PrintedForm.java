@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.regex.Pattern;
+import java.util.stream.Stream;
 
 /** Brings expressions into the form in which some databases print them, whatever they were written like. */
 final class PrintedForm {
@@ -71,6 +72,7 @@ final class PrintedForm {
         var done = new ArrayList<Item>();
         for (int i = 0; i < items.size(); i++) {
             boolean remainder = i + 2 < items.size()
+                    && (i == 0 || !bindsAsMuch(items.get(i - 1)))
                     && items.get(i).isValue()
                     && (items.get(i + 1).is("%") || items.get(i + 1).is("mod"))
                     && items.get(i + 2).isValue();
@@ -88,6 +90,13 @@ final class PrintedForm {
             }
         }
         return done;
+    }
+
+    /** Whether what stands before takes its operand first, as in {@code a * b % 2}. */
+    private static boolean bindsAsMuch(Item before) {
+        return before.kind() == Kind.SYMBOL
+                ? Stream.of("*", "/", "%", "^", "||", ".", "-").anyMatch(before::is)
+                : before.is("mod") || before.is("div");
     }
 
     /** Whether a pattern stands here that LIKE has as well where it looks at letter case. */

@@ -45,6 +45,7 @@ class AltersTest {
             mariadb | create table a (b int, c int, index i (b, c)); alter table a drop column b | create table a (c int, index i (c))
             mariadb | create table a (b int, check (not (b = 3))) | create table a (b int, check (b <> 3))
             mariadb | create table a (b int, check (b % 2 = 0), check (mod(b, 3) = 0)) | create table a (b int, check (b mod 2 = 0), check (b mod 3 = 0))
+            mariadb | create table a (b int, c int, check (b + c % 2 = 0)) | create table a (b int, c int, check (b + mod(c, 2) = 0))
             mariadb | create table a (b varchar(9), check (length(b) > 2)) | create table a (b varchar(9), check (octet_length(b) > 2))
             mariadb | create table a (b text(60), c text(100), d blob(100), e long varbinary) | create table a (b tinytext, c text, d tinyblob, e mediumblob)
             mariadb | create table a (b datetime(3) default now()) | create table a (b datetime(3) default current_timestamp(3))
@@ -59,6 +60,15 @@ class AltersTest {
             """)
     void a_script_is_read_as_another(String dialect, String script, String other) {
         assertThat(tables(dialect, script)).isEqualTo(tables(dialect, other));
+    }
+
+    @Test
+    void a_remainder_of_a_product_is_not_that_of_a_factor() {
+        List<Table> tables = tables("mariadb", "create table a (b int, c int, check (b * c % 2 = 0))");
+
+        assertThat(tables.get(0).checks())
+                .extracting(check -> check.expression().toString())
+                .containsExactly("{b} * {c} % 2 = 0");
     }
 
     @ParameterizedTest

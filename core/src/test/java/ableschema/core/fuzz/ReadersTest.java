@@ -81,7 +81,7 @@ class ReadersTest {
                 .filter(line -> !line.isBlank())
                 .toList();
         var mangled = new Mangled(1);
-        int count = 3_000 * TIMES;
+        int count = 1_500 * TIMES;
         List<String> texts = Stream.generate(() -> String.join(
                         "\n",
                         Stream.generate(() -> mangled.text(mangled.one(good)))
