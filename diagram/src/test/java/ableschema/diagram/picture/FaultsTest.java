@@ -30,7 +30,7 @@ class FaultsTest {
     void thirty_designs_of_sixty_entities_have_none_and_hardly_a_verb_finds_no_place() {
         int lines = 0;
         int unnamed = 0;
-        for (long seed = 0; seed < 22; seed++) {
+        for (long seed = 0; seed < 30; seed++) {
             Document document = LargeDesign.of(seed, 60, 6, 80);
             Document placed = Arrangement.of(document).appliedTo(document);
             for (View view : View.values()) {
