@@ -453,7 +453,7 @@ final class AlterReader {
     private void rename(DraftTable table, Cursor at) {
         if (at.accept("to") || at.accept("as")) {
             TableName to = at.qualified();
-            List.copyOf(table.columns).forEach(column -> drawing.keepName(table, column));
+            table.columns.replaceAll(column -> drawing.keepName(table, column));
             context.draft.rename(
                     table, to.namespace().isEmpty() ? new TableName(table.name.namespace(), to.name()) : to);
         } else if (at.acceptAny("constraint", "index", "key")) {
@@ -464,14 +464,10 @@ final class AlterReader {
             }
         } else {
             at.accept("column");
-            String before = table.requireColumn(at.name());
+            String before = at.name();
             at.expect("to");
-            String to = at.name();
-            table.columns.stream()
-                    .filter(column -> column.name().equals(before))
-                    .findFirst()
-                    .ifPresent(column -> drawing.keepName(table, column));
-            context.draft.rename(table, before, to);
+            table.change(before, column -> drawing.keepName(table, column));
+            context.draft.rename(table, before, at.name());
         }
     }
 }

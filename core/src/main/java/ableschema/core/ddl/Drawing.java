@@ -96,13 +96,12 @@ final class Drawing {
     }
 
     /** A sequence keeps its name where that of its column, or of the table, becomes another. */
-    void keepName(DraftTable table, Column column) {
-        if (!context.is("postgresql") || !column.options().containsKey(option(DialectOption.SERIAL))) {
-            return;
+    Column keepName(DraftTable table, Column column) {
+        if (context.is("postgresql") && column.options().containsKey(option(DialectOption.SERIAL))) {
+            String own = own(table, column.name());
+            context.draft.undrawn.putIfAbsent(Sequence.key(own), made(own));
         }
-        String own = own(table, column.name());
-        context.draft.undrawn.putIfAbsent(Sequence.key(own), made(own));
-        table.change(column.name(), any -> elsewhere(any, table));
+        return elsewhere(column, table);
     }
 
     /** A column that is taken over from another table draws from the sequence of that one. */

@@ -313,10 +313,10 @@ final class KeyPhrasings extends SentenceForms {
         int known = said.nouns().leadingLength(whole);
         int space = known > 0 && known < whole.length() ? known : whole.lastIndexOf(' ');
         boolean itsOwn = found.group(2).matches("(?i)(?:its|their) .*");
-        if (known <= 0 && last && !itsOwn) {
-            return attributes.whose(whole);
+        if (known <= 0 && !itsOwn) {
+            return last ? attributes.whose(whole) : Optional.empty();
         }
-        return space < 0 || known <= 0 && !last && !itsOwn
+        return space < 0
                 ? Optional.empty()
                 : newlyIdentified(
                         whole.substring(0, space),

@@ -4,7 +4,6 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
-import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 
@@ -37,8 +36,6 @@ final class MeasurePhrasings extends SentenceForms {
     private static final List<String> BORN =
             List.of("date of birth", "birth date", "birthday", "birthdate", "year of birth");
 
-    private static final Pattern VERB = Pattern.compile(" (last|take|weigh|cost)s? ", Pattern.CASE_INSENSITIVE);
-
     private final SaidNouns said;
     private final SaidAttributes attributes;
 
@@ -58,9 +55,9 @@ final class MeasurePhrasings extends SentenceForms {
                 "(?:an? |each |every |all )?(.+?) (last|take|weigh|cost)s? (" + NUMBER + ")(?: (\\p{L}+))? by default",
                 m -> preset(m.group(1), m.group(2), m.group(3), m.group(4)));
         form(
-                "(?:an? |each |every |all )?(.+?) " + may + "(?:last|take|weigh|cost)s? (?:either )?(?:" + NUMBER
-                        + "(?:, " + NUMBER + ")*,? or " + NUMBER + ") (\\p{L}+)",
-                m -> oneOf(m.group(1), m.matcher().group(), m.group(2)));
+                "(?:an? |each |every |all )?(.+?) " + may + "(last|take|weigh|cost)s? (?:either )?(" + NUMBER + "(?:, "
+                        + NUMBER + ")*,? or " + NUMBER + ") (\\p{L}+)",
+                m -> oneOf(m.group(1), m.group(2), m.group(3), m.group(4)));
         form(
                 "(?:an? |each |every |all )?(.+?) " + may + "(?:is|are|be) " + BOUNDS
                         + " (\\p{L}+) (long|wide|high|tall|deep|heavy|old)",
@@ -76,16 +73,15 @@ final class MeasurePhrasings extends SentenceForms {
     }
 
     /** "Appointments last 20, 40 or 60 minutes." */
-    private Optional<Phrasing> oneOf(String noun, String sentence, String unit) {
-        Matcher verb = VERB.matcher(sentence);
-        if (!ClauseCheck.isUnit(unit) || !verb.find()) {
+    private Optional<Phrasing> oneOf(String noun, String verb, String list, String unit) {
+        if (!ClauseCheck.isUnit(unit)) {
             return Optional.empty();
         }
         String one = said.one(noun);
-        String measure = MEASURED.get(verb.group(1).toLowerCase(Locale.ROOT));
+        String measure = MEASURED.get(verb.toLowerCase(Locale.ROOT));
         String name = attributes.of(one, measure).orElse(measure + " in " + unit.toLowerCase(Locale.ROOT));
         String values = Pattern.compile(NUMBER)
-                .matcher(sentence.substring(verb.end()))
+                .matcher(list)
                 .results()
                 .map(value -> Quoted.of(value.group()))
                 .collect(Collectors.joining(", "));

@@ -34,10 +34,6 @@ final class PlainWording {
             "(?=(?:at (?:most|least)|exactly|one|two|three|four|five|six|seven|eight|nine|ten|\\d+|many|several|any number|no more|up to|more than) )";
 
     private static final List<Plainer> PLAINER = List.of(
-            plainer(
-                    "it|they|he|she",
-                    "\\b(date|time|day|year|place) (?:when |where |on which |at which |in which )?(?:it|they|he|she) (\\p{L}+ed)(?=,| and |\\.?$)",
-                    "$1 $2"),
             plainer("another", "\\b(be|is|are) (?:an?|the) (\\p{L}+ (?:of|in|at|for|on|to)) (?=another )", "$1 $2 "),
             plainer(
                     "hierarchy|tree",
@@ -58,8 +54,8 @@ final class PlainWording {
                     "a $1 unique "),
             plainer(
                     "it|they|he|she",
-                    "\\b(date|time|day|year|place) (?:when |where |on which |at which |in which )?(?:it|they|he|she) (?:was|were|is|are) (\\p{L}+)(?=,| and |\\.?$)",
-                    "$1 $2"),
+                    "\\b(date|time|day|year|place) (?:when |where |on which |at which |in which )?(?:it|they|he|she) (?:(?:was|were|is|are) (\\p{L}+)|(\\p{L}+ed))(?=,| and |\\.?$)",
+                    "$1 $2$3"),
             plainer("only", "(?<=\\b(?:is|are)) only (?=(?:on|in|at|by|for|of|from|with|to|\\p{L}+ed) )", " "),
             plainer(
                     "mandatory|required|compulsory|obligatory",

@@ -90,21 +90,12 @@ final class SaidAttributes {
     }
 
     private Optional<Meant> named(String noun, String attribute) {
-        String spoken = Nouns.inSentence(SaidNouns.bare(attribute));
-        String bare = said.isPlural(noun) && said.isPlural(spoken) && !isOfOwner(noun, spoken)
-                ? said.one(spoken)
-                : SaidNouns.bare(attribute);
+        String bare = SaidNouns.bare(attribute);
         String name = said.entity(noun)
                 .flatMap(owner -> known(owner, bare))
                 .map(Nouns::listed)
-                .orElseGet(() -> Nouns.listed(bare));
+                .orElseGet(() -> Nouns.listed(said.isPlural(noun) && said.isPlural(bare) ? said.one(bare) : bare));
         return Optional.of(new Meant(said.one(noun), name));
-    }
-
-    private boolean isOfOwner(String noun, String attribute) {
-        return said.entity(noun)
-                .flatMap(owner -> owner.body().attribute(attribute))
-                .isPresent();
     }
 
     /**
