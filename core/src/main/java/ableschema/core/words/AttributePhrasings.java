@@ -221,6 +221,9 @@ final class AttributePhrasings {
                 || members.isEmpty()) {
             return Optional.empty();
         }
+        if (members.size() > 1 && !heading && !EACH.matcher(has.group(1)).lookingAt() && areThings(members)) {
+            return things(said.one(has.group(1)), members);
+        }
         String only = members.get(0);
         boolean articles = members.stream().anyMatch(SaidNouns::hasArticle);
         if (members.size() == 1 && !heading && !storing) {
@@ -239,6 +242,25 @@ final class AttributePhrasings {
         }
         Matcher modal = MODAL.matcher(has.group(1));
         return modal.matches() ? attributes(modal.group(1), list, true) : attributes(has.group(1), list);
+    }
+
+    /** "Rooms have chairs and tables": several each, of what is not known by its nature. */
+    private boolean areThings(List<String> members) {
+        return members.stream()
+                .allMatch(each -> !SaidNouns.hasArticle(each)
+                        && each.matches("\\p{L}+(?: \\p{L}+)?\\.?")
+                        && said.isPlural(each)
+                        && !FEATURE.matcher(said.one(each).replaceFirst(".* ", ""))
+                                .matches());
+    }
+
+    private Optional<Phrasing> things(String owner, List<String> members) {
+        var related = new ReadAs(members.stream()
+                .map(each -> "Each " + owner + " has any number of " + said.many(each) + ".")
+                .toList());
+        return members.stream().anyMatch(said::isEntity)
+                ? Optional.of(related)
+                : Optional.of(new Phrasing.Either(List.of(related, said(owner, members, Stream.empty()))));
     }
 
     /** "Has a number of pieces": how many there are, or a number that is known of it. */
@@ -291,7 +313,7 @@ final class AttributePhrasings {
                 sentences.add(related.get());
                 continue;
             }
-            String item = SaidItem.item(optional ? "optional " + member : member);
+            String item = asKnown(owner, SaidItem.item(optional ? "optional " + member : member));
             String name = Quoted.masked(item).replaceFirst("[:(].*", "");
             if (NUMBERED.matcher(name).find()
                     || SENTENCE.matcher(" " + name + " ").find()) {
@@ -309,6 +331,19 @@ final class AttributePhrasings {
                             sentences.stream()))));
         }
         return Optional.of(said(owner, items, sentences.stream()));
+    }
+
+    private static final Pattern IN_UNIT = Pattern.compile("([^(:\\[]+) in (\\p{L}+)( \\(.*)");
+
+    /** "A length between 2 and 5 metres" where a length is known of each: it is that one. */
+    private String asKnown(String owner, String item) {
+        Matcher measured = IN_UNIT.matcher(item);
+        boolean known = measured.matches()
+                && said.entity(owner)
+                        .filter(entity ->
+                                entity.body().attribute(measured.group(1)).isPresent())
+                        .isPresent();
+        return known ? measured.group(1) + measured.group(3) : item;
     }
 
     private static ReadAs said(String owner, List<String> items, Stream<String> others) {

@@ -1,5 +1,6 @@
 package ableschema.core.words;
 
+import ableschema.core.design.Cardinality;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -55,15 +56,20 @@ final class ClauseCheck {
 
     private static final Set<String> UNITS = Set.of(
             ("kg kgs g t tonne tonnes ton tons km m cm mm metre metres digit digits character characters letter letters meter meters litre litres l ml hour hours minute minutes "
-                            + "second seconds percent euro euros dollar dollars cent cents point points star stars credit credits pound pounds degrees kilogram kilograms gram grams kilometre kilometres mile miles")
+                            + "second seconds percent euro euros dollar dollars cent cents point points star stars credit credits pound pounds degrees kilogram kilograms gram grams kilometre kilometres mile miles"
+                            + " millimetre millimetres centimetre centimetres millimeters centimeters millilitre millilitres hectolitre hectolitres milligram milligrams"
+                            + " gallon gallons hectare hectares acre acres watt watts kilowatt kilowatts volt volts amps hertz decibels knots")
                     .split(" "));
+
+    private static final Pattern NUMBERED =
+            Pattern.compile("(?:\\p{L}+ )+(?:number|code|name|title|id|password|postcode)", CASE);
 
     /** These may be things of their own: a plant is in bloom in several months. */
     private static final Set<String> PERIODS = Set.of(
             "day", "days", "week", "weeks", "month", "months", "year", "years", "night", "nights", "season", "seasons");
 
     private static final Pattern VALUE = Pattern.compile(
-            "(?:(?:positive|negative|whole|decimal|real|round) )?(?:numbers?|text|string|integers?|decimals?|boolean|names?|quantit(?:y|ies)"
+            "(?:(?:positive|negative|whole|decimal|real|round) )?(?:numbers?|text|string|integers?|decimals?|boolean|names?|quantit(?:y|ies)|grades?|scores?|remarks?|status(?:es)?|descriptions?|heights?|widths?|weights?|ages?"
                     + "|(?:\\p{L}+ )?(?:amounts?|sums?|prices?|money|dates?|times?|percentages?|durations?))",
             CASE);
 
@@ -130,6 +136,11 @@ final class ClauseCheck {
             return Optional.of(new Phrasing.Refused(
                     "is it an attribute? Say: Each " + clause.subject() + " has " + clause.object(), clause.object()));
         }
+        if (isValue(clause.object(), clause.cardinality()) && !said.isEntity(clause.object())) {
+            return Optional.of(new Phrasing.Refused(
+                    "is it an attribute? Say: Each " + clause.subject() + " has " + said.one(clause.object()),
+                    clause.object()));
+        }
         if (isMeasure(clause)) {
             return Optional.of(new Phrasing.Refused(
                     "a measure is no entity. Say what is measured and how far it may go, as in: Each "
@@ -181,6 +192,23 @@ final class ClauseCheck {
         return UNITS.contains(small) || PERIODS.contains(small);
     }
 
+    private static final Set<String> NO_PART_OF_NAME =
+            Set.of("percent point points star stars credit credits digit digits character characters letter letters"
+                    .split(" "));
+
+    /** A name with what it is measured in, as in "length in metres"; as it is where a word is no unit that a name has. */
+    static String inUnit(String name, String unit) {
+        String small = unit.toLowerCase(Locale.ROOT);
+        boolean has = !isUnit(small) || NO_PART_OF_NAME.contains(small) || name.contains(" in ");
+        return has || name.toLowerCase(Locale.ROOT).endsWith(small) ? name : name + " in " + unit;
+    }
+
+    /** Whether a noun tells of a value, such as a date, a price or one policy number; several phone numbers may be things. */
+    static boolean isValue(String noun, Cardinality many) {
+        return VALUE.matcher(noun).matches()
+                || many.max() == 1 && NUMBERED.matcher(noun).matches();
+    }
+
     /** Whether a word stands for something said elsewhere. */
     static boolean isPointing(String word) {
         return POINTING.matcher(word).matches();
@@ -197,7 +225,7 @@ final class ClauseCheck {
                 PERIODS.contains(noun) && LASTING.matcher(clause.verb()).matches();
         boolean value = VALUE.matcher(noun).matches();
         return (value || lasting || UNITS.contains(noun) || AGE.matcher(noun).matches())
-                && said.entity(clause.object()).isEmpty();
+                && !said.isEntity(clause.object());
     }
 
     /** What stands where an entity is expected, and is none. */

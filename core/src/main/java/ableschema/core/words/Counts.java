@@ -229,6 +229,11 @@ final class Counts {
         }
     }
 
+    /** Whether a word, in small letters, is one of {@link #WORDS}. */
+    static boolean isNumber(String word) {
+        return NUMBERS.contains(word) || TENS.containsKey(word);
+    }
+
     /** A number in figures or as one of {@link #WORDS}. */
     static int number(String text) {
         Integer tens = TENS.get(text.toLowerCase(Locale.ROOT));

@@ -31,6 +31,12 @@ final class DeletionPhrasings extends SentenceForms {
                         + "|goes|go|disappears?|vanish(?:es)?)(?: too| as well| also| with (?:it|them)| along with it| along)?",
                 m -> action(m.group(1), m.group(2), "cascade"));
         form(
+                "(?:(?:if|when) )?(?:(?:we|you|they) )?(?:delete|remove) (?:an?|the|one) (.+?)(?:,| and|, and| then)? "
+                        + ITS
+                        + "(.+?) (?:goes|go|disappears?|vanish(?:es)?|(?:is|are) " + GONE
+                        + ")(?: too| as well| also| with (?:it|them))?",
+                m -> action(m.group(1), m.group(2), "cascade"));
+        form(
                 "(?:deleting|removing) (?:an?|the|one) (.+?) (?:also )?(?:deletes|removes) (?:also )?" + ITS + "(.+)",
                 m -> action(m.group(1), m.group(2), "cascade"));
         form(

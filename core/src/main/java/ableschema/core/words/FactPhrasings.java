@@ -38,6 +38,11 @@ final class FactPhrasings extends SentenceForms {
     private static final Pattern STATE =
             Pattern.compile("(?:in|on|out of|under|not|over the) \\p{L}+", Pattern.CASE_INSENSITIVE);
 
+    /** "Is stored in barrels or tanks". */
+    private static final Pattern PLACED = Pattern.compile(
+            "\\p{L}+(?:ed|en|wn|ept|eld|old|ade|ent|ut) (?:in|on|at|by|to|from|for|with|of|into|under) .*",
+            Pattern.CASE_INSENSITIVE);
+
     /** A kind is called by no more words than these. */
     private static final int MOST_WORDS = 3;
 
@@ -99,11 +104,19 @@ final class FactPhrasings extends SentenceForms {
                                 && (said.isPlural(m.group(2)) || said.isUncounted(m.group(2)))
                         ? kindsOf(m.group(2), m.group(1))
                         : Optional.empty());
-        form(
-                "(?:all |every |each |an? |the )?(.+?) (?:is|are) (\\p{L}[\\p{L}, -]*,? or \\p{L}[\\p{L} -]*)",
-                m -> areKinds(m.group(1), SaidNouns.members(m.group(2).replaceAll("(?i),? or ", ", ")))
-                        ? kindsOf(m.group(1), m.group(2))
-                        : Optional.empty());
+        form("(?:all |every |each |an? |the )?(.+?) (?:is|are) (\\p{L}[\\p{L}, -]*,? or \\p{L}[\\p{L} -]*)", m -> {
+            List<String> members = SaidNouns.members(m.group(2).replaceAll("(?i),? or ", ", "));
+            Optional<String> placed =
+                    members.stream().filter(PLACED.asMatchPredicate()).findFirst();
+            if (!areKinds(m.group(1), members)) {
+                return Optional.empty();
+            }
+            return placed.isEmpty()
+                    ? kindsOf(m.group(1), m.group(2))
+                    : refused(
+                            "\"" + placed.get()
+                                    + "\" is a piece of a sentence; say of each what it has to do with it, in a sentence of its own");
+        });
         form(
                 "(?:an? |the )?(\\p{L}[\\p{L} -]*?) is ((?:an?|one) \\p{L}.* (?:of|that|who|which|where|in which|for) .*)",
                 m -> definition(m.group(1), m.group(2)));

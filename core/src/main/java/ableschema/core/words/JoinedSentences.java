@@ -203,7 +203,9 @@ final class JoinedSentences {
             Function<String, Optional<Phrasing>> reading) {
         String text = SaidNouns.withoutStops(sentence);
         Matcher and = AND.matcher(Quoted.masked(text));
-        Optional<SaidClause> first = and.find() ? clause.apply(text.substring(0, and.start())) : Optional.empty();
+        boolean two = Quoted.masked(text).indexOf(';') >= 0;
+        Optional<SaidClause> first =
+                and.find() && !two ? clause.apply(text.substring(0, and.start())) : Optional.empty();
         if (first.isEmpty()) {
             return Optional.empty();
         }

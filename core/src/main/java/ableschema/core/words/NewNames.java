@@ -15,10 +15,10 @@ final class NewNames {
 
     private static final String BEGINNINGS =
             "against|among|around|behind|below|beneath|beside|beyond|despite|except|into|onto|toward|towards|through|throughout|underneath|upon|via|and|or|but|two|three|four|most|many|several|every|each|its|their|this|these|such|either|both|not|never|no|only|all|some|any|if|when|while|until|unless|because|so|than|for|in|on|at|by|with|without"
-                    + "|from|to|of|about|per|during|before|after|an?|the|as|be|been|is|are|has|have|can|may|must|it|they|there";
+                    + "|how|why|what|where|whether|from|to|of|about|per|during|before|after|an?|the|as|be|been|is|are|has|have|can|may|must|it|they|there";
     private static final String WITHIN =
             "and|or|but|between|who|which|whose|that|each|every|if|when|because|so|than|is|are|has|have|can|may|must|once|twice|an?|the|our|like"
-                    + "|such|never|always|within|also|together|too|still|already|often|sometimes|usually|(?:at|of at) (?:least|most)|exactly|up to";
+                    + "|how|why|what|where|whether|gets|goes|comes|such|never|always|within|also|together|too|still|already|often|sometimes|usually|(?:at|of at) (?:least|most)|exactly|up to";
 
     /** In the name of an entity; an attribute may be called "address line 2". */
     private static final Pattern ENTITY = Pattern.compile(
@@ -27,8 +27,9 @@ final class NewNames {
             Pattern.CASE_INSENSITIVE);
 
     private static final Pattern ATTRIBUTE = Pattern.compile(
-            "(?:" + BEGINNINGS + ") .*|.* (?:" + WITHIN + "|it|they|he|she|we|was|were|did|does) .*|.* (?:" + WITHIN
-                    + "|it|them|him|her)|\\d+ .*|.* \\d+ .*|(?:whole|entire) \\p{L}+",
+            "(?:" + BEGINNINGS + ") .*|.* (?:" + WITHIN
+                    + "|it|they|he|she|we|was|were|did|does|one|two|three|four|five|six|seven|eight|nine|ten|several|many|multiple) .*|.* (?:"
+                    + WITHIN + "|it|them|him|her|later|earlier|ago)|\\d+ .*|.* \\d+ .*|(?:whole|entire) \\p{L}+",
             Pattern.CASE_INSENSITIVE);
 
     /** What is said of a name and is none: "a licence number, unique and secret". */
@@ -44,6 +45,8 @@ final class NewNames {
     /** One end of a period or a way. */
     private static final Pattern END = Pattern.compile(
             "(?:from|to|until) (?:date|day|time|year|month|place|city|station|page)", Pattern.CASE_INSENSITIVE);
+
+    private static final int MOST_WORDS = 4;
 
     private NewNames() {}
 
@@ -65,7 +68,7 @@ final class NewNames {
 
     /** A verb goes with one, as in "each hive stands in", and holds no other noun with its article. */
     private static final Pattern VERB = Pattern.compile(
-            "(?!.* (?:an?|the|each|every|any|and|or|one|two|who|which|that|must|may|can) )(?:\\p{L}+s|was|had)(?: [\\p{L}\\d'’-]+){0,5}",
+            "(?!.* (?:an?|the|each|every|any|and|or|one|two|who|which|that|must|may|can) |.* (?:hows?|why|where|when|what|whether)(?: |$)|.* (?:by|for|of|without|after|before|while) \\p{L}+ing(?: |$))(?:\\p{L}+s|was|had)(?: [\\p{L}\\d'’-]+){0,5}",
             Pattern.CASE_INSENSITIVE);
 
     /** What would be a verb or a role, and is none. */
@@ -88,6 +91,25 @@ final class NewNames {
                 .findFirst();
     }
 
+    /** An entity has a name of few words; "each wine tasted" and "an allergy of patients" speak of the wines and patients that are known. */
+    private static boolean isTold(Design before, String name) {
+        int last = name.lastIndexOf(' ');
+        int of = name.indexOf(" of ");
+        Nouns nouns = Nouns.of(before);
+        return name.split(" ").length > MOST_WORDS
+                || name.indexOf(',') >= 0
+                || last > 0
+                        && name.endsWith("ed")
+                        && nouns.entity(name.substring(0, last)).isPresent()
+                || of > 0 && isSeveral(nouns, name.substring(of + " of ".length()));
+    }
+
+    private static boolean isSeveral(Nouns nouns, String noun) {
+        return nouns.entity(noun)
+                .filter(known -> !known.name().equalsIgnoreCase(noun))
+                .isPresent();
+    }
+
     private static Optional<String> odd(Design before, Entity now) {
         Stream<String> entity = before.entity(now.id()).isPresent() ? Stream.empty() : Stream.of(now.name());
         Stream<String> attributes = now.body().attributes().stream()
@@ -95,7 +117,8 @@ final class NewNames {
                 .map(Attribute::name)
                 .filter(name -> !END.matcher(name).matches());
         return Stream.concat(
-                        entity.filter(name -> ENTITY.matcher(name).matches()
+                        entity.filter(name -> isTold(before, name)
+                                || ENTITY.matcher(name).matches()
                                 || TOLD.matcher(name).matches()),
                         attributes.filter(name -> ATTRIBUTE.matcher(name).matches()
                                 || TOLD.matcher(name).matches()))

@@ -353,7 +353,8 @@ public final class Nouns {
         singulars.removeIf(
                 singular -> singular.isBlank() || !plural.of(singular).equalsIgnoreCase(noun));
         singulars.remove(noun);
-        if (hissing && singulars.size() > 1) { // "avalanches" is of avalanche, as there is no avalanch
+        // "avalanches" is of avalanche, as there is no avalanch, and "doses" of dose
+        if ((hissing || lower.endsWith("oses")) && singulars.size() > 1) {
             singulars.sort(
                     Comparator.comparing(one -> !EnglishWords.has(small(one.substring(one.lastIndexOf(' ') + 1)))));
         }

@@ -172,7 +172,8 @@ public final class Phrasings {
             "(?i).* (?:has|have|is|are|be|of) (?:exactly |at most |up to |always )*\\w+ (?:letter|digit|character|sign)s?(?: long)?\\.?");
 
     /** The entity that a sentence tells something of, in the singular and small letters; empty where none is made by it. */
-    Optional<String> subject(String sentence) {
+    Optional<String> subject(String text) {
+        String sentence = Contractions.inFull(text);
         if (OF_SIGNS.matcher(sentence).matches()
                 || COMPARES.matcher(Quoted.masked(sentence)).lookingAt()) {
             return Optional.empty();
@@ -202,6 +203,11 @@ public final class Phrasings {
     public Phrasing of(String text) {
         String sentence =
                 tidied(text.strip().replace('’', '\'').replace('“', '"').replace('”', '"'));
+        String full = Contractions.inFull(sentence);
+        if (!full.equals(sentence)) {
+            Phrasing spelt = of(full);
+            return spelt instanceof Phrasing.AsItStands ? Phrasing.ReadAs.of(full) : spelt;
+        }
         Matcher between = OPTION_BETWEEN.matcher(Quoted.masked(sentence));
         if (between.matches()) {
             // options are said of both clauses, and stand behind them
@@ -345,7 +351,8 @@ public final class Phrasings {
         String masked = Quoted.masked(sentence);
         boolean several = JoinedSentences.isIn(masked)
                 || TWO_OBJECTS.matcher(masked).matches()
-                || TWO_PLACES.matcher(masked).matches();
+                || TWO_PLACES.matcher(masked).matches()
+                || masked.indexOf(':') < 0 && (relations.isOfValue(sentence) || relations.isOfMeasure(sentence));
         return isCanonical(masked) && !several
                 ? Optional.of(Phrasing.ReadAs.of(Character.toUpperCase(sentence.charAt(0))
                         + sentence.substring(1).replaceFirst("\\.*$", ".")))

@@ -78,10 +78,22 @@ final class PlainWording {
                     "^" + WE + " " + KEEP + " " + COUNTED
                             + "(.+?) (?:per|for (?:each|every)) (?!(?:hour|day|week|month|year|season)\\b)(\\p{L}+(?: \\p{L}+)?)(?=\\.?$)",
                     "Each $2 has $1"),
+            plainer(
+                    "come|comes",
+                    "\\bcomes? in (?:several |different |various )?(size|colour|color|weight|length|width|grade|flavour|flavor|format|version)s?:? (?=[^:()]*,[^:()]* (?:or|and) )([^:()]*?),? (?:or|and) (\\p{L}[^,:()]*?|\\d[^,:()]*?)(?=\\.?$)",
+                    "have a $1: $2 or $3"),
+            plainer(
+                    "loads|lots|plenty|tons|dozens",
+                    "\\b(?:loads|lots|plenty|tons|dozens|a lot) of (?=\\p{L})",
+                    "many "),
+            plainer(
+                    "going|running|open",
+                    "(?<=\\p{L}) (?:going|running|open) (?:at once|at the same time|at a time)(?=\\.?$)",
+                    ""),
             plainer("different", "\\ba different (?=\\p{L})", "a "),
             plainer(
-                    "gets|get|receives|receive|given",
-                    "\\b(?:gets?|receives?|is given|are given) (?=(?:an? |its |their )(?:own |unique )*(?:\\p{L}+ )?(?:number|code|name|id|label|title|date|status|password|colour|color)\\b)",
+                    "gets|get|receives|receive|given|carries|carry|bears|bear|shows|show",
+                    "\\b(?:gets?|receives?|is given|are given|carry|carries|bears?|shows?) (?=(?:an? |its |their )(?:own |unique )*(?:\\p{L}+ )?(?:number|code|name|id|label|title|date|status|password|colour|color)\\b)",
                     "has "),
             plainer(
                     "it",
@@ -332,8 +344,8 @@ final class PlainWording {
                     "$1, and a $3 $4"),
             plainer(
                     "each",
-                    "(?<=\\b(?:many|several|multiple|more|any number of|\\d) )(\\p{L}+(?: \\p{L}+)?),? each (?:with|having) (?:(?:its|their|his|her|an?) (?:own )?)?(\\p{L}.*)",
-                    "$1, and all $1 have a $2"),
+                    "\\b((?:has|have|contains?|includes?|consists? of|(?:made|composed) (?:up )?of|comprises?|divided into|split into|there (?:is|are)) (?:(?:one or|at least|up to|exactly) )?(?:many|several|multiple|more|any number of|\\d+|one|two|three|four|five|ten) )(\\p{L}+(?: \\p{L}+)?),? each (?:with|having) (?:(?:its|their|his|her|an?) (?:own )?)?(\\p{L}.*)",
+                    "$1$2, and all $2 have a $3"),
             plainer(
                     "if|once|when|after",
                     ",? and,? (?:if|once|when|after) \\p{L}+(?: \\p{L}+)?, (?:an? |the )?(?=\\S)",

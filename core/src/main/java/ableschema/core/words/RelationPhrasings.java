@@ -106,6 +106,12 @@ final class RelationPhrasings {
                     "\"" + forth.get().subject() + "\" is known of something, and is no thing of its own",
                     forth.get().subject()));
         }
+        if (!two && isOfItself(forth.get(), clauses)) {
+            return Optional.of(new Phrasing.Refused(
+                    "each " + forth.get().subject() + " to itself? If another is meant, say: another "
+                            + forth.get().subject(),
+                    forth.get().subject()));
+        }
         if (two && isHowMany(forth.get(), back.get()) && options.isEmpty()) {
             return Optional.of(ReadAs.of("E"
                     + forth.get()
@@ -154,6 +160,13 @@ final class RelationPhrasings {
         return !said.isEntity(noun) && said.ownerOf(List.of(noun)).isPresent();
     }
 
+    /** "A label has to be put on the label", where something else was meant. */
+    private static boolean isOfItself(SaidClause clause, String sentence) {
+        return clause.object().equals(clause.subject())
+                && sentence.toLowerCase(Locale.ROOT)
+                        .endsWith(" the " + clause.object().toLowerCase(Locale.ROOT));
+    }
+
     /** Where the options in brackets at the end begin. */
     private static int options(String sentence) {
         Matcher options = OPTIONS.matcher(Quoted.masked(sentence));
@@ -171,6 +184,15 @@ final class RelationPhrasings {
         return known
                 ? Optional.empty()
                 : clause(SaidNouns.withoutStops(sentence.strip())).flatMap(check::misnamed);
+    }
+
+    /** "Is held on one date", where nothing is said to be called so. */
+    boolean isOfValue(String sentence) {
+        Optional<Found> count = Counts.find(Quoted.masked(sentence), 0);
+        String noun = count.map(found ->
+                        SaidNouns.withoutStops(sentence.substring(found.end()).strip()))
+                .orElse("");
+        return count.isPresent() && ClauseCheck.isValue(noun, count.get().cardinality()) && !said.isEntity(noun);
     }
 
     /** Whether a sentence counts what something is measured in: "lasts 30 minutes". */

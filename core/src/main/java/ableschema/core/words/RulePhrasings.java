@@ -129,40 +129,40 @@ final class RulePhrasings extends SentenceForms {
     private void bounds() {
         form(
                 "(.+?) " + BE + " (?:always )?(?:between|from) " + NUMBER + UNIT + " (?:and|to) " + NUMBER + UNIT,
-                m -> attributes.fact(m.group(1), "between " + number(m.group(2)) + " and " + number(m.group(3))));
+                m -> bounded(m, "between " + number(m.group(2)) + " and " + number(m.group(3))));
         form(
                 "(.+?s) (?:go|run) from " + NUMBER + UNIT + " (?:up )?to " + NUMBER + UNIT,
-                m -> attributes.fact(m.group(1), "between " + number(m.group(2)) + " and " + number(m.group(3))));
+                m -> bounded(m, "between " + number(m.group(2)) + " and " + number(m.group(3))));
         form(
                 "(.+?) " + BE + " (?:always )?" + COMPARED + " " + NUMBER + UNIT,
-                m -> attributes.fact(m.group(1), comparison(m.group(2)) + " " + number(m.group(3))));
+                m -> bounded(m, comparison(m.group(2)) + " " + number(m.group(3))));
         form(
                 "(.+?) " + BE + " (?:always )?" + COMPARED + " " + NUMBER + UNIT + " (?:and|but) " + COMPARED + " "
                         + NUMBER + UNIT,
-                m -> attributes.fact(
-                        m.group(1),
+                m -> bounded(
+                        m,
                         comparison(m.group(2)) + " " + number(m.group(3)) + "; " + comparison(m.group(4)) + " "
                                 + number(m.group(5))));
         form(
                 "(.+?) " + BE + " (?:always )?(?:between|from) " + NUMBER + UNIT + " (?:and|to) " + NUMBER + UNIT
                         + ",? and " + NUMBER + UNIT + " by default",
-                m -> attributes.fact(
-                        m.group(1),
+                m -> bounded(
+                        m,
                         "between " + number(m.group(2)) + " and " + number(m.group(3)) + "; default "
                                 + number(m.group(4))));
         form(
                 "(.+?) " + BE + " (?:always )?" + NUMBER + UNIT
                         + " or (more|greater|higher|above|less|fewer|lower|below)",
-                m -> attributes.fact(
-                        m.group(1),
+                m -> bounded(
+                        m,
                         (m.group(3).matches("(?i)more|greater|higher|above") ? "at least " : "at most ")
                                 + number(m.group(2))));
         form(
                 "(.+?) (?:can't|can ?not|must not|may not|mustn't|should not) (?:(?:be|go|fall|drop|rise|get) (above|over|more than|greater than|below|under|less"
                         + " than)|(exceed)) "
                         + NUMBER + UNIT,
-                m -> attributes.fact(
-                        m.group(1),
+                m -> bounded(
+                        m,
                         (m.group(2).matches("(?i)below|under|less than") ? "at least " : "at most ")
                                 + number(m.group(4))));
         form(
@@ -180,7 +180,7 @@ final class RulePhrasings extends SentenceForms {
                 m -> typed(m.group(1), m.group(2), comparison(m.group(3)) + " " + number(m.group(4))));
         form(
                 "(.+?) (?:must|has to|should) exceed " + NUMBER + UNIT,
-                m -> attributes.fact(m.group(1), "greater than " + number(m.group(2))));
+                m -> bounded(m, "greater than " + number(m.group(2))));
         form(
                 "(.+?) (must|has to|should|must not|may not|cannot|can't) (exceed|precede|follow) (?:the |its )?(\\p{L}.*)",
                 m -> compared(m.group(1), m.group(2), ORDERS.get(m.group(3).toLowerCase(Locale.ROOT)), m.group(4)));
@@ -192,6 +192,17 @@ final class RulePhrasings extends SentenceForms {
         form(
                 "(.+?) (?:must be|is|are|has to be|have to be) (?:mandatory|required|compulsory|obligatory|needed|always (?:given|known|present))(?: for (?:an? |each |every |all )?(\\p{L}[\\p{L} ]*))?",
                 m -> m.matcher().group(2) == null ? attributes.needed(m.group(1)) : neededFor(m.group(2), m.group(1)));
+    }
+
+    private static final Pattern LAST_UNIT =
+            Pattern.compile(".*\\d (\\p{L}+)(?:,? and .* by default)?\\.?", Pattern.CASE_INSENSITIVE);
+
+    /** What is measured is called by its unit too, where it is not known of yet: "length in metres". */
+    private Optional<Phrasing> bounded(Cut cut, String flag) {
+        Matcher unit = LAST_UNIT.matcher(cut.text());
+        return unit.matches()
+                ? attributes.fact(cut.group(1), flag, unit.group(1))
+                : attributes.fact(cut.group(1), flag);
     }
 
     private Optional<Phrasing> typed(String phrase, String kind, String bound) {

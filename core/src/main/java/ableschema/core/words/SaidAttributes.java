@@ -149,6 +149,15 @@ final class SaidAttributes {
         return measured.size() == 1 ? Optional.of(measured.get(0)) : Optional.empty();
     }
 
+    /** A fact about an attribute that is measured; the unit is part of the name of one that is not known yet. */
+    Optional<Phrasing> fact(String phrase, String flag, String unit) {
+        return meant(phrase)
+                .filter(meant -> of(meant.owner(), meant.attribute()).isEmpty())
+                .<Phrasing>map(meant -> ReadAs.of("Each " + meant.owner() + " has "
+                        + ClauseCheck.inUnit(meant.attribute(), unit) + " (" + flag + ")."))
+                .or(() -> fact(phrase, flag));
+    }
+
     /**
      * A fact about one attribute, of the entity that is named or of the only one that has it.
      *

@@ -79,7 +79,7 @@ final class SaidItem {
     private static final Pattern SIGNS_BEFORE =
             Pattern.compile("(\\d{1,4}|" + Counts.WORDS + ")-" + SIGNS + " (\\p{L}[\\p{L} ]*)", CASE);
 
-    private static final String BOUND = "(-?\\d+(?:\\.\\d+)?)(?: [\\p{L}%°/³²]+)?";
+    private static final String BOUND = "(-?\\d+(?:\\.\\d+)?)(?: ([\\p{L}%°/³²]+))?";
 
     private static final Pattern RANGE = Pattern.compile(
             "(\\p{L}[\\p{L}\\d -]*?)(?: of)?,? (?:from|between) " + BOUND + " (?:to|and) " + BOUND, CASE);
@@ -260,7 +260,8 @@ final class SaidItem {
     private static String bounded(String item) {
         Matcher range = RANGE.matcher(item);
         if (range.matches()) {
-            return range.group(1) + " (between " + range.group(2) + " and " + range.group(3) + ")";
+            return inUnit(range.group(1), range.group(5)) + " (between " + range.group(2) + " and " + range.group(4)
+                    + ")";
         }
         Matcher limit = LIMIT.matcher(item);
         if (!limit.matches()) {
@@ -273,7 +274,11 @@ final class SaidItem {
                     case "more than" -> "greater than";
                     default -> limit.group(2).toLowerCase(Locale.ROOT);
                 };
-        return limit.group(1) + " (" + sign + " " + limit.group(3) + ")";
+        return inUnit(limit.group(1), limit.group(4)) + " (" + sign + " " + limit.group(3) + ")";
+    }
+
+    private static String inUnit(String name, String unit) {
+        return unit == null ? name : ClauseCheck.inUnit(name, unit);
     }
 
     /** "Code char(4)" says its type without a colon; a connection string is a name. */

@@ -32,6 +32,15 @@ final class SentencesOfLine {
         return apart(line, HALF);
     }
 
+    private static final Pattern ANOTHER = Pattern.compile(
+            "; |, and (?=(?:an?|each|every) \\p{L}+(?: \\p{L}+)? (?:has|have|belongs|is|runs|must) )(?![^(;]*\\))",
+            Pattern.CASE_INSENSITIVE);
+
+    /** What may be sentences of their own, each about something else: "Each hall has rows, and each row has seats." */
+    static List<Found> ofSubjects(String line) {
+        return apart(line, ANOTHER);
+    }
+
     private static List<Found> apart(String line, Pattern between) {
         String masked = Quoted.masked(line);
         var found = new ArrayList<Found>();

@@ -41,6 +41,7 @@ public final class SpokenLine {
         var phrasings = new Phrasings(Design.EMPTY);
         return ShortNouns.withoutShort(text.lines()
                 .flatMap(line -> SentencesOfLine.of(line).stream())
+                .flatMap(sentence -> SentencesOfLine.ofSubjects(sentence.text()).stream())
                 .flatMap(sentence ->
                         phrasings.subject(sentence.text()).map(noun -> Map.entry(noun, sentence.text())).stream())
                 .toList());
@@ -106,7 +107,7 @@ public final class SpokenLine {
                 understood.add(one);
             }
             asSaid = asSaid && heard.readAs().isEmpty();
-            String first = heard.readAs().isEmpty() ? each.text().strip() : String.join(" ", heard.readAs());
+            String first = heard.readAs().isEmpty() ? withStop(each.text().strip()) : String.join(" ", heard.readAs());
             List<String> ways =
                     Stream.concat(Stream.of(first), heard.others().stream()).toList();
             readings = goingOn(readings, ways);
@@ -122,6 +123,10 @@ public final class SpokenLine {
                 all,
                 asSaid ? List.of() : readings.get(0),
                 readings.stream().skip(1).map(said -> String.join(" ", said)).toList());
+    }
+
+    private static String withStop(String sentence) {
+        return sentence.endsWith(".") ? sentence : sentence + ".";
     }
 
     /** Each of what was said before with each way to go on, the likeliest first; of many a few. */
@@ -217,6 +222,15 @@ public final class SpokenLine {
                     text.length(),
                     "read as «" + String.join(" ", sentences) + "», but \"" + odd.get()
                             + "\" is a piece of a sentence; say the rest in a sentence of its own, or put the name between quotes");
+        }
+        Optional<String> swallowed = SwallowedWords.in(text, sentences, Nouns.of(design));
+        if (swallowed.isPresent()) {
+            int at = Math.max(0, text.toLowerCase(Locale.ROOT).indexOf(swallowed.get()));
+            return new Understanding.NotUnderstood(
+                    at,
+                    at + swallowed.get().length(),
+                    "read as «" + String.join(" ", sentences) + "», which makes nothing of \"" + swallowed.get()
+                            + "\"; say that in a sentence of its own");
         }
         String name = edits.get(edits.size() - 1).name();
         return new Understanding.Understood(
