@@ -92,8 +92,8 @@ final class PlainWording {
                     ""),
             plainer("different", "\\ba different (?=\\p{L})", "a "),
             plainer(
-                    "gets|get|receives|receive|given|carries|carry|bears|bear|shows|show",
-                    "\\b(?:gets?|receives?|is given|are given|carry|carries|bears?|shows?) (?=(?:an? |its |their )(?:own |unique )*(?:\\p{L}+ )?(?:number|code|name|id|label|title|date|status|password|colour|color)\\b)",
+                    "gets|get|receives|receive|given|carries|carry|bears|bear|shows|show|need|needs|require|requires",
+                    "\\b(?:gets?|receives?|is given|are given|carry|carries|bears?|shows?|(?<!we )(?<!you )(?<!they )(?<!also )(?:needs?|requires?)) (?=(?:an? |its |their )(?:own |unique )*(?:\\p{L}+ )?(?:number|code|name|id|label|title|date|status|password|colour|color|value|amount|price)\\b)",
                     "has "),
             plainer(
                     "it",
