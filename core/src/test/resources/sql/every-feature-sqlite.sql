@@ -146,6 +146,7 @@ CREATE TABLE tool (
     CHECK (lent_from is null or lent_until is null or lent_until >= lent_from),
   CONSTRAINT tool_maker_check
     CHECK (length(maker) > 1 and lower(maker) <> 'none'),
+  CHECK (length(full_name) <= 60),
   CONSTRAINT tool_lies_on_shelf
     FOREIGN KEY (shelf_row_letter, shelf_no)
     REFERENCES shelf (row_letter, shelf_no) ON DELETE SET NULL,

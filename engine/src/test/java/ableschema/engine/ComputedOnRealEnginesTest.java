@@ -1,6 +1,7 @@
 package ableschema.engine;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import ableschema.core.design.Attribute;
 import ableschema.core.design.Row;
@@ -12,6 +13,7 @@ import ableschema.core.sql.Shortfalls;
 import ableschema.core.sql.dialect.Ability;
 import ableschema.core.types.TypedValue;
 import java.sql.Connection;
+import java.sql.SQLException;
 import java.util.List;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
@@ -79,6 +81,38 @@ class ComputedOnRealEnginesTest {
                             .as("%s: %s of row %s", engine, attribute.name(), no)
                             .isEqualTo(comparable(attribute, shown));
                 }
+            }
+        }
+    }
+
+    /** The first row is taken, and what is computed of each of the others is beyond its column. */
+    @ParameterizedTest
+    @EnumSource
+    void what_comes_out_beyond_its_column_is_refused_as_the_program_says(RealEngine engine) throws Exception {
+        Document document = Said.read(
+                "Each crate has no: whole (key), pieces: whole, weight: decimal 8,2, mark: text 20.",
+                "Each crate has [thousandfold]: whole, [heavy]: decimal 8,2, [twice]: text 10.",
+                "The thousandfold of each crate is computed from pieces * 1000.",
+                "The heavy of each crate is computed from weight * 100.",
+                "The twice of each crate is computed from mark || mark.");
+        String header = "no,pieces,weight,mark\n";
+        Document taken = Said.filled(document, "Crate", header + "1,2147483,1.25,abcde\n");
+        assertThat(RowJudge.judge(taken.design())).isEmpty();
+        try (Connection connection = engine.open()) {
+            var script = DesignScript.withRows(taken.mapping(), engine.dialect());
+            assertThat(ScriptRun.of(script, connection).refusal()).isEmpty();
+            for (String row : List.of("2,2147484,1.25,abcde", "2,1,99999.00,abcde", "2,1,1.25,abcdefg")) {
+                assertThat(RowJudge.judge(Said.filled(document, "Crate", header + row + "\n")
+                                .design()))
+                        .as(row)
+                        .isNotEmpty();
+                String values = row.replaceFirst(",([a-z]+)$", ",'$1'");
+                assertThatThrownBy(() -> Said.run(
+                                connection, "INSERT INTO crate (no, pieces, weight, mark) VALUES (" + values + ")"))
+                        .as("%s: %s", engine, row)
+                        .isInstanceOfSatisfying(SQLException.class, e -> assertThat(Refusals.isOfRule(e))
+                                .as("%s: %s", engine, e.getMessage())
+                                .isTrue());
             }
         }
     }

@@ -206,7 +206,7 @@ final class FoundTypes {
 
     private Column settled(DraftTable draft, Table table, Column column, SqlType found) {
         boolean numbered = column.identity().isPresent();
-        if (!numbered && !column.filling().isComputed() && !draft.checks.isEmpty()) {
+        if (!numbered && !draft.checks.isEmpty()) {
             List<Table.CheckConstraint> unnamed = unnamed(draft, column);
             if (!unnamed.isEmpty()) {
                 for (DataType candidate : candidates(column, unnamed)) {
@@ -303,8 +303,11 @@ final class FoundTypes {
     private List<Table.CheckConstraint> holding(
             DraftTable draft, Column column, DataType type, List<Table.CheckConstraint> unnamed) {
         var holding = new ArrayList<Table.CheckConstraint>();
-        for (String condition :
-                context.dialect.holding(type, context.dialect.column(column.name()), column.nullable())) {
+        String name = context.dialect.column(column.name());
+        List<String> conditions = column.filling().isComputed()
+                ? context.dialect.holdingComputed(type, name)
+                : context.dialect.holding(type, name, column.nullable());
+        for (String condition : conditions) {
             Expression<String> wanted = context.expression(condition, draft::column);
             Optional<Table.CheckConstraint> there = unnamed.stream()
                     .filter(check -> check.expression().equals(wanted))

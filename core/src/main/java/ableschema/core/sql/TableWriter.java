@@ -90,6 +90,11 @@ final class TableWriter {
                         table.part(Kind.COLUMN, column.name()),
                         List.of("CHECK (" + dialect.column(column.name()) + " IS NOT NULL)")));
             }
+            if (isComputed(column) && rawType(column).isEmpty()) {
+                conditions(column, schema.resolved(column.type()))
+                        .forEach(condition -> elements.add(new Element(
+                                table.part(Kind.COLUMN, column.name()), List.of("CHECK (" + condition + ")"))));
+            }
         }
         for (ForeignKey key : table.foreignKeys()) {
             if (inside.test(key)) {
@@ -141,8 +146,7 @@ final class TableWriter {
         DataType base = schema.resolved(column.type());
         String type = dialect.numberedType(column, rawType(column).orElseGet(() -> writtenType(column, base)));
         String clauses = clauses(column, base);
-        boolean computed = column.filling().isComputed()
-                && dialect.understands(column.filling().expression());
+        boolean computed = isComputed(column);
         if (computed) {
             boolean stored = !dialect.has(column.options(), DialectOption.VIRTUAL);
             DataType known = rawType(column).isPresent() ? DataTypes.UNDECIDED : base; // what is found stays as it is
@@ -159,6 +163,11 @@ final class TableWriter {
                 clauses,
                 described ? List.of("-- " + SqlWriter.onOneLine(column.comment())) : List.of(),
                 computed || isHeldAlready(column) ? List.of() : conditions(column, base));
+    }
+
+    private boolean isComputed(Column column) {
+        return column.filling().isComputed()
+                && dialect.understands(column.filling().expression());
     }
 
     /** A number that is the row's own, or a type as it was found, needs no conditions. */
@@ -189,7 +198,11 @@ final class TableWriter {
         if (domain.isPresent() && dialect.can(Ability.DOMAINS)) {
             return List.of();
         }
-        var conditions = new ArrayList<>(dialect.holding(base, dialect.column(column.name()), column.nullable()));
+        String name = dialect.column(column.name());
+        var conditions = new ArrayList<>(
+                isComputed(column)
+                        ? dialect.holdingComputed(base, name)
+                        : dialect.holding(base, name, column.nullable()));
         domain.map(DomainType::check)
                 .filter(check -> check.isPresent() && dialect.understands(check))
                 .ifPresent(check -> conditions.add(written(check.map(value -> column.name()))));

@@ -230,6 +230,11 @@ public abstract class Dialect implements Cloneable {
         return List.of();
     }
 
+    /** Conditions that hold what is computed to the type of its column, in which it is as it comes out. */
+    public List<String> holdingComputed(DataType base, String column) {
+        return base instanceof DataType.OneOf ? holding(base, column, true) : List.of();
+    }
+
     // Values
 
     /** A value as a literal; an empty Optional gives NULL. A value that does not fit its type stands as a text. */

@@ -162,6 +162,13 @@ final class Sqlite extends Dialect {
                 : base.accept(new SqliteChecks(this, column, nullable));
     }
 
+    @Override
+    public List<String> holdingComputed(DataType base, String column) {
+        return types == Holding.LOOSE
+                ? super.holdingComputed(base, column)
+                : new SqliteChecks(this, column, true).ofComputed(base);
+    }
+
     List<String> usualHolding(DataType base, String column) {
         return super.holding(base, column, true);
     }

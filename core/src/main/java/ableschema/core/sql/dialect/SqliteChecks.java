@@ -25,6 +25,29 @@ final class SqliteChecks implements DataType.Visitor<List<String>> {
                 : "typeof(" + column + ") IN ('" + listed + (nullable ? "', 'null" : "") + "')";
     }
 
+    /** How far a value may go; of what kind it is, the expression says. */
+    List<String> ofComputed(DataType base) {
+        if (base instanceof DataType.Whole whole && whole.widest() != Long.MAX_VALUE) {
+            return List.of(range(whole));
+        }
+        boolean bounded = base instanceof DataType.Text || base instanceof DataType.OneOf;
+        return base instanceof DataType.Decimal decimal
+                ? List.of(below(decimal))
+                : bounded ? base.accept(this) : List.of();
+    }
+
+    private String range(DataType.Whole type) {
+        return column + " BETWEEN " + type.lowest() + " AND " + type.widest();
+    }
+
+    private String below(DataType.Decimal type) {
+        // beyond 15 digits its numbers are not exact, so that more could not be told apart
+        int whole = type.precision() - type.scale();
+        int digits = Math.min(whole, 300);
+        return "abs(" + column + ") < "
+                + (whole > 15 ? "1e" + digits : BigInteger.TEN.pow(digits).toString());
+    }
+
     @Override
     public List<String> undecided() {
         return List.of();
@@ -38,9 +61,7 @@ final class SqliteChecks implements DataType.Visitor<List<String>> {
     @Override
     public List<String> whole(DataType.Whole type) {
         // SQLite keeps eight bytes whatever the type; of as many nothing has to be asked
-        long most = type.widest();
-        String range = most == Long.MAX_VALUE ? "" : " AND " + column + " BETWEEN " + type.lowest() + " AND " + most;
-        return List.of(isOf("integer") + range);
+        return List.of(isOf("integer") + (type.widest() == Long.MAX_VALUE ? "" : " AND " + range(type)));
     }
 
     @Override
@@ -50,12 +71,8 @@ final class SqliteChecks implements DataType.Visitor<List<String>> {
 
     @Override
     public List<String> decimal(DataType.Decimal type) {
-        // beyond 15 digits its numbers are not exact, so that more could not be told apart
-        int whole = type.precision() - type.scale();
         String round = type.scale() == 0 ? "" : " AND " + column + " = round(" + column + ", " + type.scale() + ")";
-        String limit = BigInteger.TEN.pow(Math.min(whole, 300)).toString();
-        return List.of((type.scale() == 0 ? isOf("integer") : isOf("integer", "real") + round) + " AND abs(" + column
-                + ") < " + (whole > 15 ? "1e" + Math.min(whole, 300) : limit));
+        return List.of((type.scale() == 0 ? isOf("integer") : isOf("integer", "real") + round) + " AND " + below(type));
     }
 
     @Override
