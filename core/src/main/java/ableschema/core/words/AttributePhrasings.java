@@ -24,6 +24,9 @@ final class AttributePhrasings {
     /** Not a heading with what is known of it, but what a thing may be: "a material (wood, glass or metal)". */
     private static final Pattern VALUES = Pattern.compile("(?:an?|the) .* \\([^)]* or [^,)]+\\)?\\.?");
 
+    /** The end of a list: "a kind (car, lorry, bus)". */
+    private static final Pattern ITEM = Pattern.compile("(?:an? |its |their |the )\\p{Ll}.*\\(.*");
+
     private static final Pattern HAS = Pattern.compile(
             "(.+?) (?:also )?(has|have|must have|should have|(?:is|are) (?:described|recorded|noted|registered|stored|listed) (?:by|with))(:?) (.+)",
             CASE);
@@ -63,6 +66,10 @@ final class AttributePhrasings {
 
     private static final Pattern NUMBER_OF =
             Pattern.compile("(?:the|a) (?:total )?number of \\p{L}+(?: \\p{L}+)?", CASE);
+
+    /** "A number of beds between 1 and 6" is a number, as it has bounds. */
+    private static final Pattern NUMBER_WITHIN = Pattern.compile(
+            NUMBER_OF.pattern() + ",? (?:of )?(?:between|from|at most|at least|no more than|up to) -?\\d.*", CASE);
 
     /** "States a quantity". */
     private static final Pattern VALUED = Pattern.compile(
@@ -105,6 +112,7 @@ final class AttributePhrasings {
                             && !SaidNouns.members(cut.group(2)).stream().allMatch(SaidItem::isFlag)
                             && !VALUES.matcher(cut.group(1) + " (" + cut.group(2))
                                     .matches()
+                            && !ITEM.matcher(sentence).matches()
                             && (Character.isUpperCase(cut.group(1).charAt(0))
                                     || SaidNouns.members(cut.group(2)).size() > 1));
             if (found.isPresent()) {
@@ -211,6 +219,9 @@ final class AttributePhrasings {
                 !has.group(2).toLowerCase(Locale.ROOT).matches("has|have|must have|should have|(?:is|are) .*");
         if (TOLD.matcher(Quoted.masked(has.group(1))).find() || masked.startsWith("to ")) {
             return Optional.empty(); // "not all of them have to be": no attribute is spoken of
+        }
+        if (members.size() == 1 && NUMBER_WITHIN.matcher(members.get(0)).matches()) {
+            return attributes(has.group(1), list);
         }
         if (members.size() == 1 && NUMBER_OF.matcher(members.get(0)).matches() && !heading) {
             return numberOf(has.group(1), members.get(0));
@@ -371,7 +382,8 @@ final class AttributePhrasings {
             "(?:at most|at least|no more than|no less than|up to|greater than|more than|less than|between|from) -?[\\d.,]+(?: (?:and|to) -?[\\d.,]+)?",
             CASE);
 
-    private static final Pattern PRESET = Pattern.compile("(?:-?[\\d.]+|\\p{L}+) by default", CASE);
+    private static final Pattern PRESET =
+            Pattern.compile("(?:-?[\\d.]+|\\p{L}+) by default|default (?:-?[\\d.]+|\\p{L}+)", CASE);
 
     private static final Pattern MARK = Pattern.compile("unique|secret|personal|optional|required|mandatory", CASE);
 

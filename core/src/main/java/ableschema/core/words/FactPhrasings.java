@@ -34,9 +34,10 @@ final class FactPhrasings extends SentenceForms {
     private static final Pattern OF_A_KIND =
             Pattern.compile("(?:an? )?(\\p{L}+(?: \\p{L}+)?) (?:who|that|which) .*", Pattern.CASE_INSENSITIVE);
 
-    /** "In repair". */
-    private static final Pattern STATE =
-            Pattern.compile("(?:in|on|out of|under|not|over the) \\p{L}+", Pattern.CASE_INSENSITIVE);
+    /** "In repair" is one, "in the store" a place. */
+    private static final Pattern NO_STATE = Pattern.compile(
+            "(?!(?:in|on|out of|under|not|over the) \\p{L}+$)(?:in|on|at|out|under|over|with|by|for|to|from) .*|.* by default",
+            Pattern.CASE_INSENSITIVE);
 
     /** "Is stored in barrels or tanks". */
     private static final Pattern PLACED = Pattern.compile(
@@ -195,7 +196,7 @@ final class FactPhrasings extends SentenceForms {
                 .noneMatch(each -> SaidNouns.hasArticle(each)
                         || said.isPlural(each)
                         || said.entity(each).isPresent()
-                        || each.contains(" ") && !STATE.matcher(each).matches());
+                        || NO_STATE.matcher(each).matches());
         return states
                 ? either(general, members)
                 : Optional.of(new ReadAs(members.stream()

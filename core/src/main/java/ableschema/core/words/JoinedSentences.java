@@ -176,9 +176,9 @@ final class JoinedSentences {
         for (int tried = 0; may && tried < MOST_PLACES && next.find(); tried++) {
             String first = sentence.substring(0, next.start());
             // said as freely as the first: "each row has seats" lists no attributes behind "a hall has rows"
-            String second = first.regionMatches(true, 0, "each ", 0, 5)
-                    ? sentence.substring(next.end())
-                    : sentence.substring(next.end()).replaceFirst("(?i)^(?:each|every) ", "A ");
+            String rest = sentence.substring(next.end());
+            boolean each = first.regionMatches(true, 0, "each ", 0, 5);
+            String second = ofFirst(first, each ? rest : rest.replaceFirst("(?i)^(?:each|every) ", "A "));
             if (!together.test(first, second)) {
                 Optional<Phrasing> left = reading.apply(first + ".").filter(JoinedSentences::isRead);
                 Optional<Phrasing> right =
@@ -189,6 +189,23 @@ final class JoinedSentences {
             }
         }
         return Optional.empty();
+    }
+
+    private static final Pattern HAVING = Pattern.compile(
+            "(?:an?|each|every|all|the)? ?(\\p{L}+(?: \\p{L}+)?) (?:has|have) (.*)", Pattern.CASE_INSENSITIVE);
+
+    private static final Pattern THAT_ONE = Pattern.compile(
+            "(?:the|its|their) (\\p{L}+(?: \\p{L}+)?)(?= (?:is|are|must|can|may|cannot|can't|defaults|lies|has)\\b)",
+            Pattern.CASE_INSENSITIVE);
+
+    /** "Each line has a price, and the price defaults to 0" speaks of the price of a line. */
+    private static String ofFirst(String first, String second) {
+        Matcher having = HAVING.matcher(Quoted.masked(first));
+        Matcher that = THAT_ONE.matcher(second);
+        boolean same = having.matches()
+                && that.lookingAt()
+                && (having.group(2) + " ").matches("(?i).*\\b" + Pattern.quote(that.group(1)) + "\\b.*");
+        return same ? "The " + that.group(1) + " of a " + having.group(1) + second.substring(that.end()) : second;
     }
 
     /**

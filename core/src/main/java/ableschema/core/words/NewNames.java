@@ -34,7 +34,7 @@ final class NewNames {
 
     /** What is said of a name and is none: "a licence number, unique and secret". */
     private static final Pattern TOLD = Pattern.compile(
-            "(?:certain|same|unique|mandatory|required|corresponding|respective|different|various|following) .*"
+            "(?:certain|same|unique|mandatory|required|corresponding|respective|different|various|following|default) .*"
                     + "|.* (?:additionally|respectively|directly|currently|regularly|automatically|possibly|optionally|immediately|separately|individually)"
                     + "|unique|secret|optional|required|mandatory|personal|it|they|them|one|none|others?|same|all|any|both",
             Pattern.CASE_INSENSITIVE);

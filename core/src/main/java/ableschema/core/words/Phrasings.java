@@ -51,8 +51,10 @@ public final class Phrasings {
             "(?is)(each [^;()]+?) (\\((?:(?:first |second )?on |called |first as |second as )[^()]*\\))(; *each [^;()]+?)\\.?");
 
     /** "Each result belongs to one test and one patient." */
-    private static final Pattern TWO_OBJECTS = Pattern.compile(
-            "(?i)each [^;:]* (?:exactly |at least |at most )?(?:one|\\d+) \\p{L}+(?: \\p{L}+)?,? and (?:exactly |at least |at most )?(?:one|\\d+) \\p{L}+(?: \\p{L}+)?\\.?");
+    private static final Pattern TWO_OBJECTS =
+            Pattern.compile("(?i)each [^;:]* (?:exactly |at least |at most )?(?:\\d+|" + Counts.WORDS
+                    + ") \\p{L}+(?: \\p{L}+)?,? and (?:exactly |at least |at most )?(?:\\d+|" + Counts.WORDS
+                    + ") \\p{L}+(?: \\p{L}+){0,2}\\.?");
 
     private static final Pattern IDENTIFIED =
             Pattern.compile("each .* is identified by its (.*?)\\.?", Pattern.CASE_INSENSITIVE);
@@ -203,7 +205,7 @@ public final class Phrasings {
     public Phrasing of(String text) {
         String sentence =
                 tidied(text.strip().replace('’', '\'').replace('“', '"').replace('”', '"'));
-        String full = Contractions.inFull(sentence);
+        String full = said.withoutPieces(Contractions.inFull(sentence));
         if (!full.equals(sentence)) {
             Phrasing spelt = of(full);
             return spelt instanceof Phrasing.AsItStands ? Phrasing.ReadAs.of(full) : spelt;

@@ -45,6 +45,10 @@ final class PlainWording {
                     "\\b(an?|its|their) (\\p{L}+(?: \\p{L}+)?),? (?:which|that) (?:is|can be|may be|must be)(?: either| one of)?:? (\\p{L}+(?: \\p{L}+)?(?:, \\p{L}+(?: \\p{L}+)?)+,? or \\p{L}+(?: \\p{L}+)?)(?=\\.?$)",
                     "$1 $2 ($3)"),
             plainer(
+                    "or",
+                    "\\b(an?|its|their) (\\p{L}+(?: \\p{L}+)?)(?: of|:) (\\p{L}+(?: \\p{L}+)?(?:, \\p{L}+(?: \\p{L}+)?)+,? or \\p{L}+(?: \\p{L}+)?)(?=\\.?$)",
+                    "$1 $2 ($3)"),
+            plainer(
                     "more|several",
                     "\\b(one|two|three|four|five|\\d+) ((?:(?!or)\\p{L}+ )?(?!or\\b)\\p{L}+) or (more|several)(?=\\.?$)",
                     "$1 or $3 $2"),
@@ -344,7 +348,7 @@ final class PlainWording {
                     "$1, and a $3 $4"),
             plainer(
                     "each",
-                    "\\b((?:has|have|contains?|includes?|consists? of|(?:made|composed) (?:up )?of|comprises?|divided into|split into|there (?:is|are)) (?:(?:one or|at least|up to|exactly) )?(?:many|several|multiple|more|any number of|\\d+|one|two|three|four|five|ten) )(\\p{L}+(?: \\p{L}+)?),? each (?:with|having) (?:(?:its|their|his|her|an?) (?:own )?)?(\\p{L}.*)",
+                    "\\b((?:has|have|contains?|includes?|consists? of|(?:made|composed) (?:up )?of|comprises?|divided into|split into|there (?:is|are)) (?:(?:one or|at least|up to|exactly) )?(?:(?:many|several|multiple|more|any number of|\\d+|one|two|three|four|five|ten) )?)(\\p{L}+(?: \\p{L}+)?),? each (?:with|having) (?:(?:its|their|his|her|an?) (?:own )?)?(\\p{L}.*)",
                     "$1$2, and all $2 have a $3"),
             plainer(
                     "if|once|when|after",

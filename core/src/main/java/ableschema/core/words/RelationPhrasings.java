@@ -303,7 +303,7 @@ final class RelationPhrasings {
     private boolean isHowMany(SaidClause first, SaidClause second) {
         return first.open()
                 && second.subject().equals(first.subject())
-                && second.verb().equalsIgnoreCase("has")
+                && (second.verb().equalsIgnoreCase("has") || second.verb().equals(first.verb()))
                 && said.one(second.object()).equals(said.one(first.object()))
                 && !second.subject().equals(said.one(second.object()));
     }

@@ -34,7 +34,7 @@ final class SaidItem {
 
     /** "Email unique", "code char(8) primary key", "price decimal(5,2) not null default 12.50". */
     private static final Pattern MARKED = Pattern.compile(
-            "(\\p{L}[^()]*?(?:\\(\\d[^()]*\\)[^()]*?)?),?(?<! (?:is|are|be)) (unique|secret|personal|optional|nullable|null|not null|required|mandatory|(?:primary )?key|default (?:-?[\\d.]+|\\p{L}+))",
+            "(\\p{L}[^()]*?(?:\\([^()]*\\)[^()]*?)?),?(?<! (?:is|are|be)) (unique|secret|personal|optional|nullable|null|not null|required|mandatory|(?:primary )?key|default (?:-?[\\d.]+|\\p{L}+))",
             CASE);
 
     /** "Minute (1 to 120)". */

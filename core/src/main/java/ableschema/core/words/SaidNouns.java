@@ -12,6 +12,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
+import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
 
@@ -153,6 +154,20 @@ final class SaidNouns {
         return !noun.isEmpty()
                 && nouns.entity(noun).isEmpty()
                 && design.plural().of(noun).equals(noun);
+    }
+
+    private static final Pattern PIECES =
+            Pattern.compile("\\b(?:piece|item|unit)s? of (\\p{L}+)\\b", Pattern.CASE_INSENSITIVE);
+
+    /** "Each piece of equipment" is each equipment, where equipment is known of. */
+    String withoutPieces(String sentence) {
+        Matcher pieces = PIECES.matcher(sentence);
+        return pieces.replaceAll(of -> {
+            boolean uncounted = nouns.entity(of.group(1))
+                    .filter(known -> design.plural().of(known.name()).equals(known.name()))
+                    .isPresent();
+            return uncounted ? of.group(1) : of.group();
+        });
     }
 
     Optional<Entity> entity(String phrase) {

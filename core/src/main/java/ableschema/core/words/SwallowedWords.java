@@ -48,7 +48,8 @@ final class SwallowedWords {
             Pattern.CASE_INSENSITIVE);
 
     /** "A capacity of at least 100 seats", "a hall's". */
-    private static final Pattern COUNTED = Pattern.compile("(?<=\\d )\\p{L}+|\\p{L}+'s? ", Pattern.CASE_INSENSITIVE);
+    private static final Pattern COUNTED =
+            Pattern.compile("(?<=\\d )\\p{L}+|\\p{L}+'s? |\\b(?:piece|item|unit)s? (?=of )", Pattern.CASE_INSENSITIVE);
 
     /** "A shelf of a cellar" is a shelf, where it is known what these have to do with each other. */
     private static final Pattern OF_WHOLE =
