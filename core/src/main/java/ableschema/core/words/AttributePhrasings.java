@@ -382,8 +382,8 @@ final class AttributePhrasings {
             "(?:at most|at least|no more than|no less than|up to|greater than|more than|less than|between|from) -?[\\d.,]+(?: (?:and|to) -?[\\d.,]+)?",
             CASE);
 
-    private static final Pattern PRESET =
-            Pattern.compile("(?:-?[\\d.]+|\\p{L}+) by default|default (?:-?[\\d.]+|\\p{L}+)", CASE);
+    private static final Pattern PRESET = Pattern.compile(
+            "(?:(?:which|that) is )?(?:-?[\\d.]+|\\p{L}+) by default|default (?:-?[\\d.]+|\\p{L}+)", CASE);
 
     private static final Pattern MARK = Pattern.compile("unique|secret|personal|optional|required|mandatory", CASE);
 

@@ -16,7 +16,7 @@ final class Contractions {
                     "(?<=\\p{L})'s (?=(?:an?|always|never|either|usually|only|not|also|one of|for|in|on|at|by|with|from|under|made|done|run|kept|held) "
                             + "|\\p{L}+(?:ed|en|wn) (?:by|in|on|at|to|from|for|with|of|into) )",
                     " is "),
-            spelt("\\b(that|it|there|he|she)'s (?=\\S)", "$1 is "),
+            spelt("\\b(that|it|there|he|she|who)'s (?=\\S)", "$1 is "),
             spelt("\\b(they|we|you)'re (?=\\S)", "$1 are "),
             spelt("\\b(they|we|you|I)'ve (?=\\S)", "$1 have "),
             spelt("(?<=\\p{L})'ll (?=\\S)", " will "));

@@ -26,8 +26,29 @@ final class EnglishWords {
     private static final Set<String> COMMON = new HashSet<>();
     private static final Set<String> RARE = new HashSet<>();
 
-    /** Of crafts, and too rare for the list. */
-    private static final Set<String> PARTICIPLES = Set.of("hewn", "mown", "sawn", "shorn");
+    /** Of crafts, and too rare for the list, and what is written with a capital. */
+    private static final Set<String> OTHERS = Set.of(
+            "hewn",
+            "mown",
+            "sawn",
+            "shorn",
+            "monday",
+            "tuesday",
+            "wednesday",
+            "thursday",
+            "friday",
+            "saturday",
+            "sunday",
+            "january",
+            "february",
+            "april",
+            "june",
+            "july",
+            "august",
+            "september",
+            "october",
+            "november",
+            "december");
 
     /** A name that is no word stands in many sentences of a text, and is held against hundreds of words. */
     private static final Map<String, Optional<String>> MEANT = new ConcurrentHashMap<>();
@@ -54,7 +75,7 @@ final class EnglishWords {
 
     /** Whether it is a word of English, common or rare; of words too short to be told nothing is known. */
     static boolean has(String small) {
-        return COMMON.contains(small) || RARE.contains(small) || PARTICIPLES.contains(small);
+        return COMMON.contains(small) || RARE.contains(small) || OTHERS.contains(small);
     }
 
     /** The common word that was meant, where this is none and one slip of the fingers away from it. */

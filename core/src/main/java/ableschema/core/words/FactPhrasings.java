@@ -80,6 +80,11 @@ final class FactPhrasings extends SentenceForms {
     }
 
     private void kinds() {
+        form(
+                "(?:an? |each |every |the |all )?(.+?) (?:is|are|can be|may be) (?:either )?(\\p{L}+) or not",
+                m -> said.isEntity(m.group(1))
+                        ? readAs("Each " + said.one(m.group(1)) + " has " + m.group(2) + ": yes/no.")
+                        : Optional.empty());
         form("(.+?) (?:is|are) either (.+)", m -> kindsOf(m.group(1), m.group(2)));
         form(
                 "(?:all |every |each |an? |the )?(.+?) (?:is|can be|may be|must be) (an? \\p{L}+(?: \\p{L}+)?(?:, an? \\p{L}+(?: \\p{L}+)?)*,? or an? \\p{L}+(?: \\p{L}+)?)",

@@ -20,12 +20,13 @@ final class JoinedSentences {
     /** Behind these the same subject does, or has, something else. */
     private static final Pattern NEXT = Pattern.compile(
             ", (?=\\p{L}+s (?:at|in|on|from|to|with|by|for) (?:" + COUNTED
+                    + ") )|, (?=(?:is|are) \\p{L}+ (?:by|in|at|for|on|to|from|with) (?:" + COUNTED
                     + ") )|, (?=(?:has|have) (?:" + COUNTED
                     + ") )|(?:,? (?:and|but) (?:(?:it|they|he|she) )?|; ?(?:it|they|he|she) )(?:also |then |always )?(?=(?:is|are|has|have|can|may|must|should|cannot|can't) \\S"
-                    + "|\\p{L}+s (?:\\p{L}+ ){0,2}(?:" + COUNTED + ") "
+                    + "|\\p{L}+s (?!(?:do|have|are|can|may|must|belong|contain) )(?:\\p{L}+ ){0,2}(?:" + COUNTED + ") "
                     + "|(?:stand|belong|live|work|play|hang|lie|start|end|come|lead|refer|own|use|need|contain|teach|attend|write|get|go|make|take|give|sell|buy|pay|receive|rent|borrow|handle|manage|run|hold|keep|send|order|book|visit|join|share|include) (?:\\p{L}+ ){0,2}(?:"
                     + COUNTED
-                    + ") |(?:write|teach|attend|manage|handle|own|sell|buy|repair|lead|visit|borrow|order|use|make|hold|run|send|clean|drive|check|\\p{L}+[^s\\W]s) (?:\\p{L}+ )?\\p{L}+[^s\\W]s\\.?$)",
+                    + ") |(?:write|teach|attend|manage|handle|contain|include|cover|need|offer|produce|play|own|sell|buy|repair|lead|visit|borrow|order|use|make|hold|run|send|clean|drive|check|\\p{L}+[^s\\W]s) (?:\\p{L}+ )?\\p{L}+[^s\\W]s\\.?$)",
             Pattern.CASE_INSENSITIVE);
 
     private static final Pattern TYPE = Pattern.compile(
@@ -43,7 +44,7 @@ final class JoinedSentences {
 
     /** Between two sentences, each with its subject. */
     private static final Pattern JOINED = Pattern.compile(
-            ",? (?:and|but|while|whereas|though|although) (?=(?:an?|each|every|the|all) |(?:\\p{L}+ )?\\p{L}+s (?:are|must be|have to be) (?:never|unique|always) )"
+            ",? (?:and|but|while|whereas|though|although) (?=(?:an?|each|every|the|all|for (?:each|every)) |(?:\\p{L}+ )?\\p{L}+s (?:(?:are|must be|have to be) (?:never|unique|always)|can|may|must|have|do|belong|contain) )"
                     + "|, (?=(?:an?|each|every) \\p{L}[\\p{L} -]* (?:is|has|can|may|must) )",
             Pattern.CASE_INSENSITIVE);
 

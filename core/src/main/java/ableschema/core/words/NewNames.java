@@ -15,21 +15,26 @@ final class NewNames {
 
     private static final String BEGINNINGS =
             "against|among|around|behind|below|beneath|beside|beyond|despite|except|into|onto|toward|towards|through|throughout|underneath|upon|via|and|or|but|two|three|four|most|many|several|every|each|its|their|this|these|such|either|both|not|never|no|only|all|some|any|if|when|while|until|unless|because|so|than|for|in|on|at|by|with|without"
-                    + "|how|why|what|where|whether|from|to|of|about|per|during|before|after|an?|the|as|be|been|is|are|has|have|can|may|must|it|they|there";
+                    + "|how|why|what|where|whether|who|which|whose|from|to|of|about|per|during|before|after|an?|the|as|be|been|is|are|has|have|can|may|must|it|they|there";
     private static final String WITHIN =
             "and|or|but|between|who|which|whose|that|each|every|if|when|because|so|than|is|are|has|have|can|may|must|once|twice|an?|the|our|like"
                     + "|how|why|what|where|whether|gets|goes|comes|such|never|always|within|also|together|too|still|already|often|sometimes|usually|(?:at|of at) (?:least|most)|exactly|up to";
 
+    /** Verbs that go with several, and begin another clause. */
+    private static final String BASES =
+            "do|have|are|come|contain|consist|belong|hold|make|take|give|go|work|carry|get|bring|include|own|run|stand|lie";
+
     /** In the name of an entity; an attribute may be called "address line 2". */
     private static final Pattern ENTITY = Pattern.compile(
-            "(?:" + BEGINNINGS + ") .*|.* (?:" + WITHIN + "|by|about|up|\\d+) .*|.* (?:" + WITHIN
-                    + "|by|for|with|in|on|at|from|to|of|about|\\d+)|\\d+ .*",
+            "(?:" + BEGINNINGS + "|contain|consist|belong|include) .*|[^\\p{L}\\p{N}\"].*|.* (?:" + WITHIN
+                    + "|by|about|up|\\d+) .*|.* (?:" + WITHIN + "|by|for|with|in|on|at|from|to|of|about|\\d+)|\\d+ .*",
             Pattern.CASE_INSENSITIVE);
 
     private static final Pattern ATTRIBUTE = Pattern.compile(
             "(?:" + BEGINNINGS + ") .*|.* (?:" + WITHIN
                     + "|it|they|he|she|we|was|were|did|does|one|two|three|four|five|six|seven|eight|nine|ten|several|many|multiple) .*|.* (?:"
-                    + WITHIN + "|it|them|him|her|later|earlier|ago)|\\d+ .*|.* \\d+ .*|(?:whole|entire) \\p{L}+",
+                    + WITHIN
+                    + "|it|them|him|her|later|earlier|ago|for|of|with)|\\d+ .*|.* \\d+ .*|(?:whole|entire) \\p{L}+",
             Pattern.CASE_INSENSITIVE);
 
     /** What is said of a name and is none: "a licence number, unique and secret". */
@@ -40,7 +45,9 @@ final class NewNames {
             Pattern.CASE_INSENSITIVE);
 
     private static final Pattern ROLE = Pattern.compile(
-            "(?:" + BEGINNINGS + ") .*|.* (?:" + WITHIN + ") .*|\\p{L}+[^su\\W]s \\p{L}.*", Pattern.CASE_INSENSITIVE);
+            "(?:" + BEGINNINGS + "|contain|consist|belong|include) .*|.* (?:" + WITHIN
+                    + ") .*|\\p{L}+[^su\\W]s \\p{L}.*",
+            Pattern.CASE_INSENSITIVE);
 
     /** One end of a period or a way. */
     private static final Pattern END = Pattern.compile(
@@ -68,7 +75,8 @@ final class NewNames {
 
     /** A verb goes with one, as in "each hive stands in", and holds no other noun with its article. */
     private static final Pattern VERB = Pattern.compile(
-            "(?!.* (?:an?|the|each|every|any|and|or|one|two|who|which|that|must|may|can) |.* (?:hows?|why|where|when|what|whether)(?: |$)|.* (?:by|for|of|without|after|before|while) \\p{L}+ing(?: |$))(?:\\p{L}+s|was|had)(?: [\\p{L}\\d'’-]+){0,5}",
+            "(?!(?!(?:is|was|gets) )\\p{L}+ (?:" + BASES
+                    + ")(?: |$))(?!.* (?:an?|the|each|every|any|and|or|one|two|who|which|that|must|may|can) |.* (?:hows?|why|where|when|what|whether)(?: |$)|.* (?:by|for|of|without|after|before|while) \\p{L}+ing(?: |$))(?:\\p{L}+s|was|had)(?: [\\p{L}\\d'’-]+){0,5}",
             Pattern.CASE_INSENSITIVE);
 
     /** What would be a verb or a role, and is none. */

@@ -232,7 +232,10 @@ final class PlainWording {
                     "time|once",
                     "\\b(?:only |just )?(?<!exactly )(?<!least )(?<!most )(?<!than )one (\\p{L}+(?: \\p{L}+)?) at (?:a|any|any one|one|the same|any given) time",
                     "at most one $1"),
-            plainer("same", "^(?:one and )?the same (?=\\p{L}+(?: \\p{L}+)? (?:can|may|might|could)\\b)", "A "),
+            plainer(
+                    "same",
+                    "(?:^|(?<=\\b(?:and|but|while|whereas) |; ))(?:one and )?the same (?=\\p{L}+(?: \\p{L}+)? (?:can|may|might|could)\\b)",
+                    "A "),
             plainer(
                     "recorded|noted|kept|stored|known|needed|registered|measured|determined|entered|agreed|fixed|set|given|counted|specified|stated|defined|documented|logged",
                     "^(?:for|in|at|during|with) (?:each|every|an?|any) (\\p{L}+(?: (?!(?:the|an?|its|their|and) )\\p{L}+)?),? (?!(?:and|at|exactly|one|two|three|\\d)\\b)(.+?) (?:is|are|must be|has to be|have to be) (?:recorded|noted|kept|stored|known|needed|registered|measured|determined|entered|written down|agreed|fixed|set|given|counted|specified|stated|defined|documented|logged)(?=\\.?$)",

@@ -22,7 +22,7 @@ final class RelationPhrasings {
             ",? (?:only|at (?:a|any|one|the same) time|at once|on the same day|in total|over time|in its life|regularly|frequently|usually|normally|sometimes|from time to time|again and again)$",
             CASE);
     private static final Pattern SECOND = Pattern.compile(
-            "\\s*;\\s*|,? (?:and|but|while|whereas|though|although) (?=(?:an?|each|every|the) )"
+            "\\s*;\\s*|,? (?:and|but|while|whereas|though|although) (?=(?:an?|each|every|the) |(?:\\p{L}+ )?\\p{L}+s (?:can|may|must) )"
                     + "|, (?=(?:an?|each|every) \\p{L}[\\p{L} -]* (?:is|has|can|may|must) )",
             CASE);
     private static final Pattern MODAL = Pattern.compile(
@@ -260,6 +260,14 @@ final class RelationPhrasings {
                         : ReadAs.of(start + back.said() + "."));
     }
 
+    /** Whether "a band has a manager" speaks of the one that manages. */
+    private boolean isAgent(SaidClause clause, String verb) {
+        String agent = said.one(clause.object());
+        return clause.verb().equalsIgnoreCase("has")
+                && verb.matches("\\p{L}{4,}s")
+                && agent.matches("(?i)" + verb.replaceFirst("e?s$", "") + "e?[eo]?r");
+    }
+
     /** The clause of the one rule of which this says the other side. */
     private Optional<SaidClause> saidBefore(SaidClause back, BiPredicate<String, String> inverse) {
         Optional<Entity> one = said.entity(back.subject());
@@ -272,7 +280,8 @@ final class RelationPhrasings {
         List<Relationship> before = said.between(other.get(), one.get())
                 .filter(each -> each.second().verb().isEmpty()
                         && !each.isSubtype()
-                        && inverse.test(each.first().verb(), back.verb()))
+                        && (inverse.test(each.first().verb(), back.verb())
+                                || isAgent(back, each.first().verb())))
                 .toList();
         return before.size() == 1
                 ? Optional.of(new SaidClause(

@@ -14,7 +14,8 @@ final class SentencesOfLine {
             Pattern.compile("(?<=\\.)(?<!\\b(?:[Nn]o|[Nn]r|St|Mr|Mrs|Dr|[Cc]a|e\\.g|i\\.e|etc)\\.)\\s+(?=\\p{Lu})");
 
     private static final Pattern HALF = Pattern.compile(
-            "; (?=(?:the|its|an?|one|each|every|all|no) \\p{L})(?![^(;]*\\))", Pattern.CASE_INSENSITIVE);
+            "; (?=(?:the|its|an?|one|each|every|all|no) \\p{L}|(?!(?:some|many|most|few|not|these|those|such|other) )(?:\\p{L}+ )?\\p{L}+s (?:have|can|may|must|belong) )(?![^(;]*\\))",
+            Pattern.CASE_INSENSITIVE);
 
     private static final Pattern IS_A = Pattern.compile(" is an? ");
 

@@ -20,7 +20,7 @@ final class SwallowedWords {
                     + " only just about around roughly nearly over above below under between within inside per max maximum minimum min thousand million number numbers total"
                     + " lot lots loads plenty group collection set list variety range couple series"
                     + " it its they their them he she his her him we our us you your this that these those there here which who whom whose what other"
-                    + " others another same different various distinct certain given particular specific own such else nobody anyone everybody people"
+                    + " others another same different various distinct certain given particular specific own such else nobody anyone everybody people persons"
                     + " is are was were be been being am has have had having can may must might could should would will shall cannot not never always"
                     + " also too well and or but if when whenever while where whereas though although then so thus as like because of in on at by for to from with"
                     + " without into onto out off among during before after until till since unless still going likes wants wishes pleases again apart together back down away"
@@ -40,7 +40,7 @@ final class SwallowedWords {
                     + " start starts begin begins end ends share shares allow allowed become carry carries bear bears show shows belong belongs call called"
                     + " room space place places capacity hierarchy tree order level time times moment day date year money whole decimal number integer int bigint smallint string"
                     + " varchar varchar2 nvarchar char numeric bool boolean timestamp datetime text reused repeated consecutively numbered collapsed deleted delete deleting removed remove"
-                    + " removing drop dropped gone erased stay stays remain remains left leave cancelled added each used code codes calculated computed derived worked minus plus times divided multiplied whatever regardless ignoring case cases found looked filtered searched sorted ordered measured entered agreed fixed counted specified defined documented logged occur occurs join joins expect expects higher lower larger smaller later earlier greater heavier older younger");
+                    + " removing drop dropped gone erased stay stays remain remains fall falls rise rises left leave cancelled added each used code codes calculated computed derived worked minus plus times divided multiplied whatever regardless ignoring case cases found looked filtered searched sorted ordered measured entered agreed fixed counted specified defined documented logged occur occurs join joins expect expects higher lower larger smaller later earlier greater heavier older younger");
 
     /** What an attribute may be left out for, which its brackets say. */
     private static final Pattern WHEN = Pattern.compile(
