@@ -68,11 +68,11 @@ final class KeyPhrasings extends SentenceForms {
                 m -> readAs("Each " + said.one(m.group(1)) + " has " + SaidItem.item(m.group(2) + " key") + "."));
         form("(.+?) (?:uniquely )?identif(?:ies|y) (.+)", m -> newlyIdentified(m.group(2), "", m.group(1)));
         form(
-                "(.+?) (?:is|are) numbered(?: consecutively)? (?:inside|within|in|per|for (?=each |every )) ?(.+)",
-                m -> newlyIdentified(m.group(1), "", said.one(m.group(2)) + ", number"));
+                "(.+?) (?:is|are) (number|letter)ed(?: consecutively)? (?:inside|within|in|per|for (?=each |every )) ?(.+)",
+                m -> newlyIdentified(m.group(1), "", said.one(m.group(3)) + ", " + m.group(2)));
         form(
-                "(?:all |each |every |an? |the )?(.+?) (?:is|are) (?:always )?numbered",
-                m -> readAs("Each " + said.one(m.group(1)) + " has number."));
+                "(?:all |each |every |an? |the )?(.+?) (?:is|are) (?:always )?(number|letter)ed",
+                m -> readAs("Each " + said.one(m.group(1)) + " has " + m.group(2) + "."));
         String within = " (?:must be |has to be |is |are )?unique (?:within|per|in|inside|on|at) (.+)";
         form(
                 "(?:the )?(.+?) of (?:an? |each |every |the )?(.+?)" + within,

@@ -39,7 +39,7 @@ final class NewNames {
 
     /** What is said of a name and is none: "a licence number, unique and secret". */
     private static final Pattern TOLD = Pattern.compile(
-            "(?:certain|same|unique|mandatory|required|corresponding|respective|different|various|following|default) .*"
+            "(?:certain|same|unique|mandatory|required|corresponding|respective|different|various|following|default|named) .*"
                     + "|.* (?:additionally|respectively|directly|currently|regularly|automatically|possibly|optionally|immediately|separately|individually)"
                     + "|unique|secret|optional|required|mandatory|personal|it|they|them|one|none|others?|same|all|any|both",
             Pattern.CASE_INSENSITIVE);

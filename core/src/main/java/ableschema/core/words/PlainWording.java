@@ -355,7 +355,7 @@ final class PlainWording {
                     "$1$2, and all $2 have a $3"),
             plainer(
                     "if|once|when|after",
-                    ",? and,? (?:if|once|when|after) \\p{L}+(?: \\p{L}+)?, (?:an? |the )?(?=\\S)",
+                    ",? and,? (?:if|once|when|after) (?:it is |it has been |they are )?\\p{L}+(?: \\p{L}+)?, (?:an? |the )?(?=\\S)",
                     ", optional "),
             plainer(
                     "once|when|after|if|soon",

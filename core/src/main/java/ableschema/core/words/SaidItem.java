@@ -123,6 +123,10 @@ final class SaidItem {
     private static final Pattern YES_OR_NO =
             Pattern.compile(" ?\\((?:yes ?/ ?no|y/n|yes or no|true ?/ ?false|true or false)\\)$", CASE);
 
+    /** "Done (yes/no, default no)". */
+    private static final Pattern YES_OR_NO_PRESET = Pattern.compile(
+            "([^()]+?) ?\\((?:yes ?/ ?no|y/n|true ?/ ?false)[,;] ?default:? (yes|no|true|false)\\)", CASE);
+
     private SaidItem() {}
 
     /** Whether it is said of an attribute, and is none. */
@@ -158,6 +162,10 @@ final class SaidItem {
         Matcher within = WITHIN.matcher(name);
         if (within.matches()) {
             return within.group(1) + " (between " + within.group(2) + " and " + within.group(3) + ")";
+        }
+        Matcher asked = YES_OR_NO_PRESET.matcher(name);
+        if (asked.matches()) {
+            return item(asked.group(1)) + ": yes/no (default " + asked.group(2) + ")";
         }
         Matcher preset = PRESET.matcher(name);
         if (preset.matches()) {
