@@ -34,7 +34,7 @@ final class NewNames {
             "(?:" + BEGINNINGS + ") .*|.* (?:" + WITHIN
                     + "|it|they|he|she|we|was|were|did|does|one|two|three|four|five|six|seven|eight|nine|ten|several|many|multiple) .*|.* (?:"
                     + WITHIN
-                    + "|it|them|him|her|later|earlier|ago|for|of|with)|\\d+ .*|.* \\d+ .*|(?:whole|entire) \\p{L}+",
+                    + "|it|them|him|her|later|earlier|ago|for|of|with)|\\d+ .*|.* \\d+ .*|(?:numbered|lettered) .*|(?:whole|entire) \\p{L}+",
             Pattern.CASE_INSENSITIVE);
 
     /** What is said of a name and is none: "a licence number, unique and secret". */

@@ -110,6 +110,9 @@ public final class Phrasings {
     private static final Pattern EACH_BEHIND = Pattern.compile(
             "(?i)[^:;,]+ (?:is|are|was|were|can be|may be|must be) \\p{L}+ (?:after|before|during|at|in|on|by|(?<!^(?:an?|the|each|every|one) [^:;,]{1,80} )(?:for|to|with|from)) (?:each|every) [^:;,]+");
 
+    private static final Pattern EVERY_YEAR = Pattern.compile(
+            "(?i)[^:;]+ (?:every|each) (?:other )?(?:\\w+ )?(?:hour|shift|day|night|week|month|quarter|season|year)s?\\.?");
+
     /** "Each row has seats", which are no attribute where seats are known of. */
     private static final Pattern HAS_ONLY = Pattern.compile("(?i)each [^;:,()]+? has (\\p{L}+(?: \\p{L}+)?)\\.?");
 
@@ -338,6 +341,11 @@ public final class Phrasings {
 
     /** "A car is inspected after each rental" says of one car of how many rentals? */
     private static Optional<Phrasing> howManyOfEach(String sentence) {
+        if (EVERY_YEAR.matcher(Quoted.masked(sentence)).matches()) {
+            return Optional.of(new Phrasing.Refused(
+                    "how often it happens is no number of something; say what is made each time, as in: Each hive is looked"
+                            + " at in any number of inspections"));
+        }
         return EACH_BEHIND.matcher(Quoted.masked(sentence)).matches()
                 ? Optional.of(
                         new Phrasing.Refused(

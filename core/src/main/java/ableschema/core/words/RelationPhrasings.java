@@ -100,8 +100,9 @@ final class RelationPhrasings {
         if (freely && (ClauseCheck.isKind(forth.get()) || ClauseCheck.isKind(back.get()))) {
             return Optional.empty();
         }
-        if (sentence.regionMatches(true, 0, "the ", 0, 4)
-                && isOfKnown(forth.get().subject())) {
+        boolean told = sentence.regionMatches(true, 0, "the ", 0, 4)
+                || ClauseCheck.isValue(forth.get().subject(), Cardinality.EXACTLY_ONE);
+        if (told && isOfKnown(forth.get().subject())) {
             return Optional.of(new Phrasing.Refused(
                     "\"" + forth.get().subject() + "\" is known of something, and is no thing of its own",
                     forth.get().subject()));
@@ -510,7 +511,7 @@ final class RelationPhrasings {
                     || WHOLES.contains(verb.toLowerCase(Locale.ROOT))
                             && object.split(" ").length <= MOST_WORDS; // "has camp sites"
             if (said.entity(object).isPresent() && !SaidVerbs.endsOtherwise(verb) || last && said.isPlural(object)) {
-                boolean many = said.isPlural(object);
+                boolean many = said.isPlural(object) || said.one(object).equalsIgnoreCase(said.many(object));
                 boolean open = many && plural && !WHOLES.contains(verb.toLowerCase(Locale.ROOT));
                 return Optional.of(new SaidClause(
                         subject,
