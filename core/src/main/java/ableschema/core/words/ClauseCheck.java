@@ -69,8 +69,8 @@ final class ClauseCheck {
             "day", "days", "week", "weeks", "month", "months", "year", "years", "night", "nights", "season", "seasons");
 
     private static final Pattern VALUE = Pattern.compile(
-            "(?:(?:positive|negative|whole|decimal|real|round) )?(?:numbers?|text|string|integers?|decimals?|boolean|names?|quantit(?:y|ies)|grades?|scores?|remarks?|status(?:es)?|descriptions?|heights?|widths?|weights?|ages?"
-                    + "|(?:\\p{L}+ )?(?:amounts?|sums?|prices?|money|dates?|times?|percentages?|durations?))",
+            "(?:(?:positive|negative|whole|decimal|real|round) )?(?:numbers?|text|string|integers?|decimals?|boolean|names?|quantit(?:y|ies)|grades?|remarks?|status(?:es)?|descriptions?"
+                    + "|(?:\\p{L}+ )?(?:amounts?|sums?|scores?|heights?|widths?|weights?|ages?|prices?|money|dates?|times?|percentages?|durations?))",
             CASE);
 
     private static final Pattern LASTING = Pattern.compile(

@@ -32,7 +32,7 @@ final class NewNames {
 
     private static final Pattern ATTRIBUTE = Pattern.compile(
             "(?:" + BEGINNINGS + ") .*|.* (?:" + WITHIN
-                    + "|it|they|he|she|we|was|were|did|does|one|two|three|four|five|six|seven|eight|nine|ten|several|many|multiple) .*|.* (?:"
+                    + "|it|they|he|she|we|was|were|did|does|one|two|three|four|five|six|seven|eight|nine|ten|several|many|multiple|optional|unique|default|mandatory) .*|.* (?:"
                     + WITHIN
                     + "|it|them|him|her|later|earlier|ago|for|of|with)|\\d+ .*|.* \\d+ .*|(?:numbered|lettered) .*|(?:whole|entire) \\p{L}+",
             Pattern.CASE_INSENSITIVE);

@@ -292,7 +292,15 @@ final class PlainWording {
                     "Each $1 has "),
             plainer(
                     "if",
-                    " (?:and )?(?:an? |the )?(\\p{L}+(?: \\p{L}+)?),? if (?:there is one|(?:it has|they have|he has|she has) (?:one|any)|any|known|given|available)(?=\\.?$)",
+                    ",? and (?:an? |the )?(\\p{L}+(?: \\p{L}+)?),? if (?:there is one|(?:it has|they have|he has|she has) (?:one|any)|any|known|given|available)(?=\\.?$)",
+                    ", optional $1"),
+            plainer(
+                    "default",
+                    "^([^(:]*\\b(?:is|are|be) [^(:]*?),? default (?:is |being )?(\\p{L}+)(?=\\.?$)",
+                    "$1 and $2 by default"),
+            plainer(
+                    "if",
+                    " (?:an? |the )?(\\p{L}+(?: \\p{L}+)?),? if (?:there is one|(?:it has|they have|he has|she has) (?:one|any)|any|known|given|available)(?=\\.?$)",
                     " optional $1"),
             plainer(
                     "two",
