@@ -288,8 +288,9 @@ public final class DesignText {
 
     private void sayBody(Id owner, Body body) {
         count("row", body.rows().size());
+        // of a rule that is not said nothing can be said
         Optional<String> called = owners.called(owner).filter(noun -> design.relationship(owner)
-                .filter(r -> !r.isManyToMany())
+                .filter(r -> !r.isManyToMany() || leftOut.contains(r.id()))
                 .isEmpty());
         var words = new AttributeWords(design, body);
         if (called.isEmpty()) {

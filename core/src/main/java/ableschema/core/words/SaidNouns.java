@@ -12,7 +12,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
-import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
 
@@ -156,17 +155,17 @@ final class SaidNouns {
                 && design.plural().of(noun).equals(noun);
     }
 
-    private static final Pattern PIECES =
-            Pattern.compile("\\b(?:piece|item|unit)s? of (\\p{L}+)\\b", Pattern.CASE_INSENSITIVE);
+    private static final Pattern PIECES = Pattern.compile(
+            "(?<=\\b(?:each|every|an?|the|one|all|many|several|some|number of|\\d) )(?:piece|item|unit)s? of (\\p{L}+)\\b",
+            Pattern.CASE_INSENSITIVE);
 
-    /** "Each piece of equipment" is each equipment, where equipment is known of. */
+    /** "Each piece of equipment" is each equipment, where equipment is known of and nothing is called a piece of it. */
     String withoutPieces(String sentence) {
-        Matcher pieces = PIECES.matcher(sentence);
-        return pieces.replaceAll(of -> {
+        return PIECES.matcher(sentence).replaceAll(of -> {
             boolean uncounted = nouns.entity(of.group(1))
                     .filter(known -> design.plural().of(known.name()).equals(known.name()))
                     .isPresent();
-            return uncounted ? of.group(1) : of.group();
+            return uncounted && entity(of.group()).isEmpty() ? of.group(1) : of.group();
         });
     }
 

@@ -77,6 +77,7 @@ class DesignTextTest {
             }
         }
         assertThat(whole).isGreaterThan(120);
+        a_design_said_and_read_means_the_same(5405); // two rules of the same words, of which the second has a pairing
     }
 
     @Test

@@ -192,6 +192,16 @@ class PhrasingsTest {
     }
 
     @Test
+    void a_piece_of_what_is_known_is_that_unless_something_is_called_so() {
+        Design equipment = with(Design.EMPTY, "Each equipment has number.");
+        assertThat(heard(equipment, "Every piece of equipment has a colour.").readAs())
+                .containsExactly("Each equipment has colour.");
+        Design named = with(equipment, "\"Piece of equipment\" is a thing.");
+        assertThat(heard(named, "Every piece of equipment has a colour.").readAs())
+                .containsExactly("Each piece of equipment has colour.");
+    }
+
+    @Test
     void a_sentence_of_which_a_word_would_be_lost_is_refused() {
         assertThat(SwallowedWords.in(
                         "Shelves carry carafes, glasses and dishes.",
