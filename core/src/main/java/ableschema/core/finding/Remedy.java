@@ -19,6 +19,10 @@ public record Remedy(String title, String asks, String proposal, Making making) 
         Edit edit(Design design, IdSource ids, String given);
     }
 
+    /** Makes an edit that no other finding of its rule can be touched by, so that many are mended without looking again after each. */
+    @FunctionalInterface
+    public interface Alone extends Making {}
+
     /** A remedy that asks for nothing. */
     public static Remedy of(String title, Making making) {
         return new Remedy(title, "", "", making);

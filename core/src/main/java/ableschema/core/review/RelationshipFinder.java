@@ -28,7 +28,7 @@ final class RelationshipFinder implements Finder.OfEach {
                     "reverse-unsaid",
                     "Only one direction was said",
                     "How many {many} may one {one} have?",
-                    "One direction says little of the other: if one {one} may have only one, or must have one, the tables"
+                    "One direction says little of the other: if it may have only one, or must have one, the tables"
                             + " differ.")
             .counted("direction unsaid|directions unsaid");
 

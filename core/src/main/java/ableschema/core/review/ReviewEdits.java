@@ -48,20 +48,26 @@ public final class ReviewEdits {
     public static Edit mendAll(Document document, List<Finding> findings, String title, IdSource ids) {
         var edits = new ArrayList<Edit>();
         Document now = document;
+        Optional<Review> review = Optional.empty();
         Mapping mapping = document.mapping();
-        Review review = Review.of(Subject.of(now, mapping));
         for (Finding each : findings) {
             Optional<Remedy> remedy = each.remedies().stream()
                     .filter(one -> one.title().equals(title))
                     .findFirst();
-            if (remedy.isEmpty() || !review.open().contains(each)) {
+            if (remedy.isEmpty()) {
                 continue;
             }
-            Edit edit = remedy.get().edit(now.design(), ids);
-            edits.add(edit);
-            now = edit.applyTo(now);
-            mapping = now.mapping(mapping);
-            review = review.after(Subject.of(now, mapping));
+            boolean alone = remedy.get().making() instanceof Remedy.Alone;
+            if (!alone) {
+                mapping = now.mapping(mapping);
+                Subject subject = Subject.of(now, mapping);
+                review = Optional.of(review.map(before -> before.after(subject)).orElseGet(() -> Review.of(subject)));
+            }
+            if (alone || review.orElseThrow().open().contains(each)) {
+                Edit edit = remedy.get().edit(now.design(), ids);
+                edits.add(edit);
+                now = edit.applyTo(now);
+            }
         }
         return new Compound("mend " + edits.size() + " findings: " + title, edits);
     }

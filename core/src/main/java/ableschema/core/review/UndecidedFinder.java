@@ -1,5 +1,6 @@
 package ableschema.core.review;
 
+import ableschema.core.brief.TypeByName;
 import ableschema.core.brief.TypeSuggestion;
 import ableschema.core.design.Attribute;
 import ableschema.core.design.Body;
@@ -38,6 +39,9 @@ final class UndecidedFinder implements Finder.OfEach {
                     "A table needs at least one column.")
             .counted("still bare");
 
+    /** The same for all, whatever the type, so that all are mended at once. */
+    static final String AS_NAMED = "take the type that its name and rules suggest";
+
     @Override
     public List<Rule> rules() {
         return List.of(UNTYPED, NO_ATTRIBUTES);
@@ -72,17 +76,25 @@ final class UndecidedFinder implements Finder.OfEach {
                 .flatMap(row -> row.value(attribute.id()).stream())
                 .toList();
         if (values.isEmpty()) {
-            return ListedValues.of(subject.design(), attribute)
-                    .map(ListedValues::values)
-                    .filter(named -> !named.isEmpty())
-                    .map(named -> finding.withEvidence("it is one of " + String.join(", ", named))
-                            .mendedBy(retyped(
-                                    attribute.id(),
-                                    TypeSuggestion.of(attribute.name(), named).type())))
+            return likely(subject.design(), attribute)
+                    .map(likely -> finding.withEvidence(likely.type() + ": " + likely.reason())
+                            .mendedBy(
+                                    Remedy.of(AS_NAMED, (Remedy.Alone) retyping(attribute.id(), likely.type())::edit)))
                     .orElse(finding);
         }
         TypeSuggestion suggestion = TypeSuggestion.of(attribute.name(), values);
         return finding.withEvidence(suggestion.reason()).mendedBy(retyped(attribute.id(), suggestion.type()));
+    }
+
+    /** Where no row has a value. */
+    private static Optional<TypeSuggestion> likely(Design design, Attribute attribute) {
+        Body body = design.ownerOf(attribute.id()).flatMap(design::body).orElse(Body.EMPTY);
+        return ListedValues.of(design, attribute)
+                .map(ListedValues::values)
+                .filter(named -> !named.isEmpty())
+                .map(named -> new TypeSuggestion(
+                        TypeSuggestion.of(attribute.name(), named).type(), "it is one of " + String.join(", ", named)))
+                .or(() -> TypeByName.of(attribute, body));
     }
 
     /** Gives an attribute a type that is no domain's. */
@@ -92,7 +104,11 @@ final class UndecidedFinder implements Finder.OfEach {
 
     /** Gives an attribute a type, be it a domain of this design. */
     static Remedy retyped(Design before, Id attribute, DataType type) {
-        return Remedy.of("make it " + before.inWords(type), (design, ids, given) -> new Edits(design, ids)
-                .changeAttribute(design.attribute(attribute).orElseThrow().withType(type)));
+        return Remedy.of("make it " + before.inWords(type), retyping(attribute, type));
+    }
+
+    private static Remedy.Making retyping(Id attribute, DataType type) {
+        return (design, ids, given) -> new Edits(design, ids)
+                .changeAttribute(design.attribute(attribute).orElseThrow().withType(type));
     }
 }

@@ -314,7 +314,7 @@ final class AttributePhrasings {
         for (String member : withBounds(SaidNouns.members(list))) {
             boolean listed = EACH.matcher(noun).lookingAt() && !SaidNouns.hasArticle(member);
             Optional<String> related = listed ? Optional.empty() : related(owner, member, optional);
-            if (related.isEmpty() && !listed && isRole(member)) {
+            if (related.isEmpty() && !listed && isRole(owner, member)) {
                 roles.add(role(owner, member, optional));
                 asAttributes.add(SaidItem.item(optional ? "optional " + member : member));
                 continue;
@@ -364,17 +364,18 @@ final class AttributePhrasings {
         return new ReadAs(Stream.concat(has, others).toList());
     }
 
-    /** "A home team" where teams are known of. */
-    private boolean isRole(String member) {
+    /** "A home team" where teams are known of, and what "a parent genre" is to a genre. */
+    private boolean isRole(String owner, String member) {
         String noun = SaidNouns.bare(member);
         return noun.matches("\\p{L}+ \\p{L}+(?: \\p{L}+)?")
                 && !said.isPlural(noun)
-                && said.endsIn(noun).isPresent();
+                && !said.isEntity(noun)
+                && (said.endsIn(noun).isPresent() || noun.endsWith(" " + owner) && !noun.contains(" of "));
     }
 
     private String role(String owner, String member, boolean optional) {
         return "Each " + owner + (optional ? " has at most one " : " has exactly one ")
-                + said.nouns().one(said.endsIn(member).orElseThrow()) // as was asked
+                + said.endsIn(member).map(said.nouns()::one).orElse(owner)
                 + " (second as " + Nouns.listed(Nouns.inSentence(SaidNouns.bare(member))) + ").";
     }
 

@@ -19,6 +19,11 @@ final class KeyPhrasings extends SentenceForms {
                     + " (?:its |the )?(?:letter )?case)";
 
     /** "A place in a rack", of which the rack is a part of the key. */
+    /** "A code of two letters". */
+    private static final Pattern SIZED = Pattern.compile(
+            "\\p{L}[\\p{L} -]* (?:of|with) (?:up to |at most |exactly )?\\w+ (?:digit|character|letter|sign)s?",
+            Pattern.CASE_INSENSITIVE);
+
     private static final Pattern WITHIN =
             Pattern.compile("(.+) (?:in|on|of|at|within) (?:an?|the|its) (.+)", Pattern.CASE_INSENSITIVE);
 
@@ -141,6 +146,11 @@ final class KeyPhrasings extends SentenceForms {
      * @param article of the first part; "the" and "its" point at what is there, or will be when another sentence has been read
      */
     private Optional<Phrasing> newlyIdentified(String whole, String article, String list) {
+        List<String> sized = SaidNouns.members(list);
+        if (sized.size() == 1 && SIZED.matcher(sized.get(0)).matches()) {
+            return readAs(
+                    "Each " + said.one(whole) + " has " + SaidItem.item(SaidNouns.bare(sized.get(0)) + " (key)") + ".");
+        }
         Matcher within = WITHIN.matcher(whole);
         boolean told = within.matches()
                 && list.toLowerCase(Locale.ROOT).contains(within.group(2).toLowerCase(Locale.ROOT));

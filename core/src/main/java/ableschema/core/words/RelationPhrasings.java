@@ -131,6 +131,9 @@ final class RelationPhrasings {
             return slip;
         }
         if (two && isAboutObject(forth.get(), back.get()) && options.isEmpty()) {
+            if (ofLongerName(back.get()).isPresent()) {
+                return Optional.empty(); // each of the two is asked about by itself
+            }
             return Optional.of(
                     ReadAs.of("E" + forth.get().said() + ".", "E" + back.get().said() + "."));
         }
@@ -216,14 +219,17 @@ final class RelationPhrasings {
 
     /** "Has one home depot" leads to a depot, in the role of the home depot, or to something of that name. */
     private Optional<Phrasing> ofLongerName(SaidClause clause) {
-        return said.endsIn(clause.object()).map(entity -> {
-            boolean one = inNumber(clause.object(), clause.cardinality()).equals(said.one(clause.object()));
-            String noun = one ? said.nouns().one(entity) : said.nouns().many(entity);
-            return new Phrasing.Either(List.of(
-                    ReadAs.of("E" + clause.with(clause.cardinality(), noun).said() + " (second as "
-                            + Nouns.listed(said.one(clause.object())) + ")."),
-                    ReadAs.of("E" + clause.said() + ".")));
-        });
+        boolean one = inNumber(clause.object(), clause.cardinality()).equals(said.one(clause.object()));
+        boolean itself = !said.isEntity(clause.object())
+                && said.one(clause.object()).endsWith(" " + clause.subject()); // "a genre has a parent genre"
+        Optional<String> head = said.endsIn(clause.object())
+                .map(entity -> one ? said.nouns().one(entity) : said.nouns().many(entity))
+                .or(() ->
+                        itself ? Optional.of(one ? clause.subject() : said.many(clause.subject())) : Optional.empty());
+        return head.map(noun -> new Phrasing.Either(List.of(
+                ReadAs.of("E" + clause.with(clause.cardinality(), noun).said() + " (second as "
+                        + Nouns.listed(said.one(clause.object())) + ")."),
+                ReadAs.of("E" + clause.said() + "."))));
     }
 
     /**

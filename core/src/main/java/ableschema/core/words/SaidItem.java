@@ -45,6 +45,10 @@ final class SaidItem {
     private static final Pattern PRESET = Pattern.compile(
             "(\\p{L}[\\p{L} ]*?),? (?:(?:which|that) is )?(-?\\d+(?:\\.\\d+)?|\\p{L}+) by default", CASE);
 
+    /** "A credit limit which defaults to 1000". */
+    private static final Pattern DEFAULTS =
+            Pattern.compile("(.+?),? (?:which|that) defaults to (-?\\d+(?:\\.\\d+)?|\\p{L}+)", CASE);
+
     /** "A state which is either open or closed". */
     private static final Pattern STATES = Pattern.compile(
             "(\\p{L}[\\p{L} ]*?),? (?:(?:which|that) (?:is|can be|may be|must be)(?: one of| either)?|either) (\\p{L}[\\p{L}-]*) or (\\p{L}[\\p{L}-]*)",
@@ -57,7 +61,7 @@ final class SaidItem {
 
     /** "A barcode which must be unique". */
     private static final Pattern TOLD_OF = Pattern.compile(
-            "(.+?),? (?:which|that) (?:must be|is|are|has to be|should be|may be|can be) (unique|secret|personal|private|confidential|optional|empty|unknown|missing|positive|(?:at least|at most|greater than|less than|more than) -?\\d+)",
+            "(.+?),? (?:which|that) (?:must be|is|are|has to be|should be|may be|can be) (unique|secret|personal|private|confidential|optional|empty|unknown|missing|positive|(?:at least|at most|greater than|less than|more than) -?\\d+(?:\\.\\d+)?(?: [\\p{L}%]+)?)",
             CASE);
 
     /** "A name (required)", as all are that are not said to be optional. */
@@ -167,6 +171,10 @@ final class SaidItem {
         if (asked.matches()) {
             return item(asked.group(1)) + ": yes/no (default " + asked.group(2) + ")";
         }
+        Matcher defaults = DEFAULTS.matcher(name);
+        if (defaults.matches()) {
+            return flagged(item(defaults.group(1)), "default " + defaults.group(2));
+        }
         Matcher preset = PRESET.matcher(name);
         if (preset.matches()) {
             return preset.group(1) + " (default " + preset.group(2) + ")";
@@ -189,8 +197,7 @@ final class SaidItem {
         if (told.matches() && told.group(2).equalsIgnoreCase("positive")) {
             return item(told.group(1)) + " (greater than 0)";
         }
-        if (told.matches()
-                && Character.isDigit(told.group(2).charAt(told.group(2).length() - 1))) {
+        if (told.matches() && told.group(2).matches("(?i)(?:at|greater|less|more) .*")) {
             return item(told.group(1) + " " + told.group(2));
         }
         if (told.matches()) {

@@ -11,6 +11,7 @@ import ableschema.core.design.Attribute;
 import ableschema.core.design.IdKind;
 import ableschema.core.design.Pins;
 import ableschema.core.design.Unique;
+import ableschema.core.document.Document;
 import ableschema.core.edit.ChangeBody;
 import ableschema.core.edit.ChangeEntity;
 import ableschema.core.edit.Edits;
@@ -83,9 +84,26 @@ class RemediesTest {
         Finding untyped = found(rows, "untyped").get(0);
         DesignFixture typed = rows.with(f -> untyped.remedies().get(0).edit(f.design(), f.ids()));
 
-        assertThat(untyped.evidence()).isEqualTo("it is one of rescue, transport, false alarm");
+        assertThat(untyped.evidence()).endsWith(": it is one of rescue, transport, false alarm");
         assertThat(typed.attribute("Fee", "kind").type().toString()).startsWith("text ");
         assertThat(found(typed, "untyped")).isEmpty();
+    }
+
+    @Test
+    void all_that_is_untyped_takes_the_type_that_its_name_suggests_in_one_step() {
+        DesignFixture words = design(
+                "Each fee has no: whole (key), kind (one of rescue, transport), amount, slope.",
+                "Each lodger has first name (key), date of birth, number of beds.");
+        List<Finding> untyped = found(words, "untyped");
+        String title = untyped.get(0).remedies().get(0).title();
+        DesignFixture typed =
+                words.with(f -> ReviewEdits.mendAll(Document.EMPTY.with(f.design()), untyped, title, f.ids()));
+
+        assertThat(untyped).hasSize(6);
+        assertThat(untyped.get(1).evidence()).startsWith("decimal 10,2: ");
+        assertThat(typed.attribute("Fee", "amount").type()).hasToString("decimal 10,2");
+        assertThat(typed.attribute("Lodger", "date of birth").type()).hasToString("date");
+        assertThat(texts(typed, "untyped")).containsExactly("Fee: slope has no type yet.");
     }
 
     @Test
