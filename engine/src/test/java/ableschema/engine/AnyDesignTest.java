@@ -37,9 +37,9 @@ import org.junit.jupiter.params.provider.EnumSource;
 /** Laws that hold for any design, tried on many. */
 class AnyDesignTest {
 
-    private static final int DESIGNS = 60;
+    private static final int DESIGNS = 45;
     private static final int DESIGNS_ON_A_SERVER = 15;
-    private static final int DESIGNS_OF_MANY_EDITS = 20;
+    private static final int DESIGNS_OF_MANY_EDITS = 15;
 
     @ParameterizedTest
     @EnumSource

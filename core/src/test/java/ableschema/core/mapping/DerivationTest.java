@@ -30,7 +30,7 @@ class DerivationTest {
 
     private static final NamingRules RULES = NamingRules.USUAL;
 
-    @Property(tries = 200)
+    @Property(tries = 150)
     void after_any_edits_the_tables_are_those_of_a_fresh_derivation(
             @ForAll @LongRange(min = 0, max = 1_000_000) long seed) {
         Document document = Document.EMPTY.with(AnyWords.of(seed));

@@ -157,14 +157,14 @@ class NormalizerPropertyTest {
         return keys;
     }
 
-    @Property(tries = 400)
+    @Property(tries = 300)
     void candidate_keys_are_those_found_by_trying_all_subsets(@ForAll("relations") Relation relation) {
         Analysis analysis = Normalizer.analyse(relation);
 
         assertThat(Set.copyOf(analysis.keys().found())).isEqualTo(slowKeys(relation, relation.functional()));
     }
 
-    @Property(tries = 400)
+    @Property(tries = 300)
     void a_minimal_cover_says_the_same_and_no_part_of_it_can_go(@ForAll("relations") Relation relation) {
         List<FunctionalDependency> cover = Normalizer.analyse(relation).minimalCover();
 
@@ -181,7 +181,7 @@ class NormalizerPropertyTest {
         }
     }
 
-    @Property(tries = 400)
+    @Property(tries = 300)
     void synthesis_is_lossless_preserving_and_in_third_normal_form(@ForAll("relations") Relation relation) {
         Decomposition third =
                 Normalizer.analyse(relation).decomposition(NormalForm.THIRD).orElseThrow();
@@ -195,7 +195,7 @@ class NormalizerPropertyTest {
         assertKeysAreKeys(relation, third);
     }
 
-    @Property(tries = 400)
+    @Property(tries = 300)
     void bcnf_parts_are_lossless_and_in_bcnf_and_preservation_is_told_truly(@ForAll("relations") Relation relation) {
         Decomposition parts = Normalizer.analyse(relation)
                 .decomposition(NormalForm.BOYCE_CODD)

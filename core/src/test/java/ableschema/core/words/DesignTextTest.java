@@ -38,7 +38,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 /** What is said of a design gives the design again. */
 class DesignTextTest {
 
-    @Property(tries = 600)
+    @Property(tries = 400)
     void a_design_said_and_read_means_the_same(@ForAll @LongRange(min = 0, max = 1_000_000) long seed) {
         Design design = AnyWords.of(seed);
         DesignText text = DesignText.of(design);
