@@ -181,7 +181,8 @@ class CarriedOnRealEnginesTest {
         String sql =
                 """
                 CREATE TABLE hive (no int PRIMARY KEY, label varchar(9) DEFAULT 'x' INVISIBLE,
-                  seen timestamp NOT NULL DEFAULT current_timestamp() ON UPDATE current_timestamp() INVISIBLE);
+                  seen timestamp NOT NULL DEFAULT current_timestamp() ON UPDATE current_timestamp() INVISIBLE,
+                  INDEX labels (label) IGNORED);
                 """;
         Document design = Reverse.of(SqlReader.read(sql, RealEngine.MARIADB.dialect()), "hidden")
                 .document();

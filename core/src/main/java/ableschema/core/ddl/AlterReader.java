@@ -5,9 +5,11 @@ import ableschema.core.expression.Expression;
 import ableschema.core.expression.Filling;
 import ableschema.core.schema.Column;
 import ableschema.core.schema.Part;
+import ableschema.core.schema.Table;
 import ableschema.core.schema.TableName;
 import ableschema.core.sql.dialect.DialectOption;
 import ableschema.core.types.DataTypes;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -102,7 +104,9 @@ final class AlterReader {
         } else if (at.accept("alter", "column")) {
             alter(table, at);
         } else if (at.accept("alter")) {
-            if (!at.accept("index") && !at.accept("constraint")) { // whether it is seen, or when it is checked
+            if (at.accept("index")) {
+                seen(table, at);
+            } else if (!at.accept("constraint")) { // when it is checked
                 alter(table, at);
             }
         } else if (at.accept("modify")) {
@@ -316,6 +320,20 @@ final class AlterReader {
             table.leaveIndexes(name);
         }
         table.drop(name);
+    }
+
+    /** ALTER INDEX name INVISIBLE, VISIBLE, IGNORED or NOT IGNORED. */
+    private void seen(DraftTable table, Cursor at) {
+        String name = at.name();
+        table.indexes.replaceAll(each -> {
+            if (!each.name().equalsIgnoreCase(name)) {
+                return each;
+            }
+            var options = new HashMap<>(each.options());
+            options.keySet().removeIf(option -> option.endsWith("." + DialectOption.INVISIBLE));
+            new IndexReader(context, table).tail(at, options);
+            return new Table.TableIndex(each.name(), each.columns(), each.unique(), each.only(), options);
+        });
     }
 
     private void alter(DraftTable table, Cursor at) {

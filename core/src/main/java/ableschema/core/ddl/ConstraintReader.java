@@ -147,12 +147,16 @@ final class ConstraintReader {
     private void tellRest(Cursor at) {
         while (!at.atEnd()) {
             int start = at.at();
-            if (at.accept("not", "deferrable")) {
+            if (at.accept("not", "deferrable") || at.accept("not", "ignored")) {
                 continue;
             }
             String lost = at.is("include")
                     ? "the columns that a key takes along are not kept"
-                    : at.is("deferrable") ? "that it is checked at the end of a transaction is not kept" : "";
+                    : at.is("deferrable")
+                            ? "that it is checked at the end of a transaction is not kept"
+                            : at.isAny("invisible", "ignored")
+                                    ? "that no query uses an index is not kept"
+                                    : at.is("comment") ? "what is said of an index is not kept" : "";
             at.skip();
             if (!lost.isEmpty()) {
                 context.draft.skip(at.tokens().line(start), at.tokens().text(start, at.end()), lost);
@@ -308,6 +312,11 @@ final class ConstraintReader {
         Expression<String> only = at.accept("where")
                 ? context.expressions.read(at.upTo(IndexReader.conditionEnd(at)), table)
                 : Expression.none();
+        while (!at.atEnd()) {
+            if (!reader.tail(at, options)) {
+                at.skip();
+            }
+        }
         reader.add(name, parts, unique, only, options);
     }
 
@@ -366,7 +375,9 @@ final class ConstraintReader {
         ReferenceAction onUpdate = ReferenceAction.NO_ACTION;
         boolean whole = false;
         boolean deferred = false;
+        int deferrable = -1;
         while (!at.atEnd()) {
+            deferrable = at.is("deferrable") ? at.at() : deferrable;
             if (at.accept("on", "delete")) {
                 onDelete = action(at);
             } else if (at.accept("on", "update")) {
@@ -387,6 +398,12 @@ final class ConstraintReader {
                     "deferrable", "enable", "disable", "validate", "novalidate", "rely", "norely", "enforced")) {
                 break; // the next clause of a column
             }
+        }
+        if (deferrable >= 0 && !deferred) {
+            context.draft.skip(
+                    at.tokens().line(deferrable),
+                    at.tokens().text(deferrable, Math.max(deferrable + 1, at.at())),
+                    "that it may be checked at the end of a transaction is not kept");
         }
         table.foreignKeys.add(new ForeignKey(
                 context.defaults.foreignKey(table, known, name),

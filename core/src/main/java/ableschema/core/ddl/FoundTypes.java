@@ -150,6 +150,7 @@ final class FoundTypes {
                 .map(column -> holdsValue(column.name()))
                 .collect(Collectors.toSet());
         return index.unique()
+                && index.options().isEmpty() // of what it takes along a constraint knows nothing
                 && columns.size() == index.columns().size()
                 && !wanted.isEmpty()
                 && said.containsAll(wanted)

@@ -51,7 +51,7 @@ final class IndexReader {
                 Storage.read(context, at, Part.Kind.INDEX, options);
             } else if (at.accept("tablespace")) {
                 context.option(options, Part.Kind.INDEX, "tablespace", at.name());
-            } else {
+            } else if (!reader.tail(at, options)) {
                 at.skip();
             }
         }
@@ -62,6 +62,28 @@ final class IndexReader {
             context.option(options, Part.Kind.INDEX, DialectOption.KIND, kind);
         }
         reader.add(name, parts, unique, only, options);
+    }
+
+    /** What may stand behind an index anywhere: that no query uses it, and what is said of it. */
+    boolean tail(Cursor at, Map<String, String> options) {
+        int start = at.at();
+        String lost;
+        if (at.accept("not", "ignored") || at.accept("visible")) {
+            return true;
+        } else if (at.acceptAny("invisible", "ignored")) {
+            boolean kept = context.option(options, Part.Kind.INDEX, DialectOption.INVISIBLE, "yes");
+            lost = kept ? "" : "that no query uses an index is not kept";
+        } else if (at.accept("comment")) {
+            at.accept('=');
+            at.skip();
+            lost = "what is said of an index is not kept";
+        } else {
+            return false;
+        }
+        if (!lost.isEmpty()) {
+            context.draft.skip(at.tokens().line(start), at.tokens().text(start, at.at()), lost);
+        }
+        return true;
     }
 
     /** Columns that an index takes along, so that they are found without the table. */

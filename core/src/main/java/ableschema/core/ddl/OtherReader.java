@@ -156,6 +156,12 @@ final class OtherReader {
                 if (!found) {
                     throw new Unread("there is no index " + before);
                 }
+                return;
+            }
+            for (; !at.atEnd(); at.skip()) {
+                if (at.isAny("disable", "unusable", "invisible")) {
+                    throw new Unread("that no query uses an index is not kept");
+                }
             }
         } else if (at.accept("type")) {
             types.alterType(at);

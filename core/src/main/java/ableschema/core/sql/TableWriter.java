@@ -392,9 +392,10 @@ final class TableWriter {
     }
 
     private Statement description(Optional<Column> column, String text, Part part) {
-        return new SqlWriter(part)
-                .line(dialect.description(table, column, name(), SqlWriter.onOneLine(text)))
-                .closed(Statement.Kind.DESCRIPTION);
+        var writer = new SqlWriter(part);
+        String described = text.lines().map(SqlWriter::onOneLine).collect(joining("\n"));
+        dialect.description(table, column, name(), described).lines().forEach(writer::line);
+        return writer.closed(Statement.Kind.DESCRIPTION);
     }
 
     /** Statements that have the numbering of the new table begin where it should. */

@@ -53,6 +53,9 @@ class AltersTest {
             mariadb | create table a (b int, unique key u (b desc)) | create table a (b int); create unique index u on a (b desc)
             mariadb | create table a (b int as (1 + 1)); alter table a alter b set default 3 | create table a (b int as (1 + 1))
             mariadb | create table a (b int auto_increment primary key); alter table a alter b set default 3 | create table a (b int auto_increment primary key)
+            mysql | create table a (b int, c int, index i (b), index k (c)); alter table a alter index i invisible | create table a (b int, c int, key i (b) invisible, key k (c) visible)
+            mariadb | create table a (b int, index i (b)); alter table a alter index i ignored | create table a (b int, key i (b) ignored)
+            mariadb | create table a (b int, index i (b) ignored); alter table a alter index i not ignored | create table a (b int, key i (b))
             h2 | create table a (b int not null default 5); alter table a alter column b bigint | create table a (b bigint not null)
             h2 | create table a (b smalldatetime) | create table a (b timestamp(0))
             h2 | create table a (b numeric(6,1), check (b <> 5.0 and b < 1E+2)) | create table a (b numeric(6,1), check (b <> 5 and b < 100))
@@ -115,5 +118,48 @@ class AltersTest {
         assertThat(read.schema().tables().get(0).checks())
                 .extracting(check -> check.expression().toString())
                 .containsExactly("{t} like 'A_b%'");
+    }
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            quoteCharacter = '~',
+            textBlock =
+                    """
+            postgresql | create table a (id int primary key, b int references a (id) deferrable) | that it may be checked at the end of a transaction is not kept
+            postgresql | create table a (id int primary key, b int); alter table a add constraint f foreign key (b) references a (id) deferrable initially immediate | that it may be checked at the end of a transaction is not kept
+            mysql | create table a (b int, index i (b) comment 'why') | what is said of an index is not kept
+            mysql | create table a (b int); create index i on a (b) comment 'why' | what is said of an index is not kept
+            mysql | create table a (b int, unique key u (b) invisible) | that no query uses an index is not kept
+            sqlserver | create table a (b int); create index i on a (b); alter index i on a disable | that no query uses an index is not kept
+            oracle | create table a (b int); create index i on a (b); alter index i unusable | that no query uses an index is not kept
+            postgresql | create table a (b int); create index i on a (b) invisible | that no query uses an index is not kept
+            """)
+    void what_cannot_be_kept_of_a_key_or_an_index_is_told(String dialect, String sql, String lost) {
+        assertThat(SqlReader.read(sql, Dialects.named(dialect).orElseThrow()).skipped())
+                .extracting(Skipped::reason)
+                .containsExactly(lost);
+    }
+
+    @Test
+    void a_unique_index_that_takes_columns_along_stays_one() {
+        Table table = tables(
+                        "sqlserver",
+                        "create table a (b int, c int); create unique index i on a (b) include (c) where b is not null")
+                .get(0);
+
+        assertThat(table.uniques()).isEmpty();
+        assertThat(table.indexes().get(0).options()).containsEntry("sqlserver.include", "c");
+    }
+
+    @Test
+    void a_comment_of_several_lines_keeps_them() {
+        SqlRead read = SqlReader.read(
+                "create table a (b int); comment on table a is 'one\n''two'''; comment on column a.b is E'x\\ny'",
+                Dialects.POSTGRESQL);
+
+        assertThat(DesignScript.definitions(Reverse.of(read, "again").document().mapping(), Dialects.POSTGRESQL)
+                        .text())
+                .contains("COMMENT ON TABLE a IS 'one\n''two''';", "COMMENT ON COLUMN a.b IS 'x\ny';");
     }
 }

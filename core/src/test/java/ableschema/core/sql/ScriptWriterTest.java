@@ -159,7 +159,8 @@ class ScriptWriterTest {
                 .contains("REFERENCES apiary (code) ON DELETE CASCADE")
                 .doesNotContain("ON UPDATE")
                 .contains("COMMENT ON TABLE bees.hive IS 'One colony.';")
-                .contains("COMMENT ON COLUMN bees.hive.note IS 'It''s free text';");
+                .contains("COMMENT ON COLUMN bees.hive.note IS 'It''s\nfree text';");
+        assertThat(script(said, Dialects.ORACLE)).contains(" IS 'It''s free text';");
         assertThat(script(said, Dialects.SQLITE))
                 .contains("-- Not in SQLite: schemas within a database. The tables of bees stand beside the others.")
                 .contains("CREATE TABLE hive (")

@@ -184,9 +184,10 @@ final class MySqlDefinitions implements Definitions {
         String expression = mariadb ? "NULL" : "expression";
         String before = "";
         StringBuilder index = new StringBuilder();
+        String tail = "";
         String table = "";
         try (Rows rows = asking.rows(
-                "SELECT table_name AS name, index_name AS index_name, non_unique AS several, column_name AS column_name,"
+                "SELECT statistics.*, table_name AS name, index_name AS index_name, non_unique AS several, column_name AS column_name,"
                         + " sub_part AS part, collation AS direction, index_type AS type, " + expression
                         + " AS expression"
                         + " FROM information_schema.statistics WHERE table_schema" + HERE
@@ -194,7 +195,8 @@ final class MySqlDefinitions implements Definitions {
             while (rows.next()) {
                 String key = rows.text("name") + "\u0000" + rows.text("index_name");
                 if (!key.equals(before)) {
-                    end(table, index);
+                    end(table, index, tail);
+                    tail = tail(rows);
                     index.append(head(rows)).append(" (");
                     table = rows.text("name");
                     before = key;
@@ -204,13 +206,22 @@ final class MySqlDefinitions implements Definitions {
                 index.append(part(rows));
             }
         }
-        end(table, index);
+        end(table, index, tail);
     }
 
-    private void end(String name, StringBuilder index) {
+    /** What stands behind the parts: that no query uses it, and what is said of it. */
+    private String tail(Rows rows) throws SQLException {
+        boolean unused = rows.textIfKnown("ignored").equals("YES")
+                || rows.textIfKnown("is_visible").equals("NO");
+        String comment = rows.textIfKnown("index_comment");
+        return (comment.isEmpty() ? "" : " COMMENT " + text(comment))
+                + (unused ? mariadb ? " IGNORED" : " INVISIBLE" : "");
+    }
+
+    private void end(String name, StringBuilder index, String tail) {
         Table table = tables.get(name);
         if (table != null && index.length() > 0) {
-            table.add(index + ")");
+            table.add(index + ")" + tail);
         }
         index.setLength(0);
     }

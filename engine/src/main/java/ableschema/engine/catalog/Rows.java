@@ -3,6 +3,7 @@ package ableschema.engine.catalog;
 import java.sql.Connection;
 import java.sql.PreparedStatement;
 import java.sql.ResultSet;
+import java.sql.ResultSetMetaData;
 import java.sql.SQLException;
 
 /** The rows of a query, one after the other; an empty value is an empty text. */
@@ -26,6 +27,17 @@ final class Rows implements AutoCloseable {
     String text(String column) throws SQLException {
         String text = result.getString(column);
         return text == null ? "" : text;
+    }
+
+    /** The same, or an empty text where older servers have no such column. */
+    String textIfKnown(String column) throws SQLException {
+        ResultSetMetaData columns = result.getMetaData();
+        for (int i = 1; i <= columns.getColumnCount(); i++) {
+            if (columns.getColumnLabel(i).equalsIgnoreCase(column)) {
+                return text(column);
+            }
+        }
+        return "";
     }
 
     boolean isNull(String column) throws SQLException {

@@ -24,7 +24,8 @@ final class MariaDb extends MySqlFamily {
             .comparing(Traits.TextComparison.NO_CASE_NO_ACCENTS_BY_LETTER)
             .with(Kind.UUID, TypeForm.of("uuid", 16))
             .without(Ability.MADE_INDEXES)
-            .withOption(DialectOption.flag(Part.Kind.TABLE, DialectOption.VERSIONING, "WITH SYSTEM VERSIONING"));
+            .withOption(DialectOption.flag(Part.Kind.TABLE, DialectOption.VERSIONING, "WITH SYSTEM VERSIONING"))
+            .withOption(DialectOption.flag(Part.Kind.INDEX, DialectOption.INVISIBLE, "IGNORED"));
 
     MariaDb() {
         super(TRAITS);

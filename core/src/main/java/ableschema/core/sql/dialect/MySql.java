@@ -1,5 +1,6 @@
 package ableschema.core.sql.dialect;
 
+import ableschema.core.schema.Part;
 import ableschema.core.sql.dialect.TypeForm.Kind;
 import ableschema.core.types.DataType;
 import ableschema.core.types.DataType.Simple;
@@ -11,7 +12,8 @@ final class MySql extends MySqlFamily {
     private static final Traits TRAITS = MySqlFamily.TRAITS
             .named("mysql", "MySQL")
             .reserving(ReservedWords.MYSQL)
-            .with(Kind.UUID, TypeForm.of("char(36)", 36));
+            .with(Kind.UUID, TypeForm.of("char(36)", 36))
+            .withOption(DialectOption.flag(Part.Kind.INDEX, DialectOption.INVISIBLE, "INVISIBLE"));
 
     MySql() {
         super(TRAITS);
