@@ -26,7 +26,7 @@ import java.util.Set;
  */
 final class ColumnReader {
 
-    private static final String CONFLICT = "what becomes of a row that conflicts is not kept";
+    static final String CONFLICT = "what becomes of a row that conflicts is not kept";
 
     private final Context context;
     private final DraftTable table;
@@ -322,7 +322,9 @@ final class ColumnReader {
     }
 
     private void defaultValue() {
-        at.accept("on", "null");
+        if (at.accept("on", "null")) {
+            tell("that a default stands for an empty value that is given is not kept");
+        }
         int start = at.at();
         int end = valueEnd();
         Cursor value = at.upTo(end);
@@ -417,6 +419,7 @@ final class ColumnReader {
                 || tokens.is(i, "visible")
                 || tokens.is(i, "after")
                 || tokens.is(i, "first")
+                || tokens.is(i, "selectivity")
                 || tokens.is(i, "before")
                 || tokens.is(i, "for") && !tokens.is(i - 1, "value")
                 || tokens.is(i, "key");
@@ -426,7 +429,7 @@ final class ColumnReader {
     private void skipStates() {
         while (!at.atEnd()) {
             if (at.accept("on", "conflict")) {
-                context.draft.skip(at.tokens().line(at.at() - 1), name, CONFLICT);
+                tell(CONFLICT);
                 at.skip();
             } else if (at.acceptAny(
                     "enable",
@@ -479,6 +482,8 @@ final class ColumnReader {
         } else if (at.accept("character", "set") || at.accept("charset")) {
             at.accept('=');
             charset(at.name());
+        } else if (at.accept("selectivity")) {
+            at.skip(); // how a planner of queries takes it
         } else if (at.accept("on", "update")) {
             onUpdate();
         } else if (at.accept("key")) {
@@ -542,10 +547,17 @@ final class ColumnReader {
     private void onUpdate() {
         at.skip();
         String digits = at.is('(') ? at.inside().text() : "";
-        context.option(
+        boolean kept = context.option(
                 options,
                 Part.Kind.COLUMN,
                 "on_update",
                 "current_timestamp" + (digits.isEmpty() ? "" : "(" + digits + ")"));
+        if (!kept) {
+            tell("what a column takes whenever its row is changed is not kept");
+        }
+    }
+
+    private void tell(String lost) {
+        context.draft.skip(at.tokens().line(at.at() - 1), name, lost);
     }
 }

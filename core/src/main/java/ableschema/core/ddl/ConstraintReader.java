@@ -156,7 +156,9 @@ final class ConstraintReader {
                             ? "that it is checked at the end of a transaction is not kept"
                             : at.isAny("invisible", "ignored")
                                     ? "that no query uses an index is not kept"
-                                    : at.is("comment") ? "what is said of an index is not kept" : "";
+                                    : at.is("comment")
+                                            ? "what is said of an index is not kept"
+                                            : at.is("on", "conflict") ? ColumnReader.CONFLICT : "";
             at.skip();
             if (!lost.isEmpty()) {
                 context.draft.skip(at.tokens().line(start), at.tokens().text(start, at.end()), lost);

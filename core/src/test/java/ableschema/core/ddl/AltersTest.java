@@ -57,6 +57,7 @@ class AltersTest {
             mariadb | create table a (b int, index i (b)); alter table a alter index i ignored | create table a (b int, key i (b) ignored)
             mariadb | create table a (b int, index i (b) ignored); alter table a alter index i not ignored | create table a (b int, key i (b))
             h2 | create table a (b int not null default 5); alter table a alter column b bigint | create table a (b bigint not null)
+            h2 | create table a (b uuid default random_uuid() selectivity 50 not null) | create table a (b uuid default random_uuid() not null)
             h2 | create table a (b smalldatetime) | create table a (b timestamp(0))
             h2 | create table a (b numeric(6,1), check (b <> 5.0 and b < 1E+2)) | create table a (b numeric(6,1), check (b <> 5 and b < 100))
             h2 | create table a (b int default + 2) | create table a (b int default 2)
@@ -131,6 +132,11 @@ class AltersTest {
             mysql | create table a (b int, index i (b) comment 'why') | what is said of an index is not kept
             mysql | create table a (b int); create index i on a (b) comment 'why' | what is said of an index is not kept
             mysql | create table a (b int, unique key u (b) invisible) | that no query uses an index is not kept
+            sqlite | create table a (b int, c int, unique (b, c) on conflict ignore) | what becomes of a row that conflicts is not kept
+            sqlite | create table a (b int, c int, primary key (b, c) on conflict replace) | what becomes of a row that conflicts is not kept
+            sqlite | create table a (b int not null on conflict replace default 5) | what becomes of a row that conflicts is not kept
+            oracle | create table a (b number default on null 5 not null) | that a default stands for an empty value that is given is not kept
+            h2 | create table a (b timestamp default now() on update now()) | what a column takes whenever its row is changed is not kept
             sqlserver | create table a (b int); create index i on a (b); alter index i on a disable | that no query uses an index is not kept
             oracle | create table a (b int); create index i on a (b); alter index i unusable | that no query uses an index is not kept
             postgresql | create table a (b int); create index i on a (b) invisible | that no query uses an index is not kept
