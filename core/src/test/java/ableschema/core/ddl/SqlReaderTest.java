@@ -57,7 +57,7 @@ class SqlReaderTest {
             sqlserver  # create table t (a int constraint k primary key clustered with fillfactor = 80 on [fg]); # t primary key: k [a]
             sqlserver  # create table t (a time(3), b as (a) persisted not null);        # t.b: column 2 time not null computed {a}
             oracle     # create table t (a number(10), b date default sysdate);          # t.a: column 1 whole
-            oracle     # create table t (a number(8,2) default on null 0);               # t.a: column 1 decimal 8,2 default 0.00
+            oracle     # create table t (a number(8,2) default 0);                       # t.a: column 1 decimal 8,2 default 0.00
             oracle     # create table t (a varchar2(9 char) default q'{it's}');          # t.a: column 1 text 9 default 'it''s'
             oracle     # create table "T" ("A" number(1)); alter table t modify (a not null); # t.a: column 1 yes/no not null options {oracle.type=number(1)}
             sqlite     # create table t (a integer primary key);                         # t.a: column 1 whole not null numbered from 1 by 1 options {sqlite.rowid=yes}
