@@ -25,7 +25,7 @@ import org.junit.jupiter.api.io.TempDir;
 /** A process that is killed while it saves leaves the whole old file or the whole new one. */
 class CrashTest {
 
-    private static final int KILLS = 100;
+    private static final int KILLS = 70;
     private static final int ENTITIES = 1200;
 
     @TempDir
