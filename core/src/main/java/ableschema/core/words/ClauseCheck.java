@@ -44,6 +44,9 @@ final class ClauseCheck {
             "is (?:coded|labell?ed|marked|named|titled|tagged|signed|stamped) (?:with|by) (?:codes?|labels?|names?|numbers?|titles?|tags?)",
             CASE);
 
+    static final String NOT_HOW_OFTEN =
+            "how often it happens is no number of something; say what is made each time, as in: Each hive is looked at in any number of inspections";
+
     private static final Set<String> HOW_OFTEN = Set.of("time", "times", "once", "twice", "way", "ways");
     /** Words that stand between two nouns and are more than a verb: a list, another clause, a second noun. */
     private static final Pattern NO_VERB = Pattern.compile(
@@ -266,10 +269,7 @@ final class ClauseCheck {
         if (often
                 || HOW_OFTEN.contains(object.toLowerCase(Locale.ROOT))
                         && said.entity(clause.object()).isEmpty()) {
-            return Optional.of(new Phrasing.Refused(
-                    "how often it happens is no number of something; say what is made each time, as in: Each hive is looked"
-                            + " at in any number of inspections",
-                    clause.object()));
+            return Optional.of(new Phrasing.Refused(NOT_HOW_OFTEN, clause.object()));
         }
         if (IN_ONE.matcher(Quoted.masked(clause.subject())).matches()
                 && said.entity(clause.subject()).isEmpty()) {

@@ -342,9 +342,7 @@ public final class Phrasings {
     /** "A car is inspected after each rental" says of one car of how many rentals? */
     private static Optional<Phrasing> howManyOfEach(String sentence) {
         if (EVERY_YEAR.matcher(Quoted.masked(sentence)).matches()) {
-            return Optional.of(new Phrasing.Refused(
-                    "how often it happens is no number of something; say what is made each time, as in: Each hive is looked"
-                            + " at in any number of inspections"));
+            return Optional.of(new Phrasing.Refused(ClauseCheck.NOT_HOW_OFTEN));
         }
         return EACH_BEHIND.matcher(Quoted.masked(sentence)).matches()
                 ? Optional.of(
