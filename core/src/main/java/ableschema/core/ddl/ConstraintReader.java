@@ -143,6 +143,20 @@ final class ConstraintReader {
         }
     }
 
+    /** What a word behind a key says that is not kept; empty where nothing is lost. */
+    private static String lost(Cursor at) {
+        if (at.is("include")) {
+            return "the columns that a key takes along are not kept";
+        }
+        if (at.is("deferrable")) {
+            return "that it is checked at the end of a transaction is not kept";
+        }
+        if (at.isAny("invisible", "ignored")) {
+            return IndexReader.UNUSED;
+        }
+        return at.is("comment") ? IndexReader.DESCRIBED : at.is("on", "conflict") ? ColumnReader.CONFLICT : "";
+    }
+
     /** What stands behind a key or what is unique, and is not kept, where it makes a difference. */
     private void tellRest(Cursor at) {
         while (!at.atEnd()) {
@@ -150,15 +164,7 @@ final class ConstraintReader {
             if (at.accept("not", "deferrable") || at.accept("not", "ignored")) {
                 continue;
             }
-            String lost = at.is("include")
-                    ? "the columns that a key takes along are not kept"
-                    : at.is("deferrable")
-                            ? "that it is checked at the end of a transaction is not kept"
-                            : at.isAny("invisible", "ignored")
-                                    ? "that no query uses an index is not kept"
-                                    : at.is("comment")
-                                            ? "what is said of an index is not kept"
-                                            : at.is("on", "conflict") ? ColumnReader.CONFLICT : "";
+            String lost = lost(at);
             at.skip();
             if (!lost.isEmpty()) {
                 context.draft.skip(at.tokens().line(start), at.tokens().text(start, at.end()), lost);

@@ -13,6 +13,9 @@ import java.util.Map;
 /** Reads indexes: {@code CREATE [UNIQUE] INDEX NAME ON TABLE [USING method] "(" parts ")" [WHERE condition]}. */
 final class IndexReader {
 
+    static final String UNUSED = "that no query uses an index is not kept";
+    static final String DESCRIBED = "what is said of an index is not kept";
+
     private final Context context;
     private final DraftTable table;
 
@@ -72,11 +75,11 @@ final class IndexReader {
             return true;
         } else if (at.acceptAny("invisible", "ignored")) {
             boolean kept = context.option(options, Part.Kind.INDEX, DialectOption.INVISIBLE, "yes");
-            lost = kept ? "" : "that no query uses an index is not kept";
+            lost = kept ? "" : UNUSED;
         } else if (at.accept("comment")) {
             at.accept('=');
             at.skip();
-            lost = "what is said of an index is not kept";
+            lost = DESCRIBED;
         } else {
             return false;
         }

@@ -160,7 +160,7 @@ final class OtherReader {
             }
             for (; !at.atEnd(); at.skip()) {
                 if (at.isAny("disable", "unusable", "invisible")) {
-                    throw new Unread("that no query uses an index is not kept");
+                    throw new Unread(IndexReader.UNUSED);
                 }
             }
         } else if (at.accept("type")) {

@@ -49,6 +49,7 @@ public final class ReviewEdits {
         var edits = new ArrayList<Edit>();
         Document now = document;
         Optional<Review> review = Optional.empty();
+        int reviewed = -1;
         Mapping mapping = document.mapping();
         for (Finding each : findings) {
             Optional<Remedy> remedy = each.remedies().stream()
@@ -58,7 +59,8 @@ public final class ReviewEdits {
                 continue;
             }
             boolean alone = remedy.get().making() instanceof Remedy.Alone;
-            if (!alone) {
+            if (!alone && reviewed < edits.size()) {
+                reviewed = edits.size();
                 mapping = now.mapping(mapping);
                 Subject subject = Subject.of(now, mapping);
                 review = Optional.of(review.map(before -> before.after(subject)).orElseGet(() -> Review.of(subject)));

@@ -226,9 +226,7 @@ final class ClauseCheck {
         String noun = clause.object().toLowerCase(Locale.ROOT);
         boolean lasting =
                 PERIODS.contains(noun) && LASTING.matcher(clause.verb()).matches();
-        boolean value = VALUE.matcher(noun).matches();
-        return (value || lasting || UNITS.contains(noun) || AGE.matcher(noun).matches())
-                && !said.isEntity(clause.object());
+        return (lasting || UNITS.contains(noun) || AGE.matcher(noun).matches()) && !said.isEntity(clause.object());
     }
 
     /** What stands where an entity is expected, and is none. */

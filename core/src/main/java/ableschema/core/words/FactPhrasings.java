@@ -112,11 +112,11 @@ final class FactPhrasings extends SentenceForms {
                         : Optional.empty());
         form("(?:all |every |each |an? |the )?(.+?) (?:is|are) (\\p{L}[\\p{L}, -]*,? or \\p{L}[\\p{L} -]*)", m -> {
             List<String> members = SaidNouns.members(m.group(2).replaceAll("(?i),? or ", ", "));
-            Optional<String> placed =
-                    members.stream().filter(PLACED.asMatchPredicate()).findFirst();
             if (!areKinds(m.group(1), members)) {
                 return Optional.empty();
             }
+            Optional<String> placed =
+                    members.stream().filter(PLACED.asMatchPredicate()).findFirst();
             return placed.isEmpty()
                     ? kindsOf(m.group(1), m.group(2))
                     : refused(
