@@ -51,7 +51,7 @@ final class AttributePhrasings {
 
     /** A number of something, or the rest of a list of numbers: no name of an attribute. */
     private static final Pattern NUMBERED = Pattern.compile(
-            "^\\[?(?:or|either|been|to (?!date|day|time|year|month|place|city|station|page)|not|never|always|until|if|when|while|before|after|during|for|with|without|unless|because|since|per) |\\d \\p{L}"
+            "^\\[?(?:or|either|been|to (?!date|day|time|year|month|place|city|station|page)|not|never|always|until|if|when|while|before|after|during|for|with|without|unless|because|since|per) |(?<![\\p{L}\\d])\\d+ \\p{L}"
                     + "| unique ",
             CASE);
 
@@ -105,11 +105,15 @@ final class AttributePhrasings {
         if (recorded.isPresent()) {
             return attributes(recorded.get().group(1), recorded.get().group(2));
         }
+        Optional<Phrasing> untold = Cut.of(HEADED, sentence).flatMap(this::ofWhat);
+        if (untold.isPresent()) {
+            return untold;
+        }
         for (Pattern headed : List.of(HEADED, BRACKETED)) {
             Optional<Cut> found = Cut.of(headed, sentence)
                     .filter(cut -> cut.group(1).split(" ").length <= 3
                             && !isVerbal(cut.group(1))
-                            && !SaidNouns.members(cut.group(2)).stream().allMatch(SaidItem::isFlag)
+                            && !SaidItem.areOfOne(SaidNouns.members(cut.group(2)))
                             && !VALUES.matcher(cut.group(1) + " (" + cut.group(2))
                                     .matches()
                             && !ITEM.matcher(sentence).matches()
@@ -137,6 +141,16 @@ final class AttributePhrasings {
                 .or(() -> Cut.of(STORES, sentence)
                         .filter(cut -> !SaidNouns.bare(cut.group(1) + " x").equals("x")))
                 .flatMap(this::has);
+    }
+
+    /** "Price per day: decimal, at least 0" tells of an attribute, and not of what. */
+    private Optional<Phrasing> ofWhat(Cut headed) {
+        List<String> members = SaidNouns.members(headed.group(2));
+        return SaidItem.areOfOne(members) && !isVerbal(headed.group(1)) && !said.isEntity(headed.group(1))
+                ? Optional.of(new Phrasing.Refused("of what is this told? Say: Each … has "
+                        + Nouns.inSentence(SaidNouns.bare(headed.group(1))) + ": "
+                        + String.join(", ", members).replaceFirst("\\.$", "")))
+                : Optional.empty();
     }
 
     /** "Articles: sheet, towel, uniform" may be what each has, or what there is of them. */
@@ -280,7 +294,10 @@ final class AttributePhrasings {
         String one = said.one(noun);
         ReadAs many = ReadAs.of("Each " + one + " has any number of " + said.many(counted) + ".");
         ReadAs known = ReadAs.of("Each " + one + " has " + SaidNouns.bare(number) + ".");
-        return said.isEntity(counted) ? Optional.of(many) : Optional.of(new Phrasing.Either(List.of(known, many)));
+        boolean kept = number.regionMatches(true, 0, "the ", 0, 4); // "the number of seeds is noted"
+        return said.isEntity(counted) && !kept
+                ? Optional.of(many)
+                : Optional.of(new Phrasing.Either(List.of(known, many)));
     }
 
     /** What begins so lists attributes, as the grammar does, unless they have articles. */

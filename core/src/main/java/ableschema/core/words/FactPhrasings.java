@@ -87,7 +87,7 @@ final class FactPhrasings extends SentenceForms {
                         : Optional.empty());
         form("(.+?) (?:is|are) either (.+)", m -> kindsOf(m.group(1), m.group(2)));
         form(
-                "(?:all |every |each |an? |the )?(.+?) (?:is|can be|may be|must be) (an? \\p{L}+(?: \\p{L}+)?(?:, an? \\p{L}+(?: \\p{L}+)?)*,? or an? \\p{L}+(?: \\p{L}+)?)",
+                "(?:all |every |each |an? |the )?(.+?) (?:is|can be|may be|must be) (an? [\\p{L}-]+(?: \\p{L}+)?(?:, an? [\\p{L}-]+(?: \\p{L}+)?)*,? or an? [\\p{L}-]+(?: \\p{L}+)?)",
                 m -> kindsOf(m.group(1), m.group(2)));
         form(
                 "(?:all )?(\\p{L}+(?: \\p{L}+)?) are (?:also |all )?(?!(?:of|in|on|at|by|for|to|from|with|about|under|over|not|never|only|always)\\b)(\\p{L}+(?: \\p{L}+)?)",
@@ -193,7 +193,8 @@ final class FactPhrasings extends SentenceForms {
         List<String> members = SaidNouns.members(kinds.replaceAll("(?i),? or ", ", "));
         boolean told = members.stream()
                 .anyMatch(each -> SaidNouns.bare(each).split(" ").length > MOST_WORDS
-                        || Counts.find(Quoted.masked(SaidNouns.bare(each)), 0).isPresent());
+                        || Counts.find(Quoted.masked(SaidNouns.bare(each)).replace('-', 'x'), 0)
+                                .isPresent());
         if (told) {
             return refused("only kinds stand behind \"is either\", each a noun; say the rest in a sentence of its own");
         }

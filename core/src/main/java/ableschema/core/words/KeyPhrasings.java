@@ -71,9 +71,11 @@ final class KeyPhrasings extends SentenceForms {
         form(
                 "(.+?) (?:has|have) (?:an? |its |their |exactly one |one )?(?:own )?(?:unique )?(.+?),? (?:that|which) (?:uniquely )?identif(?:y|ies) (?:it|them|him|her|one)",
                 m -> readAs("Each " + said.one(m.group(1)) + " has " + SaidItem.item(m.group(2) + " key") + "."));
-        form("(.+?) (?:uniquely )?identif(?:ies|y) (.+)", m -> newlyIdentified(m.group(2), "", m.group(1)));
         form(
-                "(.+?) (?:is|are) (number|letter)ed(?: consecutively)? (?:inside|within|in|per|for (?=each |every )) ?(.+)",
+                "(.+?),? (?:(?:together|jointly|in combination|both) )?(?:uniquely )?identif(?:ies|y) (.+)",
+                m -> newlyIdentified(m.group(2), "", m.group(1)));
+        form(
+                "(.+?) (?:is|are) (number|letter)ed(?: consecutively| from (?:1|one|A))? (?:inside|within|in|per|for (?=each |every )) ?(.+)",
                 m -> newlyIdentified(m.group(1), "", said.one(m.group(3)) + ", " + m.group(2)));
         form(
                 "(?:all |each |every |an? |the )?(.+?) (?:is|are) (?:always )?(number|letter)ed",

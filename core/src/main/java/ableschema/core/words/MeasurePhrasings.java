@@ -11,7 +11,7 @@ import java.util.stream.Collectors;
 final class MeasurePhrasings extends SentenceForms {
 
     private static final String NUMBER = "-?\\d+(?:\\.\\d+)?";
-    private static final String BOUNDS = "((?:between|from) " + NUMBER + " (?:and|to) " + NUMBER
+    private static final String BOUNDS = "((?:between|from|at least) " + NUMBER + " (?:and at most|and|to) " + NUMBER
             + "|(?:at most|at least|no more than|no less than|up to|more than|less than) " + NUMBER
             + "|some|several|a (?:certain )?number of)";
 
@@ -89,7 +89,8 @@ final class MeasurePhrasings extends SentenceForms {
     }
 
     private static String bounded(String bounds) {
-        return bounds.matches("(?i)(?:some|several|a .*)") ? "" : " " + bounds;
+        String both = bounds.replaceFirst("(?i)^at least (\\S+) and(?: at most)? ", "between $1 and ");
+        return both.matches("(?i)(?:some|several|a .*)") ? "" : " " + both;
     }
 
     private Optional<Phrasing> preset(String noun, String by, String value, String unit) {

@@ -6,6 +6,8 @@ import ableschema.core.design.Relationship;
 import ableschema.core.words.Phrasing.ReadAs;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Function;
+import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 
 /** Phrasings of what is known of two things together: "For each ingredient of a recipe we store the quantity." */
@@ -14,13 +16,39 @@ final class PairingPhrasings extends SentenceForms {
     private static final String KEPT =
             "(?:we|they|you) (?:also )?(?:need(?: to know)?|store|record|keep|note|register|know|want(?: to know)?) (?:down )?(?:the |an? |its |their )?(.+)";
 
+    private static final String NOTED =
+            " (?:is|are) (?:also )?(?:noted|recorded|kept|stored|given|registered|written down)";
+
+    /** Its first part is a sentence, which no form of sentences has. */
+    private static final Pattern WITH_ITS = Pattern.compile(
+            "(.+?)(?:, and|;| and) the (.+?) of (?:each|every) (\\p{L}+(?: \\p{L}+)?)( in \\p{L}+)?" + NOTED
+                    + "\\s*\\.?",
+            Pattern.CASE_INSENSITIVE);
+
+    private static final Pattern FOR_ITS = Pattern.compile(
+            "(.+?)(?:, and|;| and) for (?:each|every) (?:of them|one|(\\p{L}+(?: \\p{L}+)?)),? (?:the|an?|its) (.+?)"
+                    + NOTED + "\\s*\\.?",
+            Pattern.CASE_INSENSITIVE);
+
     private final Design design;
     private final SaidNouns said;
+    private final Function<String, Optional<Phrasing>> reading;
+    private final Function<String, Optional<SaidClause>> clause;
 
-    PairingPhrasings(Design design, SaidNouns said) {
+    /**
+     * @param reading reads a sentence of its own
+     * @param clause  takes a sentence about a relationship apart
+     */
+    PairingPhrasings(
+            Design design,
+            SaidNouns said,
+            Function<String, Optional<Phrasing>> reading,
+            Function<String, Optional<SaidClause>> clause) {
         super("each|every");
         this.design = design;
         this.said = said;
+        this.reading = reading;
+        this.clause = clause;
     }
 
     @Override
@@ -39,6 +67,34 @@ final class PairingPhrasings extends SentenceForms {
                 m -> known(m.group(2), m.group(3), m.group(1)));
     }
 
+    /** "A repair uses many parts, and the quantity of each part is noted": of each part in this repair. */
+    Optional<Phrasing> withIts(String sentence) {
+        return Cut.of(WITH_ITS, sentence)
+                .flatMap(m -> withIts(m.group(1), m.group(3), m.group(2) + m.group(4)))
+                .or(() -> Cut.of(FOR_ITS, sentence).flatMap(m -> withIts(m.group(1), m.group(2), m.group(3))));
+    }
+
+    /** @param each of which of the two it is told; empty for the one spoken of last */
+    private Optional<Phrasing> withIts(String relation, String each, String list) {
+        return reading.apply(relation + ".")
+                .filter(ReadAs.class::isInstance)
+                .map(found -> ((ReadAs) found).sentences())
+                .filter(sentences -> sentences.size() == 1)
+                .flatMap(sentences -> clause.apply(SaidNouns.withoutStops(sentences.get(0)))
+                        .filter(one -> one.cardinality().max() != 1
+                                && (each.isEmpty() || said.one(one.object()).equalsIgnoreCase(said.one(each))))
+                        .flatMap(one -> readAs(
+                                sentences.get(0),
+                                "Each pairing "
+                                        + Quoted.of(said.one(one.subject()) + " " + one.verb() + " "
+                                                + said.one(one.object()))
+                                        + " has " + items(list) + ".")));
+    }
+
+    private static String items(String list) {
+        return SaidNouns.members(list).stream().map(SaidItem::item).collect(Collectors.joining(", "));
+    }
+
     /** Where one relationship of many to many joins the two. */
     private Optional<Phrasing> known(String one, String other, String list) {
         Optional<Entity> first = said.entity(one);
@@ -52,11 +108,7 @@ final class PairingPhrasings extends SentenceForms {
         return joining.size() == 1
                 ? new Owners(design, said.nouns())
                         .called(joining.get(0).id())
-                        .map(noun -> ReadAs.of("Each " + noun + " has "
-                                + SaidNouns.members(list).stream()
-                                        .map(SaidItem::item)
-                                        .collect(Collectors.joining(", "))
-                                + "."))
+                        .map(noun -> ReadAs.of("Each " + noun + " has " + items(list) + "."))
                 : Optional.empty();
     }
 }

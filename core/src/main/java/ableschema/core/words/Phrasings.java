@@ -151,7 +151,7 @@ public final class Phrasings {
         this.keys = new KeyPhrasings(said, spoken, last, relations::belonging);
         this.facts = new FactPhrasings(said, spoken);
         this.rules = new RulePhrasings(said, spoken);
-        this.pairings = new PairingPhrasings(design, said);
+        this.pairings = new PairingPhrasings(design, said, this::readingOfPart, relations::clause);
         this.shortNouns = new ShortNouns(said, relations);
         this.last = last;
         this.deletions = new DeletionPhrasings(design, said);
@@ -293,7 +293,7 @@ public final class Phrasings {
         if (--readingsLeft < 0) {
             return Optional.empty();
         }
-        Optional<Phrasing> together = pairings.of(said);
+        Optional<Phrasing> together = pairings.withIts(said).or(() -> pairings.of(said));
         if (together.isPresent()) {
             return together;
         }

@@ -34,6 +34,10 @@ final class PlainWording {
             "(?=(?:at (?:most|least)|exactly|one|two|three|four|five|six|seven|eight|nine|ten|\\d+|many|several|any number|no more|up to|more than) )";
 
     private static final List<Plainer> PLAINER = List.of(
+            plainer(
+                    "and",
+                    "\\b(starts|begins|departs|leaves) and (ends|finishes|arrives|returns) (at|in|from|to) (?=(?:an?|one|exactly one) )(\\p{L}+(?: \\p{L}+){1,3})(?=\\.?$)",
+                    "$1 $3 $4 and $2 $3 $4"),
             plainer("another", "\\b(be|is|are) (?:an?|the) (\\p{L}+ (?:of|in|at|for|on|to)) (?=another )", "$1 $2 "),
             plainer(
                     "hierarchy|tree",

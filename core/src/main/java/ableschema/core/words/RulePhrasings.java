@@ -44,7 +44,7 @@ final class RulePhrasings extends SentenceForms {
 
     RulePhrasings(SaidNouns said, SaidAttributes attributes) {
         super(
-                "is|are|be|can|cannot|may|must|mustn|should|shouldn|will|has|have|defaults?|lies?|ranges?|go|run|comes?|starts?|begins?|ends?|consists?");
+                "is|are|be|can|cannot|may|must|mustn|should|shouldn|will|has|have|defaults?|lies?|ranges?|go|run|comes?|starts?|begins?|ends?|consists?|of");
         this.said = said;
         this.attributes = attributes;
     }
@@ -284,6 +284,9 @@ final class RulePhrasings extends SentenceForms {
                 .flatMap(meant -> list(
                         "the " + meant.attribute() + " of the " + meant.owner(),
                         m.group(2).replaceAll("(?i),? and ", ", "))));
+        form(
+                "(?:the )?(\\p{L}+(?: \\p{L}+)? of (?:an?|each|every|the) [\\p{L} ]+?): ([^,]+, .+)",
+                m -> list(m.group(1), m.group(2)));
         form("(?:the )?(?:possible |allowed )?(.+?) values are:? (.+)", m -> list(m.group(1), m.group(2)));
         form(
                 "(?:the )?(?:possible|allowed|permitted|valid) (?:values? (?:of|for) )?(.+?) are:? (.+)",

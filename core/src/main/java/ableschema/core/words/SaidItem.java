@@ -43,7 +43,8 @@ final class SaidItem {
 
     /** "A quantity, 1 by default". */
     private static final Pattern PRESET = Pattern.compile(
-            "(\\p{L}[\\p{L} ]*?),? (?:(?:which|that) is )?(-?\\d+(?:\\.\\d+)?|\\p{L}+) by default", CASE);
+            "(\\p{L}[\\p{L} ]*?),? (?:(?:which|that) is )?(?:(?:at first|initially|to begin with) (-?\\d+(?:\\.\\d+)?)|(-?\\d+(?:\\.\\d+)?|\\p{L}+) by default)",
+            CASE);
 
     /** "A credit limit which defaults to 1000". */
     private static final Pattern DEFAULTS =
@@ -105,6 +106,16 @@ final class SaidItem {
     private static final Pattern FLAG =
             Pattern.compile("unique|optional|nullable|required|mandatory|(?:primary )?key|secret|personal", CASE);
 
+    /** "Decimal, at least 0" is told of one attribute, and lists none. */
+    private static final Pattern TOLD_OF_ONE = Pattern.compile(
+            "(?:decimal|numeric|integer|(?:big|small)?int|varchar2?|string|bool(?:ean)?|yes/no|timestamp|datetime|float|double|whole|whole number)(?: ?\\(.*\\))?"
+                    + "|(?:at (?:least|most)|(?:greater|less|more|fewer) than|up to|from|between) -?\\d.*",
+            CASE);
+
+    /** What is a type, and may be the name of an attribute. */
+    private static final Pattern TYPE_OR_NAME =
+            Pattern.compile("text|date|time|moment|number|money|code|link|year", CASE);
+
     private static final Pattern TYPE_BEHIND = Pattern.compile(
             "(\\p{L}[\\p{L}\\d _]*?) ((?:\\p{L}{3,9}2?) ?\\(\\d+(?: ?, ?\\d+)?\\)|varchar2?|clob|(?:big|small|tiny)?int|integer|bool|boolean"
                     + "|timestamp|datetime|blob)",
@@ -112,8 +123,9 @@ final class SaidItem {
 
     private static final Pattern MAYBE = Pattern.compile("(?:optional(?:ly)?|possibly|maybe|perhaps) ", CASE);
 
-    private static final Pattern OPTIONAL_BEHIND =
-            Pattern.compile("(.+?) ?\\((?:optional|if known|may be empty|nullable)\\)", CASE);
+    private static final Pattern OPTIONAL_BEHIND = Pattern.compile(
+            "(.+?) ?\\((?:optional|if (?:known|any|given|there is one)|(?:may|can|might) be (?:empty|missing|unknown|left out|left empty)|not always (?:known|given)|nullable)\\)",
+            CASE);
 
     /** "Email (unique, optional)". */
     private static final Pattern OPTIONAL_AMONG = Pattern.compile(
@@ -133,9 +145,17 @@ final class SaidItem {
 
     private SaidItem() {}
 
-    /** Whether it is said of an attribute, and is none. */
-    static boolean isFlag(String member) {
-        return FLAG.matcher(member).matches();
+    /** Whether these are all said of one attribute, as its type, its bounds or its flags, and are none themselves. */
+    static boolean areOfOne(List<String> members) {
+        boolean told = members.stream().anyMatch(SaidItem::isToldOfOne);
+        return told
+                && members.stream()
+                        .allMatch(each ->
+                                isToldOfOne(each) || TYPE_OR_NAME.matcher(each).matches());
+    }
+
+    private static boolean isToldOfOne(String member) {
+        return FLAG.matcher(member).matches() || TOLD_OF_ONE.matcher(member).matches();
     }
 
     /** One attribute that no two have the same of. */
@@ -177,7 +197,8 @@ final class SaidItem {
         }
         Matcher preset = PRESET.matcher(name);
         if (preset.matches()) {
-            return preset.group(1) + " (default " + preset.group(2) + ")";
+            String value = preset.group(2) == null ? preset.group(3) : preset.group(2);
+            return preset.group(1) + " (default " + value + ")";
         }
         Matcher states = STATES.matcher(name);
         if (states.matches()) {
