@@ -38,6 +38,9 @@ final class AlterReader {
             attach(name, at);
             return;
         }
+        if (at.is("owner", "to")) {
+            return; // of a sequence or view, too, which are altered as tables are
+        }
         DraftTable table = context.table(name);
         at.accept('*');
         List<Cursor> actions = at.parts();
@@ -202,6 +205,7 @@ final class AlterReader {
     private void add(DraftTable table, Cursor at) {
         if (at.is("constraint") && at.tokens().is(at.at() + 2, "default") && at.end() - at.at() > 5) {
             at.skip(); // a default is no constraint of its own elsewhere
+            context.draft.skipAll(at.tokens().line(at.at()), at.text(), ColumnReader.DEFAULT_NAME);
             at.skip();
         }
         if (ConstraintReader.begins(at)) {

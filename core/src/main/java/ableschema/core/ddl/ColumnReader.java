@@ -26,6 +26,7 @@ import java.util.Set;
  */
 final class ColumnReader {
 
+    static final String DEFAULT_NAME = "the names of defaults are not kept, here and in what follows";
     static final String CONFLICT = "what becomes of a row that conflicts is not kept";
 
     private final Context context;
@@ -139,11 +140,20 @@ final class ColumnReader {
     private void clause(String constraint) {
         if (at.accept("not", "null")) {
             nullable = false;
+            if (!constraint.isEmpty() && context.is("oracle")) { // elsewhere the name is lost in the database, too
+                context.draft.skipAll(
+                        at.tokens().line(at.at() - 1),
+                        constraint,
+                        "the names of rules that a column is never empty are not kept, here and in what follows");
+            }
             skipStates();
         } else if (at.accept("null")) {
             skipStates();
         } else if (at.accept("default")) {
             defaultValue();
+            if (!constraint.isEmpty()) {
+                context.draft.skipAll(at.tokens().line(at.at() - 1), constraint, DEFAULT_NAME);
+            }
         } else if (at.accept("primary", "key")) {
             primaryKey(constraint);
         } else if (at.accept("unique")) {
@@ -159,6 +169,13 @@ final class ColumnReader {
                 constraints.unique(constraint, List.of(name), options);
             }
             skipStates();
+        } else if (at.is("check") && constraint.isEmpty() && isJson()) {
+            type = SqlType.of("json", List.of(), false, "", "json");
+            held = DataType.Simple.JSON;
+            options.remove(context.dialect.name() + ".collation");
+            table.types.put(name, type);
+            at.skip();
+            at.inside();
         } else if (at.is("check")) {
             constraints.check(constraint, at);
             table.checksOfColumns.put(table.checks.get(table.checks.size() - 1), name);
@@ -180,8 +197,23 @@ final class ColumnReader {
         }
     }
 
+    /** What MariaDB makes of a column of json, and a dump of it has: a longtext with a check. */
+    private boolean isJson() {
+        return context.isMySql()
+                && type.name().equals("longtext")
+                && at.tokens().is(at.at() + 2, "json_valid")
+                && at.tokens().is(at.at() + 3, '(')
+                && context.names.same(at.tokens().unquoted(at.at() + 4), name)
+                && at.tokens().is(at.at() + 5, ')')
+                && at.tokens().is(at.at() + 6, ')');
+    }
+
     private void primaryKey(String constraint) {
-        at.acceptAny("asc", "desc");
+        at.accept("asc");
+        boolean descending = at.accept("desc");
+        if (descending && context.is("sqlite") && type.text().equalsIgnoreCase("integer")) {
+            tell("that a key is not the number of its row is not kept");
+        }
         nullable = context.is("sqlite") && nullable && !type.name().equals("integer");
         at.acceptAny("clustered", "nonclustered");
         if (at.is('(') && context.isSqlServer()) { // one of the table, though no comma stands before it
@@ -431,9 +463,10 @@ final class ColumnReader {
             if (at.accept("on", "conflict")) {
                 tell(CONFLICT);
                 at.skip();
+            } else if (at.accept("disable")) {
+                tell(ConstraintReader.NOT_ENFORCED);
             } else if (at.acceptAny(
                     "enable",
-                    "disable",
                     "clustered",
                     "nonclustered",
                     "validate",

@@ -398,12 +398,11 @@ final class ConstraintReader {
             } else if (at.accept("initially")) {
                 deferred = at.is("deferred");
                 at.skip();
-            } else if (at.accept("not", "enforced")) {
+            } else if (at.accept("not", "enforced") || at.accept("disable")) {
                 context.draft.skip(at.tokens().line(at.at() - 1), name, NOT_ENFORCED);
             } else if (at.accept("not", "deferrable") || at.accept("not", "valid")) {
                 continue;
-            } else if (!at.acceptAny(
-                    "deferrable", "enable", "disable", "validate", "novalidate", "rely", "norely", "enforced")) {
+            } else if (!at.acceptAny("deferrable", "enable", "validate", "novalidate", "rely", "norely", "enforced")) {
                 break; // the next clause of a column
             }
         }

@@ -33,6 +33,9 @@ final class Draft {
     /** The sequences from which no column draws, as they were made. */
     final Map<String, Carried> undrawn = new LinkedHashMap<>();
 
+    /** The columns with which sequences go, as table and column, by the keys of the sequences. */
+    final Map<String, String> owners = new HashMap<>();
+
     /** All sequences, as they were made. */
     final Map<String, Carried> sequencesMade = new HashMap<>();
 
@@ -189,5 +192,12 @@ final class Draft {
 
     void skip(int line, String statement, String reason) {
         skipped.add(new Skipped(line, statement, reason));
+    }
+
+    /** Tells once what is so in many places of a script. */
+    void skipAll(int line, String statement, String reason) {
+        if (skipped.stream().noneMatch(each -> each.reason().equals(reason))) {
+            skip(line, statement, reason);
+        }
     }
 }

@@ -47,13 +47,28 @@ final class Drawing {
                 && made.filter(each -> SPECIAL.matcher(each.sql()).matches()).isEmpty();
         options.remove(option(DialectOption.SERIAL));
         options.remove(option(DialectOption.SEQUENCE));
+        options.remove(option(DialectOption.OWNED));
         if (usual) {
             context.option(options, Part.Kind.COLUMN, DialectOption.SERIAL, "yes");
         } else if (made.isPresent()
                 && context.option(options, Part.Kind.COLUMN, DialectOption.SEQUENCE, name(sequence))) {
+            if (context.draft.owners.getOrDefault(key, "").equals(owner(table, column))) {
+                context.option(options, Part.Kind.COLUMN, DialectOption.OWNED, "yes");
+            }
             return numbers; // which stays where it is
         }
         return context.draft.drawn(key);
+    }
+
+    /** The column that owns a sequence from now on, be it before or after it draws from it. */
+    Column owning(DraftTable table, Column column, String key) {
+        context.draft.owners.put(key, owner(table, column.name()));
+        String drawn = column.options().getOrDefault(option(DialectOption.SEQUENCE), "");
+        return Sequence.key(drawn).equals(key) ? column.withOption(option(DialectOption.OWNED), "yes") : column;
+    }
+
+    private static String owner(DraftTable table, String column) {
+        return table.name + "." + column;
     }
 
     /** The column that draws its numbers from a sequence from now on. */
@@ -100,6 +115,7 @@ final class Drawing {
         if (context.is("postgresql") && column.options().containsKey(option(DialectOption.SERIAL))) {
             String own = own(table, column.name());
             context.draft.undrawn.putIfAbsent(Sequence.key(own), made(own));
+            return elsewhere(column, table).withOption(option(DialectOption.OWNED), "yes");
         }
         return elsewhere(column, table);
     }
@@ -114,7 +130,9 @@ final class Drawing {
 
     /** A column that draws from none. */
     Column without(Column column) {
-        return column.withoutOption(option(DialectOption.SERIAL)).withoutOption(option(DialectOption.SEQUENCE));
+        return column.withoutOption(option(DialectOption.SERIAL))
+                .withoutOption(option(DialectOption.SEQUENCE))
+                .withoutOption(option(DialectOption.OWNED));
     }
 
     /** A sequence that serial makes, from which other columns draw as well, stands beside the tables. */
@@ -139,7 +157,9 @@ final class Drawing {
             return column;
         }
         context.draft.undrawn.put(Sequence.key(own), made(own));
-        return column.withoutOption(serial).withOption(option(DialectOption.SEQUENCE), own);
+        return column.withoutOption(serial)
+                .withOption(option(DialectOption.SEQUENCE), own)
+                .withOption(option(DialectOption.OWNED), "yes");
     }
 
     private Carried made(String sequence) {

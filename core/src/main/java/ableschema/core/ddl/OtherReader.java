@@ -192,8 +192,9 @@ final class OtherReader {
         String namespace = last > 1 ? context.names.namespace(parts.get(last - 2)) : "";
         DraftTable table = context.table(new TableName(namespace, parts.get(last - 1)));
         table.change(parts.get(last), column -> {
-            if (!context.isNumbered(column.type())) {
-                return column; // the sequence stays one of its own
+            Column owner = context.is("postgresql") ? new Drawing(context).owning(table, column, sequence) : column;
+            if (!context.isNumbered(column.type()) || owner != column) {
+                return owner; // the sequence stays one of its own
             }
             Identity numbers =
                     context.is("postgresql") ? context.draft.numbers(sequence) : context.draft.drawn(sequence);

@@ -24,6 +24,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Predicate;
+import java.util.stream.Stream;
 
 /** Writes the statements that define one table. */
 final class TableWriter {
@@ -403,10 +404,12 @@ final class TableWriter {
         var statements = new ArrayList<Statement>();
         for (Column column : table.columns()) {
             if (shortfalls.isNumbered(column)) {
-                dialect.startNumbering(table, name(), column.identity().orElseThrow()) // numbered ones have it
-                        .ifPresent(sql -> statements.add(new SqlWriter(table.part(Kind.COLUMN, column.name()))
-                                .line(sql)
-                                .closed(Statement.Kind.SETTING)));
+                Optional<String> start =
+                        dialect.startNumbering(table, name(), column.identity().orElseThrow()); // numbered ones have it
+                Stream.of(start, dialect.owningSequence(name(), column))
+                        .flatMap(Optional::stream)
+                        .map(sql -> new SqlWriter(table.part(Kind.COLUMN, column.name())).line(sql))
+                        .forEach(writer -> statements.add(writer.closed(Statement.Kind.SETTING)));
             }
         }
         return statements;

@@ -202,7 +202,8 @@ final class AttributePhrasings {
                 || members.size() > 1
                         && !members.stream().allMatch(said::isEntity)
                         && members.stream()
-                                .noneMatch(each -> said.isPlural(each.replaceFirst(" in \\p{L}+$", ""))
+                                .noneMatch(each -> said.isPlural(each.replaceFirst(
+                                                " (?:in \\p{L}+|\\p{L}+ed|sold|bought|made|done|taken|given)$", ""))
                                         || said.endsIn(each).isPresent()
                                         || Counts.begin(Quoted.masked(each)) && !SaidNouns.hasArticle(each));
         return plain ? attributes(found.group(1), found.group(2)) : Optional.empty();
@@ -385,14 +386,15 @@ final class AttributePhrasings {
     private boolean isRole(String owner, String member) {
         String noun = SaidNouns.bare(member);
         return noun.matches("\\p{L}+ \\p{L}+(?: \\p{L}+)?")
+                && !member.toLowerCase(Locale.ROOT).startsWith("one ")
                 && !said.isPlural(noun)
                 && !said.isEntity(noun)
-                && (said.endsIn(noun).isPresent() || noun.endsWith(" " + owner) && !noun.contains(" of "));
+                && (said.headNoun(noun).isPresent() || noun.endsWith(" " + owner) && !noun.contains(" of "));
     }
 
     private String role(String owner, String member, boolean optional) {
         return "Each " + owner + (optional ? " has at most one " : " has exactly one ")
-                + said.endsIn(member).map(said.nouns()::one).orElse(owner)
+                + said.headNoun(member).orElse(owner)
                 + " (second as " + Nouns.listed(Nouns.inSentence(SaidNouns.bare(member))) + ").";
     }
 

@@ -29,7 +29,7 @@ final class SaidNouns {
 
     /** One or two words before a noun, none of which joins it to another. */
     private static final Pattern ADJECTIVAL = Pattern.compile(
-            "(?!.*\\b(?:of|in|on|at|by|for|to|from|with|and|or)\\b)\\p{L}[\\p{L}-]*(?: \\p{L}[\\p{L}-]*){1,3}",
+            "(?!.*\\b(?:of|in|on|at|by|for|to|from|per|with|and|or)\\b)\\p{L}[\\p{L}-]*(?: \\p{L}[\\p{L}-]*){1,3}",
             Pattern.CASE_INSENSITIVE);
 
     /** "Between 1 and 6" is no list. */
@@ -181,6 +181,24 @@ final class SaidNouns {
     /** The known entity that a longer noun ends in: the depot of "home depot"; empty where the noun itself is one. */
     Optional<Entity> endsIn(String phrase) {
         return isEntity(phrase) ? Optional.empty() : head(phrase);
+    }
+
+    /** The singular of the entity that a longer noun ends in, be it known or made by another sentence; empty where it is one itself. */
+    Optional<String> headNoun(String phrase) {
+        return endsIn(phrase)
+                .map(nouns::one)
+                .or(() -> isEntity(phrase) ? Optional.empty() : expectedHead(bare(phrase)));
+    }
+
+    private Optional<String> expectedHead(String noun) {
+        int first = ADJECTIVAL.matcher(noun).matches() ? noun.indexOf(' ') : -1;
+        for (int space = first; space > 0; space = noun.indexOf(' ', space + 1)) {
+            String head = one(noun.substring(space + 1)).toLowerCase(Locale.ROOT);
+            if (expected.contains(head)) {
+                return Optional.of(head);
+            }
+        }
+        return Optional.empty();
     }
 
     /** The known entity in which the name of something that is not known ends. */

@@ -30,9 +30,9 @@ class AltersTest {
             postgresql | create table a (id serial); alter table a alter id drop default | create table a (id integer not null)
             postgresql | create table a (id smallserial); alter table a alter id set default 5 | create table a (id smallint not null default 5)
             postgresql | create table a (id serial); alter table a alter id type bigint; alter table a alter id drop default | create table a (id bigint not null)
-            postgresql | create table a (id serial); alter table a rename to b | create sequence a_id_seq; create table b (id integer not null default nextval('a_id_seq'))
-            postgresql | create table a (id serial); alter table a rename id to no | create sequence a_id_seq; create table a (no integer not null default nextval('a_id_seq'))
-            postgresql | create table a ("no. 1" serial); alter table a rename to b | create sequence "a_no. 1_seq"; create table b ("no. 1" integer not null default nextval('"a_no. 1_seq"'))
+            postgresql | create table a (id serial); alter table a rename to b | create sequence a_id_seq; create table b (id integer not null default nextval('a_id_seq')); alter sequence a_id_seq owned by b.id
+            postgresql | create table a (id serial); alter table a rename id to no | create sequence a_id_seq; create table a (no integer not null default nextval('a_id_seq')); alter sequence a_id_seq owned by a.no
+            postgresql | create table a ("no. 1" serial); alter table a rename to b | create sequence "a_no. 1_seq"; create table b ("no. 1" integer not null default nextval('"a_no. 1_seq"')); alter sequence "a_no. 1_seq" owned by b."no. 1"
             postgresql | create table a (id serial); alter table a alter id type varchar(9) | create table a (id varchar(9) not null default nextval('a_id_seq'))
             postgresql | create table a (x int, n int, d int generated always as (n + 1) stored unique); alter table a drop n cascade | create table a (x int)
             postgresql | create table a (n int default 5); alter table a alter n type numeric(6,2) | create table a (n numeric(6,2) default 5.00)
@@ -54,6 +54,9 @@ class AltersTest {
             mariadb | create table a (b int as (1 + 1)); alter table a alter b set default 3 | create table a (b int as (1 + 1))
             mariadb | create table a (b int auto_increment primary key); alter table a alter b set default 3 | create table a (b int auto_increment primary key)
             mysql | create table a (b int, c int, index i (b), index k (c)); alter table a alter index i invisible | create table a (b int, c int, key i (b) invisible, key k (c) visible)
+            mariadb | create table a (`b c` longtext character set utf8mb4 collate utf8mb4_bin not null check (json_valid(`b c`)) comment 'x') | create table a (`b c` json not null comment 'x')
+            mariadb | create table a (b longtext, check (json_valid(b))) | create table a (b longtext, check (json_valid(b)))
+            postgresql | create sequence s; alter table s owner to x; create view v as select 1; alter table only v owner to x; create table a (b int) | create sequence s; create view v as select 1; create table a (b int)
             mariadb | create table a (b int, index i (b)); alter table a alter index i ignored | create table a (b int, key i (b) ignored)
             mariadb | create table a (b int, index i (b) ignored); alter table a alter index i not ignored | create table a (b int, key i (b))
             h2 | create table a (b int not null default 5); alter table a alter column b bigint | create table a (b bigint not null)
@@ -95,6 +98,9 @@ class AltersTest {
             textBlock =
                     """
             postgresql | create table a (id int primary key, c bpchar) | c  bpchar
+            postgresql | create table a (id serial primary key); alter table a rename to b | ALTER SEQUENCE a_id_seq OWNED BY b.id;
+            postgresql | create sequence s; create table a (n int primary key); alter sequence s owned by a.n; alter table a alter n set default nextval('s') | ALTER SEQUENCE s OWNED BY a.n;
+            postgresql | create sequence s; create table a (n int primary key default nextval('s'), m int); alter sequence s owned by a.n | ALTER SEQUENCE s OWNED BY a.n;
             mariadb | create table a (x varchar(9) primary key, y varchar(9) collate latin1_bin as (x) virtual) | y varchar(9) COLLATE latin1_bin GENERATED ALWAYS AS (x) VIRTUAL
             sqlite | create table a (t text primary key check (t like 'A%')) | CHECK (t like 'A%')
             sqlite | create table a (t text primary key check (t glob 'A*' and t not glob '[B]*')) | CHECK (t glob 'A*' and t not glob '[B]*')
@@ -135,6 +141,13 @@ class AltersTest {
             sqlite | create table a (b int, c int, unique (b, c) on conflict ignore) | what becomes of a row that conflicts is not kept
             sqlite | create table a (b int, c int, primary key (b, c) on conflict replace) | what becomes of a row that conflicts is not kept
             sqlite | create table a (b int not null on conflict replace default 5) | what becomes of a row that conflicts is not kept
+            oracle | create table a (b number constraint n not null) | the names of rules that a column is never empty are not kept, here and in what follows
+            oracle | create table a (b number constraint n check (b > 1) disable) | that a constraint holds nothing is not kept
+            oracle | create table a (b number primary key, c number references a (b) disable) | that a constraint holds nothing is not kept
+            oracle | create table a (b number); create index i on a (b) reverse | that an index keeps its values from back to front is not kept
+            sqlserver | create table a (b int constraint d default 5, c int constraint e default 6) | the names of defaults are not kept, here and in what follows
+            sqlserver | create table a (b int); alter table a add constraint d default 5 for b | the names of defaults are not kept, here and in what follows
+            sqlite | create table a (b integer primary key desc) | that a key is not the number of its row is not kept
             oracle | create table a (b number default on null 5 not null) | that a default stands for an empty value that is given is not kept
             h2 | create table a (b timestamp default now() on update now()) | what a column takes whenever its row is changed is not kept
             sqlserver | create table a (b int); create index i on a (b); alter index i on a disable | that no query uses an index is not kept

@@ -45,7 +45,16 @@ record PostgreSqlBeside(Asking asking) {
         views(sql);
         lines(
                 sql,
-                "SELECT 1 AS kind, pg_get_triggerdef(g.oid) AS line"
+                "SELECT 0 AS kind, 'ALTER SEQUENCE ' || quote_ident(m.nspname) || '.' || quote_ident(s.relname) || ' OWNED BY '"
+                        + " || " + TABLE + " || '.' || quote_ident(a.attname) AS line"
+                        + " FROM pg_depend o JOIN pg_class s ON s.oid = o.objid AND s.relkind = 'S'"
+                        + " JOIN pg_namespace m ON m.oid = s.relnamespace JOIN pg_class c ON c.oid = o.refobjid"
+                        + " JOIN pg_namespace n ON n.oid = c.relnamespace"
+                        + " JOIN pg_attribute a ON a.attrelid = c.oid AND a.attnum = o.refobjsubid"
+                        + " WHERE o.classid = 'pg_class'::regclass AND o.refclassid = 'pg_class'::regclass"
+                        + " AND o.deptype = 'a' AND NOT c.relispartition AND" + ours()
+                        + withoutExtensions("pg_class", "c.oid")
+                        + " UNION ALL SELECT 1, pg_get_triggerdef(g.oid)"
                         + " FROM pg_trigger g JOIN pg_class c ON c.oid = g.tgrelid JOIN pg_namespace n ON n.oid = c.relnamespace"
                         + " WHERE NOT g.tgisinternal AND" + ours()
                         + " UNION ALL SELECT 2, rtrim(pg_get_ruledef(r.oid), ';')"

@@ -467,6 +467,11 @@ public abstract class Dialect implements Cloneable {
                 + " IS " + text(text);
     }
 
+    /** A statement by which the sequence that a column draws from goes with it. */
+    public Optional<String> owningSequence(String table, Column column) {
+        return Optional.empty();
+    }
+
     /** A statement that makes a schema where there is none. */
     public String namespace(String name) {
         return "CREATE SCHEMA " + quoted(name);

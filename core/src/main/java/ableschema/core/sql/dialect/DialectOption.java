@@ -47,6 +47,9 @@ public record DialectOption(Part.Kind of, String name, String form, Pattern valu
     /** The name of the option that names the sequence, which is no column's own, from which a column draws its numbers. */
     public static final String SEQUENCE = "sequence";
 
+    /** The name of the option by which a sequence that has a name of its own goes with the column that draws from it. */
+    public static final String OWNED = "owned_sequence";
+
     /** The name of the option that gives the name of what the values of a named type must meet. */
     public static final String CONSTRAINT = "constraint";
 

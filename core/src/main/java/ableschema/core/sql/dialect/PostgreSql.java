@@ -67,6 +67,7 @@ final class PostgreSql extends Dialect {
                     DialectOption.rawBase(),
                     DialectOption.flag(Part.Kind.COLUMN, DialectOption.SERIAL, ""),
                     DialectOption.sequence(),
+                    DialectOption.flag(Part.Kind.COLUMN, DialectOption.OWNED, ""),
                     DialectOption.partition(),
                     DialectOption.storage(Part.Kind.TABLE),
                     DialectOption.storage(Part.Kind.INDEX),
@@ -160,6 +161,13 @@ final class PostgreSql extends Dialect {
     private Optional<String> drawn(Column column) {
         return option(column.options(), DialectOption.SEQUENCE)
                 .filter(any -> column.identity().isPresent());
+    }
+
+    @Override
+    public Optional<String> owningSequence(String table, Column column) {
+        return drawn(column)
+                .filter(sequence -> has(column.options(), DialectOption.OWNED))
+                .map(sequence -> "ALTER SEQUENCE " + sequence + " OWNED BY " + table + "." + column(column.name()));
     }
 
     @Override
