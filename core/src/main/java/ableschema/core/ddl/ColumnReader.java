@@ -178,6 +178,9 @@ final class ColumnReader {
             at.inside();
         } else if (at.is("check")) {
             constraints.check(constraint, at);
+            if (constraint.isEmpty()) {
+                context.option(options, Part.Kind.COLUMN, DialectOption.CHECK_BESIDE, "yes");
+            }
             table.checksOfColumns.put(table.checks.get(table.checks.size() - 1), name);
             skipStates();
         } else if (at.is("references") || at.accept("foreign", "key")) {
@@ -257,7 +260,7 @@ final class ColumnReader {
             context.draft.skip(
                     at.tokens().line(at.at() - 1), at.text(), "how the database keeps former rows is not kept");
         } else if (at.accept("identity")) {
-            Sequence sequence = Sequence.read(at.is('(') ? at.inside() : at.upTo(optionsEnd()));
+            Sequence sequence = Sequence.read(at.is('(') ? at.inside() : at.upTo(ClauseEnds.ofOptions(at)));
             number(sequence.start(), sequence.step(), alone);
             nullable = false;
         } else {
@@ -265,23 +268,10 @@ final class ColumnReader {
         }
     }
 
-    /** Where the options of an identity end that stand in no brackets. */
-    private int optionsEnd() {
-        int end = at.at();
-        while (end < at.end()
-                && !(at.tokens().is(end, "not")
-                        || at.tokens().is(end, "null")
-                        || at.tokens().is(end, "primary")
-                        || at.tokens().is(end, "unique")
-                        || at.tokens().is(end, "enable")
-                        || at.tokens().is(end, "constraint"))) {
-            end++;
-        }
-        return end;
-    }
-
     private void computed() {
-        Cursor of = at.is('(') && !goesOn(at.closing(at.at()) + 1) ? at.inside() : at.upTo(computedEnd());
+        Cursor of = at.is('(') && !ClauseEnds.goesOn(at, at.closing(at.at()) + 1)
+                ? at.inside()
+                : at.upTo(ClauseEnds.ofComputed(at));
         if (of.atEnd()) {
             throw new Unread("what is computed is missing");
         }
@@ -310,33 +300,6 @@ final class ColumnReader {
         return context.expressions.read(of, table);
     }
 
-    /** Whether what is computed goes on behind a bracket, as in {@code (a + 1) * 2}. */
-    private boolean goesOn(int behind) {
-        return behind < at.end() && at.tokens().kind(behind) == Kind.SYMBOL;
-    }
-
-    /** Where a computation without brackets ends: before what says how it is kept. */
-    private int computedEnd() {
-        int end = at.at();
-        int depth = 0;
-        Tokens tokens = at.tokens();
-        while (end < at.end()) {
-            depth += tokens.depth(end);
-            boolean word = tokens.is(end, "persisted")
-                    || tokens.is(end, "stored")
-                    || tokens.is(end, "virtual")
-                    || tokens.is(end, "not") && tokens.is(end + 1, "null")
-                    || tokens.is(end, "constraint")
-                    || tokens.is(end, "primary")
-                    || tokens.is(end, "unique");
-            if (depth == 0 && word) {
-                return end;
-            }
-            end++;
-        }
-        return end;
-    }
-
     /** What is computed without a type is taken to hold what it is computed from: a text where one is among it. */
     private DataType ofSources(Expression<String> value) {
         List<DataType> types = value.columns()
@@ -358,7 +321,7 @@ final class ColumnReader {
             tell("that a default stands for an empty value that is given is not kept");
         }
         int start = at.at();
-        int end = valueEnd();
+        int end = ClauseEnds.ofValue(at);
         Cursor value = at.upTo(end);
         Optional<Identity> sequence = context.isNumbered(held) ? sequence(start, end) : Optional.empty();
         if (sequence.isPresent()) {
@@ -409,52 +372,6 @@ final class ColumnReader {
 
     private String beforeDot(int token) {
         return token >= 2 ? at.tokens().unquoted(token - 2) : "";
-    }
-
-    /** Where a default ends: before what begins another clause, outside brackets. */
-    private int valueEnd() {
-        int depth = 0;
-        Tokens tokens = at.tokens();
-        for (int i = at.at(); i < at.end(); i++) {
-            depth += tokens.depth(i);
-            boolean isNull = i == at.at() && tokens.is(i, "null"); // the value itself
-            if (depth == 0 && !isNull && endsValue(tokens, i)) {
-                return i;
-            }
-        }
-        return at.end();
-    }
-
-    private static boolean endsValue(Tokens tokens, int i) {
-        if (tokens.kind(i) != Kind.WORD
-                || tokens.is(i - 1, "is")
-                || tokens.is(i - 1, "not") && !tokens.is(i, "default")) {
-            return false;
-        }
-        return tokens.is(i, "not") && tokens.is(i + 1, "null")
-                || tokens.is(i, "null")
-                || tokens.is(i, "constraint")
-                || tokens.is(i, "primary")
-                || tokens.is(i, "unique")
-                || tokens.is(i, "check")
-                || tokens.is(i, "references")
-                || tokens.is(i, "comment")
-                || tokens.is(i, "collate")
-                || tokens.is(i, "generated")
-                || tokens.is(i, "on") && (tokens.is(i + 1, "update") || tokens.is(i + 1, "conflict"))
-                || tokens.is(i, "auto_increment")
-                || tokens.is(i, "autoincrement")
-                || tokens.is(i, "enable")
-                || tokens.is(i, "disable")
-                || tokens.is(i, "with") && tokens.is(i + 1, "values")
-                || tokens.is(i, "invisible")
-                || tokens.is(i, "visible")
-                || tokens.is(i, "after")
-                || tokens.is(i, "first")
-                || tokens.is(i, "selectivity")
-                || tokens.is(i, "before")
-                || tokens.is(i, "for") && !tokens.is(i - 1, "value")
-                || tokens.is(i, "key");
     }
 
     /** How a constraint is kept, which says nothing of what holds. */

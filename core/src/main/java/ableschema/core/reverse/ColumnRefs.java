@@ -4,15 +4,14 @@ import ableschema.core.design.ColumnRef;
 import ableschema.core.design.EndRef;
 import ableschema.core.design.ForeignColumn;
 import ableschema.core.design.Side;
-import ableschema.core.schema.Column;
 import ableschema.core.schema.ForeignKey;
 import ableschema.core.schema.Table;
 import ableschema.core.schema.TableName;
 import java.util.HashMap;
 import java.util.HashSet;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 
 /** The addresses of all columns: attributes of their own, or columns that a reference brings along. */
@@ -20,7 +19,7 @@ final class ColumnRefs {
 
     private final Found found;
     private final Map<TableName, Map<String, ColumnRef>> known = new HashMap<>();
-    private final Set<TableName> underWay = new HashSet<>();
+    private final Set<List<Object>> underWay = new HashSet<>();
 
     ColumnRefs(Found found) {
         this.found = found;
@@ -28,40 +27,57 @@ final class ColumnRefs {
 
     /** The address of a column of a table. */
     ColumnRef of(Table table, String column) {
-        return of(table).getOrDefault(column, new ColumnRef.Keyless());
+        Map<String, ColumnRef> refs = known.computeIfAbsent(table.qualified(), none -> new HashMap<>());
+        ColumnRef ref = refs.get(column);
+        if (ref == null) {
+            List<Object> place = List.of(table.qualified(), column);
+            underWay.add(place);
+            ref = brought(table, column)
+                    .or(() ->
+                            table.column(column).map(own -> (ColumnRef) new ColumnRef.Own(Found.attribute(table, own))))
+                    .orElseGet(ColumnRef.Keyless::new);
+            underWay.remove(place);
+            refs.put(column, ref);
+        }
+        return ref;
     }
 
-    /** The addresses of a table's columns by their names. */
-    Map<String, ColumnRef> of(Table table) {
-        Map<String, ColumnRef> refs = known.get(table.qualified());
-        if (refs != null) {
-            return refs;
+    /**
+     * The column as the first reference brings it that has it. One column at a time is followed, so that a table may refer to itself
+     * by a key of which a part is brought by another reference; a reference that leads back to the same column does not bring it.
+     */
+    private Optional<ColumnRef> brought(Table table, String column) {
+        if (found.isApart(table) || !isBrought(table, column)) {
+            return Optional.empty();
         }
-        refs = new LinkedHashMap<>();
-        boolean circle = !underWay.add(table.qualified());
-        for (Column column : table.columns()) {
-            refs.put(column.name(), new ColumnRef.Own(Found.attribute(table, column)));
-        }
-        if (!circle) {
-            for (ForeignKey key : found.references(table)) {
-                addReference(table, key, refs);
+        for (ForeignKey key : found.references(table)) {
+            int place = found.ordered(key).indexOf(column);
+            List<String> targets = found.targetKey(key).orElse(List.of());
+            boolean brings = place >= 0
+                    && !staysOwn(table, column, key)
+                    && !underWay.contains(List.of(key.target(), targets.get(place)));
+            if (brings) {
+                return Optional.of(column(table, key, targets.get(place)));
             }
-            known.put(table.qualified(), refs);
-            underWay.remove(table.qualified());
         }
-        return refs;
+        return Optional.empty();
     }
 
-    private void addReference(Table table, ForeignKey key, Map<String, ColumnRef> refs) {
-        List<String> columns = found.ordered(key);
-        List<String> targets = found.targetKey(key).orElse(List.of());
-        for (int i = 0; i < columns.size(); i++) {
-            String name = columns.get(i);
-            boolean own = refs.get(name) instanceof ColumnRef.Own;
-            if (own && isBrought(table, name)) {
-                refs.put(name, column(table, key, targets.get(i)));
-            }
-        }
+    /** What a reference that may be empty has of a column that may not, and one to the table itself of a part of its key. */
+    private static boolean staysOwn(Table table, String column, ForeignKey key) {
+        boolean optional = key.columns().stream().anyMatch(each -> !isMandatory(table, each));
+        return optional && isMandatory(table, column)
+                || key.target().equals(table.qualified()) && isOfKey(table, column);
+    }
+
+    private static boolean isOfKey(Table table, String column) {
+        return table.primaryKey()
+                .filter(primary -> primary.columns().contains(column))
+                .isPresent();
+    }
+
+    private static boolean isMandatory(Table table, String column) {
+        return table.column(column).filter(each -> !each.nullable()).isPresent();
     }
 
     /** Whether a column can be had from a reference: one that is filled by the database stays an attribute. */

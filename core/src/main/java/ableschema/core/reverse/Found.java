@@ -32,8 +32,16 @@ final class Found {
 
     private final Set<TableName> junctions = new HashSet<>();
 
+    private final Set<TableName> apart;
+
     Found(Schema schema) {
+        this(schema, Set.of());
+    }
+
+    /** @param apart the tables of which all columns are attributes, and none is brought by a reference */
+    Found(Schema schema, Set<TableName> apart) {
         this.schema = schema;
+        this.apart = Set.copyOf(apart);
         for (Table table : schema.tables()) {
             List<ForeignKey> usable =
                     table.foreignKeys().stream().filter(this::leadsToKey).toList();
@@ -61,6 +69,11 @@ final class Found {
     /** The foreign keys of a table that a relationship can say: those that lead to a key, alternate or primary. */
     List<ForeignKey> references(Table table) {
         return references.getOrDefault(table.qualified(), List.of());
+    }
+
+    /** Whether the references of a table bring none of its columns. */
+    boolean isApart(Table table) {
+        return apart.contains(table.qualified());
     }
 
     boolean isManyToMany(Table table) {

@@ -11,10 +11,16 @@ import ableschema.core.document.Document;
 import ableschema.core.document.HouseRules;
 import ableschema.core.mapping.Mapping;
 import ableschema.core.mapping.NamingRules;
+import ableschema.core.schema.Column;
 import ableschema.core.schema.Schema;
+import ableschema.core.schema.Table;
 import ableschema.core.schema.TableName;
+import ableschema.core.types.DataType;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
+import java.util.stream.Collectors;
 
 /** Makes a design of a schema that was read from SQL or from a database. */
 public final class Reverse {
@@ -64,7 +70,35 @@ public final class Reverse {
     }
 
     private static Reversed of(Schema schema, List<ReadRows> rows, String title, HouseRules house, String dialect) {
-        var found = new Found(AlternateKeys.asConstraints(schema));
+        Schema keyed = AlternateKeys.asConstraints(schema);
+        var apart = new HashSet<TableName>();
+        Reversed best = of(new Found(keyed), schema, rows, title, house, dialect);
+        Reversed next = best;
+        while (apart.addAll(ofOtherColumns(keyed, next.document().mapping().schema()))) {
+            next = of(new Found(keyed, apart), schema, rows, title, house, dialect);
+            best = next.differences().size() < best.differences().size() ? next : best;
+        }
+        return best;
+    }
+
+    /** Tables of which keys lead round in a circle through other tables, so that no reference can bring a column of them first. */
+    private static Set<TableName> ofOtherColumns(Schema found, Schema derived) {
+        return found.tables().stream()
+                .filter(table -> derived.table(table.qualified())
+                        .filter(other -> !typed(other).equals(typed(table)))
+                        .isPresent())
+                .map(Table::qualified)
+                .collect(Collectors.toSet());
+    }
+
+    /** The columns by their names; those that lead round in a circle come to no type. */
+    private static Map<String, Boolean> typed(Table table) {
+        return table.columns().stream()
+                .collect(Collectors.toMap(Column::name, column -> !(column.type() instanceof DataType.Undecided)));
+    }
+
+    private static Reversed of(
+            Found found, Schema schema, List<ReadRows> rows, String title, HouseRules house, String dialect) {
         NamingRules rules = house.naming();
         Design plain = new Assembly(found, Pinning.nothing(found), dialect).design();
         Mapping unpinned = Mapping.of(found.answered(plain), rules);

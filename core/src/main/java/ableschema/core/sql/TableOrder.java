@@ -15,6 +15,7 @@ import java.util.Optional;
 import java.util.PriorityQueue;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.function.BiPredicate;
 
 /**
  * An order of tables in which parents come before children, else as they are given. A circle is opened at a reference that
@@ -45,10 +46,24 @@ public record TableOrder(List<Table> tables, Set<ForeignKey> later) {
         if (!any) {
             return schema;
         }
-        TableOrder order = of(schema);
+        Schema unsaid = waiting(schema, (table, key) -> false);
+        TableOrder order = of(unsaid);
+        Set<ForeignKey> needed = Collections.newSetFromMap(new IdentityHashMap<>());
+        for (int i = 0; i < schema.tables().size(); i++) {
+            Table table = unsaid.tables().get(i);
+            for (int k = 0; k < table.foreignKeys().size(); k++) {
+                if (order.isNeeded(table, table.foreignKeys().get(k))) {
+                    needed.add(schema.tables().get(i).foreignKeys().get(k));
+                }
+            }
+        }
+        return waiting(schema, (table, key) -> key.deferred() && !needed.contains(key));
+    }
+
+    private static Schema waiting(Schema schema, BiPredicate<Table, ForeignKey> waits) {
         return schema.withTables(schema.tables().stream()
                 .map(table -> table.withForeignKeys(table.foreignKeys().stream()
-                        .map(key -> order.isNeeded(table, key) ? key.withDeferred(false) : key)
+                        .map(key -> key.withDeferred(waits.test(table, key)))
                         .toList()))
                 .toList());
     }
@@ -109,16 +124,21 @@ public record TableOrder(List<Table> tables, Set<ForeignKey> later) {
 
         /** The table at which a circle is opened. */
         private int opening() {
-            Optional<Integer> optional = waiting.stream()
-                    .filter(i -> given.get(i).foreignKeys().stream()
-                            .filter(key -> isOpen(i, key))
-                            .allMatch(key -> isOptional(given.get(i), key)))
-                    .findFirst();
-            int next = optional.orElseGet(waiting::first);
+            int next = opening(TableOrder::isOptional)
+                    .or(() -> opening((table, key) -> key.deferred() || isOptional(table, key)))
+                    .orElseGet(waiting::first);
             given.get(next).foreignKeys().stream()
                     .filter(key -> isOpen(next, key))
                     .forEach(later::add);
             return next;
+        }
+
+        private Optional<Integer> opening(BiPredicate<Table, ForeignKey> opens) {
+            return waiting.stream()
+                    .filter(i -> given.get(i).foreignKeys().stream()
+                            .filter(key -> isOpen(i, key))
+                            .allMatch(key -> opens.test(given.get(i), key)))
+                    .findFirst();
         }
 
         private boolean isOpen(int table, ForeignKey key) {

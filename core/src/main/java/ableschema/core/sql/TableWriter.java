@@ -78,7 +78,9 @@ final class TableWriter {
                         List.of((index.unique() ? "UNIQUE " : "") + "KEY " + dialect.quoted(index.name()) + " ("
                                 + indexed(index) + ")" + dialect.indexEnd(index)))));
         for (Table.CheckConstraint check : table.checks()) {
-            if (dialect.understands(check.expression()) && shortfalls.canCheck(check.expression())) {
+            boolean beside = table.columns().stream()
+                    .anyMatch(column -> beside(column).filter(check::equals).isPresent());
+            if (isWritten(check) && !beside) {
                 elements.add(constraint(
                         table.part(Kind.CHECK, check.name()),
                         check.name(),
@@ -163,7 +165,28 @@ final class TableWriter {
                         : type,
                 clauses,
                 described ? List.of("-- " + SqlWriter.onOneLine(column.comment())) : List.of(),
-                computed || isHeldAlready(column) ? List.of() : conditions(column, base));
+                besides(column, base));
+    }
+
+    /** The conditions that stand in the definition of a column. */
+    private List<String> besides(Column column, DataType base) {
+        List<String> held = isComputed(column) || isHeldAlready(column) ? List.of() : conditions(column, base);
+        return Stream.concat(held.stream(), beside(column).stream().map(check -> written(check.expression())))
+                .toList();
+    }
+
+    /** The rule that stands in the definition of its column, as it was found. */
+    private Optional<Table.CheckConstraint> beside(Column column) {
+        return !column.options().isEmpty() && dialect.has(column.options(), DialectOption.CHECK_BESIDE)
+                ? table.checks().stream()
+                        .filter(check ->
+                                isWritten(check) && check.expression().columns().allMatch(column.name()::equals))
+                        .findFirst()
+                : Optional.empty();
+    }
+
+    private boolean isWritten(Table.CheckConstraint check) {
+        return dialect.understands(check.expression()) && shortfalls.canCheck(check.expression());
     }
 
     private boolean isComputed(Column column) {

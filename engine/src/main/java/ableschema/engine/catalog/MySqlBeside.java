@@ -39,9 +39,12 @@ record MySqlBeside(Asking asking, MySqlDefinitions definitions) {
                         + " ORDER BY 1")) {
             while (rows.next()) {
                 String checked = rows.text("checked");
-                sql.append("CREATE " + security(rows) + "VIEW " + quoted(rows.text("name")) + " AS "
-                        + rows.text("definition").replace(quoted(rows.text("here")) + ".", "")
-                        + (checked.equals("NONE") ? "" : " WITH " + checked + " CHECK OPTION") + END);
+                String view = "CREATE " + security(rows) + "VIEW " + quoted(rows.text("name")) + " AS "
+                        + rows.text("definition")
+                        + (checked.equals("NONE") ? "" : " WITH " + checked + " CHECK OPTION");
+                sql.append(
+                        definitions.whole("VIEW", rows.text("name"), view).replace(quoted(rows.text("here")) + ".", "")
+                                + END);
             }
         }
     }
@@ -56,9 +59,10 @@ record MySqlBeside(Asking asking, MySqlDefinitions definitions) {
                         + " action_statement AS action FROM information_schema.triggers WHERE trigger_schema" + HERE
                         + " ORDER BY event_object_table, action_timing, event_manipulation, action_order")) {
             while (rows.next()) {
-                sql.append("CREATE TRIGGER " + quoted(rows.text("name")) + " " + rows.text("timing") + " "
+                String trigger = "CREATE TRIGGER " + quoted(rows.text("name")) + " " + rows.text("timing") + " "
                         + rows.text("event") + " ON " + quoted(rows.text("target")) + " FOR EACH ROW "
-                        + rows.text("action") + END);
+                        + rows.text("action");
+                sql.append(definitions.whole("TRIGGER", rows.text("name"), trigger) + END);
             }
         }
     }
@@ -76,13 +80,14 @@ record MySqlBeside(Asking asking, MySqlDefinitions definitions) {
                     continue;
                 }
                 String given = parameters.getOrDefault(rows.text("kind") + " " + rows.text("name"), "");
-                sql.append("CREATE " + rows.text("kind") + " " + quoted(rows.text("name")) + "(" + given + ")"
+                String routine = "CREATE " + rows.text("kind") + " " + quoted(rows.text("name")) + "(" + given + ")"
                         + (rows.text("type").isEmpty() ? "" : " RETURNS " + rows.text("type"))
                         + (rows.text("fixed").equals("YES") ? " DETERMINISTIC" : "")
                         + (rows.text("access").equals("CONTAINS SQL") ? "" : " " + rows.text("access"))
                         + (rows.text("security").equals("INVOKER") ? " SQL SECURITY INVOKER" : "")
                         + (rows.text("comment").isEmpty() ? "" : " COMMENT " + definitions.text(rows.text("comment")))
-                        + "\n" + rows.text("body") + END);
+                        + "\n" + rows.text("body");
+                sql.append(definitions.whole(rows.text("kind"), rows.text("name"), routine) + END);
             }
         }
     }
@@ -113,9 +118,10 @@ record MySqlBeside(Asking asking, MySqlDefinitions definitions) {
                                 + (rows.isNull("first") ? "" : " STARTS '" + rows.text("first") + "'")
                                 + (rows.isNull("last") ? "" : " ENDS '" + rows.text("last") + "'")
                         : "AT '" + rows.text("once") + "'";
-                sql.append("CREATE EVENT " + quoted(rows.text("name")) + " ON SCHEDULE " + schedule
+                String event = "CREATE EVENT " + quoted(rows.text("name")) + " ON SCHEDULE " + schedule
                         + (rows.text("completed").equals("PRESERVE") ? " ON COMPLETION PRESERVE" : "")
-                        + (rows.text("status").equals("ENABLED") ? "" : " DISABLE") + " DO " + rows.text("body") + END);
+                        + (rows.text("status").equals("ENABLED") ? "" : " DISABLE") + " DO " + rows.text("body");
+                sql.append(definitions.whole("EVENT", rows.text("name"), event) + END);
             }
         }
     }

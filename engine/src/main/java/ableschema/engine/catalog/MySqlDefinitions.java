@@ -31,6 +31,9 @@ final class MySqlDefinitions implements Definitions {
     }
 
     /** A table while its parts come in, query by query. */
+    /** What stands in the catalogue for a character of four bytes. */
+    private static final String LOST = "????";
+
     private static final class Table {
         private final StringBuilder elements = new StringBuilder();
         private final Map<String, String> checksOfColumns = new LinkedHashMap<>();
@@ -70,10 +73,28 @@ final class MySqlDefinitions implements Definitions {
             }
         });
         var sql = new StringBuilder();
-        tables.forEach((name, table) ->
-                sql.append("CREATE TABLE " + quoted(name) + " (" + table.elements + "\n)" + table.end + ";\n"));
+        for (Map.Entry<String, Table> each : tables.entrySet()) {
+            Table table = each.getValue();
+            String definition = "CREATE TABLE " + quoted(each.getKey()) + " (" + table.elements + "\n)" + table.end;
+            sql.append(whole("TABLE", each.getKey(), definition) + ";\n");
+        }
         new MySqlBeside(asking, this).write(sql);
         return sql.toString();
+    }
+
+    /**
+     * A definition as the server prints it, where the catalogue, which knows three bytes of a character, has lost one of four.
+     *
+     * @param kind of what is defined: TABLE, VIEW, TRIGGER, FUNCTION, PROCEDURE or EVENT
+     */
+    String whole(String kind, String name, String definition) throws SQLException {
+        if (!definition.contains(LOST)) {
+            return definition;
+        }
+        try (Rows rows = asking.rows("SHOW CREATE " + kind + " " + quoted(name))) {
+            String column = kind.equals("TRIGGER") ? "SQL Original Statement" : "Create " + kind;
+            return rows.next() && !rows.isNull(column) ? rows.text(column) : definition;
+        }
     }
 
     static String quoted(String name) {
@@ -191,7 +212,7 @@ final class MySqlDefinitions implements Definitions {
                         + " sub_part AS part, collation AS direction, index_type AS type, " + expression
                         + " AS expression"
                         + " FROM information_schema.statistics WHERE table_schema" + HERE
-                        + " ORDER BY table_name, index_name <> 'PRIMARY', index_name, seq_in_index")) {
+                        + sorted("table_name, index_name <> 'PRIMARY', index_name, seq_in_index"))) {
             while (rows.next()) {
                 String key = rows.text("name") + "\u0000" + rows.text("index_name");
                 if (!key.equals(before)) {
@@ -247,6 +268,11 @@ final class MySqlDefinitions implements Definitions {
                 + (rows.text("direction").equals("D") ? " DESC" : "");
     }
 
+    /** In MariaDB keys and checks come as they stand in their table, unless they are sorted. */
+    private String sorted(String columns) {
+        return mariadb ? "" : " ORDER BY " + columns;
+    }
+
     private void checks() throws SQLException {
         String query = mariadb
                 ? "SELECT table_name AS name, constraint_name AS constraint_name, check_clause AS clause"
@@ -256,7 +282,7 @@ final class MySqlDefinitions implements Definitions {
                         + " FROM information_schema.check_constraints c JOIN information_schema.table_constraints t"
                         + " ON t.constraint_schema = c.constraint_schema AND t.constraint_name = c.constraint_name"
                         + " AND t.constraint_type = 'CHECK' WHERE c.constraint_schema" + HERE;
-        try (Rows rows = asking.rows(query + " ORDER BY 1, 2")) {
+        try (Rows rows = asking.rows(query + sorted("1, 2"))) {
             while (rows.next()) {
                 Table table = tables.get(rows.text("name"));
                 if (table != null) {

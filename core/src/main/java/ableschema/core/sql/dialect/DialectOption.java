@@ -50,6 +50,9 @@ public record DialectOption(Part.Kind of, String name, String form, Pattern valu
     /** The name of the option by which a sequence that has a name of its own goes with the column that draws from it. */
     public static final String OWNED = "owned_sequence";
 
+    /** The name of the option by which the rule of a column stands in its definition and has no name, and goes when the column is defined anew. */
+    public static final String CHECK_BESIDE = "check_beside";
+
     /** The name of the option that gives the name of what the values of a named type must meet. */
     public static final String CONSTRAINT = "constraint";
 

@@ -25,6 +25,7 @@ final class MariaDb extends MySqlFamily {
             .with(Kind.UUID, TypeForm.of("uuid", 16))
             .without(Ability.MADE_INDEXES)
             .withOption(DialectOption.flag(Part.Kind.TABLE, DialectOption.VERSIONING, "WITH SYSTEM VERSIONING"))
+            .withOption(DialectOption.flag(Part.Kind.COLUMN, DialectOption.CHECK_BESIDE, ""))
             .withOption(DialectOption.flag(Part.Kind.INDEX, DialectOption.INVISIBLE, "IGNORED"));
 
     MariaDb() {
