@@ -26,6 +26,7 @@ import java.util.Optional;
  */
 final class ConstraintReader {
 
+    static final String NOT_VALID = "that rows from before need not meet it is not kept";
     static final String NOT_ENFORCED = "that a constraint holds nothing is not kept";
 
     private final Context context;
@@ -113,6 +114,8 @@ final class ConstraintReader {
             check(name, at);
             if (at.accept("not", "enforced") || at.is("disable")) {
                 context.draft.skip(at.tokens().line(start), at.tokens().text(start, at.end()), NOT_ENFORCED);
+            } else if (at.is("not", "valid")) {
+                context.draft.skip(at.tokens().line(start), at.tokens().text(start, at.end()), NOT_VALID);
             }
         } else if (at.accept("unique")) {
             at.acceptAny("key", "index");
@@ -400,7 +403,9 @@ final class ConstraintReader {
                 at.skip();
             } else if (at.accept("not", "enforced") || at.accept("disable")) {
                 context.draft.skip(at.tokens().line(at.at() - 1), name, NOT_ENFORCED);
-            } else if (at.accept("not", "deferrable") || at.accept("not", "valid")) {
+            } else if (at.accept("not", "valid")) {
+                context.draft.skip(at.tokens().line(at.at() - 1), name, NOT_VALID);
+            } else if (at.accept("not", "deferrable")) {
                 continue;
             } else if (!at.acceptAny("deferrable", "enable", "validate", "novalidate", "rely", "norely", "enforced")) {
                 break; // the next clause of a column

@@ -170,7 +170,12 @@ final class Lexer {
                 while (at < length && Character.isDigit(text.charAt(at))) {
                     at++;
                 }
-                conditional = true;
+                boolean never = at - inside - mark == 6 && text.charAt(inside + mark) == '9';
+                if (never) { // of a version that there is not, as what a dump tells the client: /*M!999999\\- … */
+                    at = end("*/", at);
+                } else {
+                    conditional = true;
+                }
                 return;
             }
         }

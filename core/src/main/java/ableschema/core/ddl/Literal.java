@@ -68,27 +68,44 @@ final class Literal {
     /** The same, where a backslash escapes the character behind it. */
     static String escaped(String sql) {
         String inside = of(sql);
-        if (inside.indexOf('\\') < 0) {
-            return inside;
-        }
-        var text = new StringBuilder();
-        for (int i = 0; i < inside.length(); i++) {
-            char c = inside.charAt(i);
-            if (c == '\\' && i + 1 < inside.length()) {
-                text.append(meant(inside.charAt(++i)));
-            } else {
-                text.append(c);
-            }
-        }
-        return text.toString();
+        return inside.indexOf('\\') < 0
+                ? inside
+                : ESCAPED.matcher(inside).replaceAll(each -> Matcher.quoteReplacement(meant(each.group(1))));
     }
 
-    private static char meant(char escaped) {
+    /** The same in PostgreSQL, which also has characters by their numbers there (PostgreSQL, 4.1.2.2). */
+    static String escapedWithNumbers(String sql) {
+        String inside = of(sql);
+        return inside.indexOf('\\') < 0
+                ? inside
+                : CODED.matcher(inside).replaceAll(each -> {
+                    for (int group = 1; group <= 3; group++) {
+                        String digits = each.group(group);
+                        int character = digits == null ? -1 : Integer.parseInt(digits, group == 1 ? 8 : 16);
+                        if (Character.isValidCodePoint(character)) {
+                            return Matcher.quoteReplacement(Character.toString(character));
+                        }
+                    }
+                    return Matcher.quoteReplacement(
+                            each.group(4) == null
+                                    ? each.group()
+                                    : each.group(4).equals("f") ? "\f" : meant(each.group(4)));
+                });
+    }
+
+    private static final Pattern ESCAPED = Pattern.compile("\\\\(.)", Pattern.DOTALL);
+
+    private static final Pattern CODED = Pattern.compile(
+            "\\\\(?:([0-7]{1,3})|x([0-9A-Fa-f]{1,2})|(?:u(?=[0-9A-Fa-f]{4})|U(?=[0-9A-Fa-f]{8}))([0-9A-Fa-f]{4}(?:(?<=U[0-9A-Fa-f]{4})[0-9A-Fa-f]{4})?)|(.))",
+            Pattern.DOTALL);
+
+    private static String meant(String escaped) {
         return switch (escaped) {
-            case 'n' -> '\n';
-            case 't' -> '\t';
-            case 'r' -> '\r';
-            case '0' -> '\0';
+            case "n" -> "\n";
+            case "t" -> "\t";
+            case "r" -> "\r";
+            case "b" -> "\b";
+            case "0" -> "\0";
             default -> escaped;
         };
     }

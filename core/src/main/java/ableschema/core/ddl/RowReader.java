@@ -195,7 +195,7 @@ final class RowReader {
             cells.add(
                     cell.equals("\\N")
                             ? Optional.empty()
-                            : Optional.of(Literal.escaped("'" + cell.replace("'", "''") + "'")));
+                            : Optional.of(Literal.escapedWithNumbers("'" + cell.replace("'", "''") + "'")));
         }
         return cells;
     }

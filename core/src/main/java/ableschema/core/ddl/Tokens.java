@@ -185,7 +185,10 @@ final class Tokens {
     /** What a text between quotes says. */
     String string(int token) {
         String sql = text(token);
-        boolean escaping = lexis.backslash() && !sql.startsWith("$") || sql.startsWith("E'") || sql.startsWith("e'");
+        if (sql.startsWith("E'") || sql.startsWith("e'")) {
+            return Literal.escapedWithNumbers(sql);
+        }
+        boolean escaping = lexis.backslash() && !sql.startsWith("$");
         return escaping ? Literal.escaped(sql) : Literal.of(sql);
     }
 

@@ -70,6 +70,11 @@ final class SqlWriter {
         return new Statement(Statement.Kind.COMMENT, parts, List.of(new Line("-- " + onOneLine(text), parts)), "");
     }
 
+    /** A line of a description as it was written, but for what no script holds. */
+    static String described(String line) {
+        return line.replaceAll("[[\\p{Cntrl}\\x{80}-\\x{9f}\\u2028\\u2029]&&[^\\t]]+", " ");
+    }
+
     /** The text with all that an engine may take for the end of a line, or for an end of the text, as spaces. */
     static String onOneLine(String text) {
         for (int i = 0; i < text.length(); i++) {

@@ -9,6 +9,7 @@ import java.util.Collections;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.IdentityHashMap;
+import java.util.Iterator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -16,6 +17,7 @@ import java.util.PriorityQueue;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.function.BiPredicate;
+import java.util.stream.IntStream;
 
 /**
  * An order of tables in which parents come before children, else as they are given. A circle is opened at a reference that
@@ -38,32 +40,35 @@ public record TableOrder(List<Table> tables, Set<ForeignKey> later) {
                 .anyMatch(column -> column.nullable());
     }
 
-    /** The same schema, where only those foreign keys are said to wait that need not. */
+    /** The same schema, where those foreign keys are not said to wait that wait in any case, if all the others do so too. */
     public static Schema withoutNeeded(Schema schema) {
-        boolean any = schema.tables().stream()
-                .flatMap(table -> table.foreignKeys().stream())
-                .anyMatch(ForeignKey::deferred);
-        if (!any) {
+        List<Boolean> waits = waiting(schema, (table, key) -> key.deferred());
+        if (!waits.contains(true)) {
             return schema;
         }
-        Schema unsaid = waiting(schema, (table, key) -> false);
-        TableOrder order = of(unsaid);
-        Set<ForeignKey> needed = Collections.newSetFromMap(new IdentityHashMap<>());
-        for (int i = 0; i < schema.tables().size(); i++) {
-            Table table = unsaid.tables().get(i);
-            for (int k = 0; k < table.foreignKeys().size(); k++) {
-                if (order.isNeeded(table, table.foreignKeys().get(k))) {
-                    needed.add(schema.tables().get(i).foreignKeys().get(k));
-                }
-            }
-        }
-        return waiting(schema, (table, key) -> key.deferred() && !needed.contains(key));
+        List<Boolean> none = waits.stream().map(each -> false).toList();
+        Schema unsaid = with(schema, none);
+        List<Boolean> needed = waiting(unsaid, of(unsaid)::isDeferred);
+        Schema rest = with(
+                schema,
+                IntStream.range(0, waits.size())
+                        .mapToObj(i -> waits.get(i) && !needed.get(i))
+                        .toList());
+        return waiting(rest, of(rest)::isDeferred).equals(waits) ? rest : schema;
     }
 
-    private static Schema waiting(Schema schema, BiPredicate<Table, ForeignKey> waits) {
+    /** Of each foreign key, as they stand in the schema, whether it waits. */
+    private static List<Boolean> waiting(Schema schema, BiPredicate<Table, ForeignKey> waits) {
+        return schema.tables().stream()
+                .flatMap(table -> table.foreignKeys().stream().map(key -> waits.test(table, key)))
+                .toList();
+    }
+
+    private static Schema with(Schema schema, List<Boolean> waits) {
+        Iterator<Boolean> next = waits.iterator();
         return schema.withTables(schema.tables().stream()
                 .map(table -> table.withForeignKeys(table.foreignKeys().stream()
-                        .map(key -> key.withDeferred(waits.test(table, key)))
+                        .map(key -> key.withDeferred(next.next()))
                         .toList()))
                 .toList());
     }

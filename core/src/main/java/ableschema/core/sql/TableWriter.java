@@ -417,7 +417,7 @@ final class TableWriter {
 
     private Statement description(Optional<Column> column, String text, Part part) {
         var writer = new SqlWriter(part);
-        String described = text.lines().map(SqlWriter::onOneLine).collect(joining("\n"));
+        String described = text.lines().map(SqlWriter::described).collect(joining("\n"));
         dialect.description(table, column, name(), described).lines().forEach(writer::line);
         return writer.closed(Statement.Kind.DESCRIPTION);
     }

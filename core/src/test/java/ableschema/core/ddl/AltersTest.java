@@ -55,6 +55,7 @@ class AltersTest {
             mariadb | create table a (b int auto_increment primary key); alter table a alter b set default 3 | create table a (b int auto_increment primary key)
             mysql | create table a (b int, c int, index i (b), index k (c)); alter table a alter index i invisible | create table a (b int, c int, key i (b) invisible, key k (c) visible)
             mariadb | create table a (`b c` longtext character set utf8mb4 collate utf8mb4_bin not null check (json_valid(`b c`)) comment 'x') | create table a (`b c` json not null comment 'x')
+            mariadb | /*M!999999\\- enable the sandbox mode */ /*!40101 set names utf8 */; create table a (b int /*!50606 invisible */) | create table a (b int invisible)
             mariadb | create table a (b longtext, check (json_valid(b))) | create table a (b longtext, check (json_valid(b)))
             postgresql | create sequence s; alter table s owner to x; create view v as select 1; alter table only v owner to x; create table a (b int) | create sequence s; create view v as select 1; create table a (b int)
             mariadb | create table a (b int, index i (b)); alter table a alter index i ignored | create table a (b int, key i (b) ignored)
@@ -135,6 +136,8 @@ class AltersTest {
                     """
             postgresql | create table a (id int primary key, b int references a (id) deferrable) | that it may be checked at the end of a transaction is not kept
             postgresql | create table a (id int primary key, b int); alter table a add constraint f foreign key (b) references a (id) deferrable initially immediate | that it may be checked at the end of a transaction is not kept
+            postgresql | create table a (b int); alter table a add constraint c check (b > 1) not valid | that rows from before need not meet it is not kept
+            postgresql | create table a (b int primary key, c int); alter table a add constraint f foreign key (c) references a not valid | that rows from before need not meet it is not kept
             mysql | create table a (b int, index i (b) comment 'why') | what is said of an index is not kept
             mysql | create table a (b int); create index i on a (b) comment 'why' | what is said of an index is not kept
             mysql | create table a (b int, unique key u (b) invisible) | that no query uses an index is not kept
@@ -169,6 +172,16 @@ class AltersTest {
 
         assertThat(table.uniques()).isEmpty();
         assertThat(table.indexes().get(0).options()).containsEntry("sqlserver.include", "c");
+    }
+
+    @Test
+    void a_comment_keeps_its_tabs_in_the_script_of_its_design() {
+        SqlRead read = SqlReader.read(
+                "create table a (b int primary key); comment on column a.b is E' x\\ty\\001'", Dialects.POSTGRESQL);
+
+        assertThat(DesignScript.definitions(Reverse.of(read, "found").document().mapping(), Dialects.POSTGRESQL)
+                        .text())
+                .contains("COMMENT ON COLUMN a.b IS ' x\ty ';");
     }
 
     @Test

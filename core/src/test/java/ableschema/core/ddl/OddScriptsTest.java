@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import ableschema.core.carried.Carried;
 import ableschema.core.reverse.Reverse;
 import ableschema.core.rows.DesignScript;
+import ableschema.core.schema.ForeignKey;
 import ableschema.core.schema.Table;
 import ableschema.core.sql.dialect.Dialect;
 import ableschema.core.sql.dialect.Dialects;
@@ -125,18 +126,27 @@ class OddScriptsTest {
 
     @Test
     void a_circle_that_must_wait_is_not_told_to_wait() {
-        SqlRead read = read(
-                "postgresql",
-                """
-                CREATE TABLE a (id int PRIMARY KEY, b_id int NOT NULL);
-                CREATE TABLE b (id int PRIMARY KEY, a_id int NOT NULL REFERENCES a DEFERRABLE INITIALLY DEFERRED);
-                ALTER TABLE a ADD FOREIGN KEY (b_id) REFERENCES b DEFERRABLE INITIALLY DEFERRED;
-                """);
+        String tables = "CREATE TABLE a (id int PRIMARY KEY, b_id int NOT NULL);"
+                + " CREATE TABLE b (id int PRIMARY KEY, a_id int NOT NULL REFERENCES a%s);"
+                + " ALTER TABLE a ADD FOREIGN KEY (b_id) REFERENCES b%s;";
+        String waits = " DEFERRABLE INITIALLY DEFERRED";
 
-        assertThat(read.schema().tables().stream().flatMap(table -> table.foreignKeys().stream()))
-                .filteredOn(key -> key.deferred())
-                .hasSize(1);
-        assertThat(again(read).split("DEFERRABLE", -1)).hasSize(3);
+        assertThat(waiting(read("postgresql", tables.formatted("", waits)))).isEmpty();
+        assertThat(waiting(read("postgresql", tables.formatted(waits, "")))).containsExactly("a_id");
+        assertThat(waiting(read("postgresql", tables.formatted(waits, waits)))).containsExactly("b_id", "a_id");
+        for (String script :
+                List.of(tables.formatted("", waits), tables.formatted(waits, ""), tables.formatted(waits, waits))) {
+            assertThat(again(read("postgresql", script)).split("DEFERRABLE", -1))
+                    .hasSameSizeAs(script.split("DEFERRABLE", -1));
+        }
+    }
+
+    private static List<String> waiting(SqlRead read) {
+        return read.schema().tables().stream()
+                .flatMap(table -> table.foreignKeys().stream())
+                .filter(ForeignKey::deferred)
+                .flatMap(key -> key.columns().stream())
+                .toList();
     }
 
     @Test

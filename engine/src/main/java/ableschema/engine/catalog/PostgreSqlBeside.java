@@ -54,6 +54,9 @@ record PostgreSqlBeside(Asking asking) {
                         + " WHERE o.classid = 'pg_class'::regclass AND o.refclassid = 'pg_class'::regclass"
                         + " AND o.deptype = 'a' AND NOT c.relispartition AND" + ours()
                         + withoutExtensions("pg_class", "c.oid")
+                        + " UNION ALL SELECT 0, pg_get_indexdef(i.indexrelid) FROM pg_index i JOIN pg_class c ON c.oid = i.indrelid"
+                        + " JOIN pg_namespace n ON n.oid = c.relnamespace WHERE c.relkind = 'm' AND" + ours()
+                        + withoutExtensions("pg_class", "c.oid")
                         + " UNION ALL SELECT 1, pg_get_triggerdef(g.oid)"
                         + " FROM pg_trigger g JOIN pg_class c ON c.oid = g.tgrelid JOIN pg_namespace n ON n.oid = c.relnamespace"
                         + " WHERE NOT g.tgisinternal AND" + ours()
