@@ -14,10 +14,12 @@ import java.nio.file.Path;
 import java.sql.Connection;
 import java.sql.Statement;
 import java.util.stream.Stream;
+import org.junit.jupiter.api.parallel.ResourceLock;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 
 /** What is read from a dump is what the engine has that has carried it out, and so is what its design writes. */
+@ResourceLock("the database store, which is of one name in MariaDB")
 class DumpsOnRealEnginesTest {
 
     private static final Path DUMPS = Path.of("../core/src/test/resources/dumps");

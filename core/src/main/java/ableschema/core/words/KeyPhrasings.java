@@ -121,6 +121,9 @@ final class KeyPhrasings extends SentenceForms {
                         ? Optional.empty() // a list, of which one is unique
                         : readAs("Each " + said.one(m.group(1)) + " has " + SaidItem.unique(m.group(2)) + "."));
         form(
+                "(.+?) (?:has|have) (?:its|their|his|her) own ((?:\\p{L}+ )?(?:code|number|barcode|id|plate|label))",
+                m -> readAs("Each " + said.one(m.group(1)) + " has " + SaidItem.unique(m.group(2)) + "."));
+        form(
                 "(.+?) (?:must be|is|are|has to be|have to be|should be) unique",
                 m -> attributes.fact(m.group(1), "unique"));
         form(
