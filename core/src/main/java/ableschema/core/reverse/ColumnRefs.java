@@ -51,13 +51,13 @@ final class ColumnRefs {
             return Optional.empty();
         }
         for (ForeignKey key : found.references(table)) {
-            int place = found.ordered(key).indexOf(column);
-            List<String> targets = found.targetKey(key).orElse(List.of());
-            boolean brings = place >= 0
-                    && !staysOwn(table, column, key)
-                    && !underWay.contains(List.of(key.target(), targets.get(place)));
-            if (brings) {
-                return Optional.of(column(table, key, targets.get(place)));
+            if (key.columns().contains(column) && !staysOwn(table, column, key)) {
+                String target = found.targetKey(key)
+                        .orElse(List.of())
+                        .get(found.ordered(key).indexOf(column));
+                if (!underWay.contains(List.of(key.target(), target))) {
+                    return Optional.of(column(table, key, target));
+                }
             }
         }
         return Optional.empty();

@@ -72,14 +72,17 @@ public final class Reverse {
     private static Reversed of(Schema schema, List<ReadRows> rows, String title, HouseRules house, String dialect) {
         Schema keyed = AlternateKeys.asConstraints(schema);
         var apart = new HashSet<TableName>();
-        Reversed best = of(new Found(keyed), schema, rows, title, house, dialect);
-        Reversed next = best;
-        while (apart.addAll(ofOtherColumns(keyed, next.document().mapping().schema()))) {
+        Attempt best = of(new Found(keyed), schema, rows, title, house, dialect);
+        Attempt next = best;
+        while (apart.addAll(ofOtherColumns(keyed, next.derived()))) {
             next = of(new Found(keyed, apart), schema, rows, title, house, dialect);
             best = next.differences().size() < best.differences().size() ? next : best;
         }
-        return best;
+        return new Reversed(best.document(), best.differences());
     }
+
+    /** A design of the schema, the tables that follow from it, and in what they differ. */
+    private record Attempt(Document document, Schema derived, List<Difference> differences) {}
 
     /** Tables of which keys lead round in a circle through other tables, so that no reference can bring a column of them first. */
     private static Set<TableName> ofOtherColumns(Schema found, Schema derived) {
@@ -94,10 +97,11 @@ public final class Reverse {
     /** The columns by their names; those that lead round in a circle come to no type. */
     private static Map<String, Boolean> typed(Table table) {
         return table.columns().stream()
-                .collect(Collectors.toMap(Column::name, column -> !(column.type() instanceof DataType.Undecided)));
+                .collect(Collectors.toMap(
+                        Column::name, column -> !(column.type() instanceof DataType.Undecided), (one, twin) -> one));
     }
 
-    private static Reversed of(
+    private static Attempt of(
             Found found, Schema schema, List<ReadRows> rows, String title, HouseRules house, String dialect) {
         NamingRules rules = house.naming();
         Design plain = new Assembly(found, Pinning.nothing(found), dialect).design();
@@ -108,6 +112,6 @@ public final class Reverse {
         Document document = Document.of(title, design, List.of(Diagram.WHOLE), house);
         Schema derived = document.mapping().schema();
         List<Difference> differences = Completed.by(derived, found, schema).differences(derived);
-        return new Reversed(document, differences);
+        return new Attempt(document, derived, differences);
     }
 }
