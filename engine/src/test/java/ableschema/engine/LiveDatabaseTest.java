@@ -3,10 +3,12 @@ package ableschema.engine;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import ableschema.core.carried.Carried;
 import ableschema.core.design.Volume;
 import ableschema.core.reverse.Reverse;
 import ableschema.core.rows.DesignScript;
 import ableschema.core.rows.RowJudge;
+import ableschema.core.schema.Schema;
 import ableschema.core.schema.Table;
 import ableschema.core.store.DocumentFile;
 import ableschema.engine.catalog.Catalog;
@@ -18,6 +20,7 @@ import java.sql.Statement;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.CancellationException;
+import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 
@@ -42,6 +45,37 @@ class LiveDatabaseTest {
 
             assertThat(design.countRows()).isEqualTo(151);
             assertThat(RowJudge.judge(design)).isEmpty();
+        }
+    }
+
+    @Test
+    void characters_of_four_bytes_come_whole_from_a_live_mariadb() throws Exception {
+        try (Connection connection = RealEngine.MARIADB.open();
+                Statement statement = connection.createStatement()) {
+            statement.execute("CREATE TABLE tally (n int PRIMARY KEY, sign text DEFAULT '🐝' CHECK (sign <> '🐻'))");
+            statement.execute("CREATE TABLE other (n int PRIMARY KEY, sign text, CHECK (sign <> '🍯'))");
+            statement.execute("CREATE VIEW bees AS SELECT n FROM tally WHERE sign = '🐝'");
+            statement.execute("CREATE TRIGGER mark BEFORE INSERT ON tally FOR EACH ROW SET NEW.sign = '🐝'");
+
+            Schema schema = Catalog.read(connection).schema();
+
+            assertThat(schema.tables().toString()).contains("🐝", "🐻", "🍯");
+            assertThat(schema.carried()).extracting(Carried::sql).hasSize(2).allSatisfy(sql -> assertThat(sql)
+                    .contains("🐝"));
+        }
+    }
+
+    @Test
+    void what_goes_with_a_column_or_a_view_comes_from_a_live_postgresql() throws Exception {
+        try (Connection connection = RealEngine.POSTGRESQL.open();
+                Statement statement = connection.createStatement()) {
+            statement.execute("CREATE TABLE tally (n serial PRIMARY KEY); ALTER TABLE tally RENAME TO counts;"
+                    + " CREATE MATERIALIZED VIEW few AS SELECT n FROM counts; CREATE INDEX few_n ON few (n);");
+            var found = Reverse.of(Catalog.read(connection), "live");
+
+            assertThat(DesignScript.definitions(found.document().mapping(), RealEngine.POSTGRESQL.dialect())
+                            .text())
+                    .contains("ALTER SEQUENCE tally_n_seq OWNED BY counts.n;", "CREATE INDEX few_n ON");
         }
     }
 

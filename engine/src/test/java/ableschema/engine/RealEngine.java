@@ -14,6 +14,8 @@ import java.sql.Connection;
 import java.sql.DriverManager;
 import java.sql.SQLException;
 import java.sql.Statement;
+import java.util.LinkedHashMap;
+import java.util.Map;
 import java.util.UUID;
 
 /** The engines that tests put scripts to; each opens an empty database. PostgreSQL and MariaDB are real servers, started once. */
@@ -21,12 +23,7 @@ enum RealEngine {
     POSTGRESQL(Dialects.POSTGRESQL) {
         @Override
         Connection open() throws SQLException {
-            String database = "t" + UUID.randomUUID().toString().replace("-", "");
-            try (Connection connection = Server.RUNNING.getPostgresDatabase().getConnection();
-                    Statement statement = connection.createStatement()) {
-                statement.execute("CREATE DATABASE " + database + " ENCODING 'UTF8' TEMPLATE template0");
-            }
-            return Server.RUNNING.getDatabase("postgres", database).getConnection();
+            return PostgresDatabases.open();
         }
     },
     MARIADB(Dialects.MARIADB) {
@@ -86,6 +83,7 @@ enum RealEngine {
                         .addArg("--user=root")
                         .addArg("--innodb-flush-log-at-trx-commit=0")
                         .addArg("--skip-innodb-doublewrite")
+                        .addArg("--innodb-fast-shutdown=2")
                         .build());
                 server.install();
                 server.start();
@@ -113,6 +111,57 @@ enum RealEngine {
             prepareDirectories();
             unpackEmbeddedDb();
             super.install();
+        }
+    }
+
+    /** Databases whose connection was closed are emptied and opened again, as making one copies, and in the end deletes, eight megabytes. */
+    private static final class PostgresDatabases {
+
+        private static final String EMPTY =
+                """
+                DO $$ DECLARE name text; BEGIN
+                  FOR name IN SELECT quote_ident(nspname) FROM pg_namespace
+                    WHERE nspname NOT LIKE 'pg\\_%' AND nspname <> 'information_schema' LOOP
+                    EXECUTE 'DROP SCHEMA ' || name || ' CASCADE';
+                  END LOOP;
+                  CREATE SCHEMA public AUTHORIZATION pg_database_owner;
+                  COMMENT ON SCHEMA public IS 'standard public schema';
+                  GRANT USAGE ON SCHEMA public TO PUBLIC;
+                END $$""";
+
+        private static final Map<String, Connection> OPENED = new LinkedHashMap<>();
+
+        static synchronized Connection open() throws SQLException {
+            String database = left();
+            if (database.isEmpty()) {
+                database = "t" + UUID.randomUUID().toString().replace("-", "");
+                try (Connection connection =
+                                Server.RUNNING.getPostgresDatabase().getConnection();
+                        Statement statement = connection.createStatement()) {
+                    statement.execute("CREATE DATABASE " + database + " ENCODING 'UTF8' TEMPLATE template0");
+                }
+            } else {
+                try (Connection connection = connection(database);
+                        Statement statement = connection.createStatement()) {
+                    statement.execute(EMPTY);
+                }
+            }
+            Connection opened = connection(database);
+            OPENED.put(database, opened);
+            return opened;
+        }
+
+        private static String left() throws SQLException {
+            for (Map.Entry<String, Connection> each : OPENED.entrySet()) {
+                if (each.getValue().isClosed()) {
+                    return each.getKey();
+                }
+            }
+            return "";
+        }
+
+        private static Connection connection(String database) throws SQLException {
+            return Server.RUNNING.getDatabase("postgres", database).getConnection();
         }
     }
 

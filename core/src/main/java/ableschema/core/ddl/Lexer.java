@@ -171,7 +171,7 @@ final class Lexer {
                     at++;
                 }
                 boolean never = at - inside - mark == 6 && text.charAt(inside + mark) == '9';
-                if (never) { // of a version that there is not, as what a dump tells the client: /*M!999999\\- … */
+                if (never) { // of a version that there is not, as what a dump tells the client: /*M!999999\- … */
                     at = end("*/", at);
                 } else {
                     conditional = true;

@@ -73,33 +73,16 @@ final class Literal {
                 : ESCAPED.matcher(inside).replaceAll(each -> Matcher.quoteReplacement(meant(each.group(1))));
     }
 
-    /** The same in PostgreSQL, which also has characters by their numbers there (PostgreSQL, 4.1.2.2). */
+    /** The same in PostgreSQL, which also has bytes and characters by their numbers there. */
     static String escapedWithNumbers(String sql) {
         String inside = of(sql);
-        return inside.indexOf('\\') < 0
-                ? inside
-                : CODED.matcher(inside).replaceAll(each -> {
-                    for (int group = 1; group <= 3; group++) {
-                        String digits = each.group(group);
-                        int character = digits == null ? -1 : Integer.parseInt(digits, group == 1 ? 8 : 16);
-                        if (Character.isValidCodePoint(character)) {
-                            return Matcher.quoteReplacement(Character.toString(character));
-                        }
-                    }
-                    return Matcher.quoteReplacement(
-                            each.group(4) == null
-                                    ? each.group()
-                                    : each.group(4).equals("f") ? "\f" : meant(each.group(4)));
-                });
+        return inside.indexOf('\\') < 0 ? inside : new Escapes(inside).read();
     }
 
     private static final Pattern ESCAPED = Pattern.compile("\\\\(.)", Pattern.DOTALL);
 
-    private static final Pattern CODED = Pattern.compile(
-            "\\\\(?:([0-7]{1,3})|x([0-9A-Fa-f]{1,2})|(?:u(?=[0-9A-Fa-f]{4})|U(?=[0-9A-Fa-f]{8}))([0-9A-Fa-f]{4}(?:(?<=U[0-9A-Fa-f]{4})[0-9A-Fa-f]{4})?)|(.))",
-            Pattern.DOTALL);
-
-    private static String meant(String escaped) {
+    /** What a sign means behind a backslash: itself, as a rule. */
+    static String meant(String escaped) {
         return switch (escaped) {
             case "n" -> "\n";
             case "t" -> "\t";

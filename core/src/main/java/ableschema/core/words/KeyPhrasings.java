@@ -18,12 +18,12 @@ final class KeyPhrasings extends SentenceForms {
             ",? (?:whatever (?:its|the) (?:letter )?case|regardless of (?:its |the )?(?:letter )?case|in any (?:letter )?case|ignoring"
                     + " (?:its |the )?(?:letter )?case)";
 
-    /** "A place in a rack", of which the rack is a part of the key. */
     /** "A code of two letters". */
     private static final Pattern SIZED = Pattern.compile(
             "\\p{L}[\\p{L} -]* (?:of|with) (?:up to |at most |exactly )?\\w+ (?:digit|character|letter|sign)s?",
             Pattern.CASE_INSENSITIVE);
 
+    /** "A place in a rack", of which the rack is a part of the key. */
     private static final Pattern WITHIN =
             Pattern.compile("(.+) (?:in|on|of|at|within) (?:an?|the|its) (.+)", Pattern.CASE_INSENSITIVE);
 

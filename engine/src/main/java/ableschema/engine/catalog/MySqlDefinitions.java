@@ -31,8 +31,8 @@ final class MySqlDefinitions implements Definitions {
     }
 
     /** A table while its parts come in, query by query. */
-    /** What stands in the catalogue for a character of four bytes. */
-    private static final String LOST = "????";
+    /** What stands in the catalogue, once or four times, for a character of four bytes. */
+    private static final String LOST = "?";
 
     private static final class Table {
         private final StringBuilder elements = new StringBuilder();
