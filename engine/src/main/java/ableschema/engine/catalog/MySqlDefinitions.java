@@ -31,8 +31,8 @@ final class MySqlDefinitions implements Definitions {
     }
 
     /** A table while its parts come in, query by query. */
-    /** What stands in the catalogue, once or four times, for a character of four bytes. */
-    private static final String LOST = "?";
+    /** What stands in the catalogue for a character of four bytes, in a table; of what is carried along one sign stands for it. */
+    private static final String LOST = "????";
 
     private static final class Table {
         private final StringBuilder elements = new StringBuilder();
@@ -88,7 +88,7 @@ final class MySqlDefinitions implements Definitions {
      * @param kind of what is defined: TABLE, VIEW, TRIGGER, FUNCTION, PROCEDURE or EVENT
      */
     String whole(String kind, String name, String definition) throws SQLException {
-        if (!definition.contains(LOST)) {
+        if (!definition.contains(kind.equals("TABLE") ? LOST : "?")) {
             return definition;
         }
         try (Rows rows = asking.rows("SHOW CREATE " + kind + " " + quoted(name))) {
