@@ -1,6 +1,7 @@
 package ableschema.core.sql;
 
 import static java.util.stream.Collectors.joining;
+import static java.util.stream.Collectors.toSet;
 
 import ableschema.core.expression.Expression;
 import ableschema.core.schema.Column;
@@ -23,6 +24,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Predicate;
 import java.util.stream.Stream;
 
@@ -77,10 +79,11 @@ final class TableWriter {
                         table.part(Kind.INDEX, index.name()),
                         List.of((index.unique() ? "UNIQUE " : "") + "KEY " + dialect.quoted(index.name()) + " ("
                                 + indexed(index) + ")" + dialect.indexEnd(index)))));
+        Set<Table.CheckConstraint> beside = table.columns().stream()
+                .flatMap(column -> beside(column).stream())
+                .collect(toSet());
         for (Table.CheckConstraint check : table.checks()) {
-            boolean beside = table.columns().stream()
-                    .anyMatch(column -> beside(column).filter(check::equals).isPresent());
-            if (isWritten(check) && !beside) {
+            if (isWritten(check) && !beside.contains(check)) {
                 elements.add(constraint(
                         table.part(Kind.CHECK, check.name()),
                         check.name(),
