@@ -45,7 +45,7 @@ final class ClauseCheck {
             CASE);
 
     static final String NOT_HOW_OFTEN =
-            "how often it happens is no number of something; say what is made each time, as in: Each hive is looked at in any number of inspections";
+            "how often it happens is no number of something; say what is made each time, as in: Each … is looked at in any number of inspections";
 
     private static final Set<String> HOW_OFTEN = Set.of("time", "times", "once", "twice", "way", "ways");
     /** Words that stand between two nouns and are more than a verb: a list, another clause, a second noun. */
@@ -283,8 +283,7 @@ final class ClauseCheck {
         }
         if (TYPED.matcher(Quoted.masked(clause.verb())).matches()) {
             return Optional.of(new Phrasing.Refused(
-                    "whose " + clause.subject() + "? Say for example: Each hive has " + clause.subject()
-                            + ": decimal 6,2",
+                    "whose " + clause.subject() + "? Say for example: Each … has " + clause.subject() + ": decimal 6,2",
                     clause.subject()));
         }
         return Optional.empty();

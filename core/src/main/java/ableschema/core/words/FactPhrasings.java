@@ -81,9 +81,9 @@ final class FactPhrasings extends SentenceForms {
 
     private void kinds() {
         form(
-                "(?:an? |each |every |the |all )?(.+?) (?:is|are|can be|may be) (?:either )?(\\p{L}+) or not",
-                m -> said.isEntity(m.group(1))
-                        ? readAs("Each " + said.one(m.group(1)) + " has " + m.group(2) + ": yes/no.")
+                "((?:an?|each|every|all) |the )?(\\p{L}+(?: \\p{L}+)?) (?:is|are|can be|may be) (?:either )?(\\p{L}+(?: \\p{L}+){0,3}?),? or (?:not|(?:it|they) (?:is|are) not|it isn't|they aren't)",
+                m -> said.isEntity(m.group(2)) || m.group(1) != null || said.isPlural(m.group(2))
+                        ? readAs("Each " + said.one(m.group(2)) + " has " + m.group(3) + ": yes/no.")
                         : Optional.empty());
         form("(.+?) (?:is|are) either (.+)", m -> kindsOf(m.group(1), m.group(2)));
         form(

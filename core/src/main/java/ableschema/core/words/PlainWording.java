@@ -33,11 +33,25 @@ final class PlainWording {
     private static final String COUNTED =
             "(?=(?:at (?:most|least)|exactly|one|two|three|four|five|six|seven|eight|nine|ten|\\d+|many|several|any number|no more|up to|more than) )";
 
+    /** What is written down in parts. */
+    static final String WHOLES = "address|name|location|coordinates|dimensions|details";
+
+    /** What stands between a whole and its parts. */
+    static final String OF_PARTS =
+            "(?: ?\\((?=[^()]* and )|,? (?:that is|which is|which are|namely|i\\.e\\.),? (?:made up of |composed of )?"
+                    + "|,? (?:(?:which|that) consists? of|(?:which is |which are )?(?:consisting|made up|composed) of) )";
+
     private static final List<Plainer> PLAINER = List.of(
             plainer(
                     "and",
                     "\\b(starts|begins|departs|leaves) and (ends|finishes|arrives|returns) (at|in|from|to) (?=(?:an?|one|exactly one) )(\\p{L}+(?: \\p{L}+){1,3})(?=\\.?$)",
                     "$1 $3 $4 and $2 $3 $4"),
+            plainer(
+                    WHOLES,
+                    "\\b(?:an?|its|their) (?:(?:full|contact|postal) )?(?:" + WHOLES + ")" + OF_PARTS
+                            + "(PART(?:, PART)*,? and PART)\\)?(?=\\.?$)"
+                                    .replace("PART", "(?:(?:an?|the) )?\\p{L}+(?: \\p{L}+)?"),
+                    "$1"),
             plainer("another", "\\b(be|is|are) (?:an?|the) (\\p{L}+ (?:of|in|at|for|on|to)) (?=another )", "$1 $2 "),
             plainer(
                     "hierarchy|tree",

@@ -117,7 +117,10 @@ public final class RuleLine {
                 "a rule begins with 'Each', as in: "
                         + ofKnown(text)
                                 .map(noun -> "Each " + noun + " has …, or: Each " + noun + " belongs to exactly one …")
-                                .orElse("Each hive stands in exactly one apiary."));
+                                .orElse(
+                                        design.entities().isEmpty()
+                                                ? "Each hive stands in exactly one apiary."
+                                                : "Each … has …, or: Each … belongs to exactly one …"));
     }
 
     /** The first noun of a sentence that names an entity. */

@@ -96,7 +96,7 @@ final class SaidItem {
 
     /** "A type (city, trekking, cargo)" says its values. */
     private static final Pattern VALUES = Pattern.compile(
-            "(\\p{L}[\\p{L} ]*?) ?\\((\\p{L}[\\p{L}\\d -]*(?:, ?\\p{L}[\\p{L}\\d -]*)*(?:,| or|, or) ?\\p{L}[\\p{L}\\d -]*)\\)",
+            "(\\p{L}[\\p{L} ]*?) ?\\((?![^()]*, [^(),]* and )(\\p{L}[\\p{L}\\d -]*(?:, ?\\p{L}[\\p{L}\\d -]*)*(?:,| or|, or) ?\\p{L}[\\p{L}\\d -]*)\\)",
             CASE);
 
     private static final Pattern FLAGS = Pattern.compile(

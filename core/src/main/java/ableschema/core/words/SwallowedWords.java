@@ -55,6 +55,12 @@ final class SwallowedWords {
     private static final Pattern OF_WHOLE =
             Pattern.compile("\\b(?:of|in|at|on) (?:an?|the|one|its|their|each) (\\p{L}+)", Pattern.CASE_INSENSITIVE);
 
+    /** "An address (street, number and town)" is a street, a number and a town. */
+    private static final Pattern OF_PARTS = Pattern.compile(
+            "\\b(?:(?:full|contact|postal) )?(?:" + PlainWording.WHOLES + ")" + PlainWording.OF_PARTS
+                    + "|\\b(?:namely|consists?|consisting|composed|made up)\\b",
+            Pattern.CASE_INSENSITIVE);
+
     private static Set<String> words(String list) {
         return Set.copyOf(List.of(list.split(" ")));
     }
@@ -71,7 +77,9 @@ final class SwallowedWords {
         String small = String.join(" ", readAs).toLowerCase(Locale.ROOT);
         boolean optional = small.contains("[") || small.contains("at most one");
         String read = " " + BETWEEN.matcher(small).replaceAll(" ");
-        String whole = OF_WHOLE.matcher(COUNTED.matcher(Quoted.masked(said)).replaceAll(" "))
+        String whole = OF_WHOLE.matcher(
+                        COUNTED.matcher(OF_PARTS.matcher(Quoted.masked(said)).replaceAll(" "))
+                                .replaceAll(" "))
                 .replaceAll(of -> nouns.entity(of.group(1)).isPresent() ? " " : of.group());
         String spoken = optional ? WHEN.matcher(whole).replaceAll(" ") : whole;
         return Arrays.stream(BETWEEN.split(spoken.toLowerCase(Locale.ROOT)))

@@ -14,7 +14,7 @@ import java.util.stream.Stream;
 /** Reads how many of something people expect, as they say it: {@code We add 750 inspections a month.} */
 final class VolumePhrasings {
 
-    private static final String ABOUT = "(?:(?:about|around|roughly|some|nearly|up to|at most) )?";
+    private static final String ABOUT = "(?:(?:about|around|roughly|some|nearly|up to|at most|maybe|perhaps) )?";
     private static final String NUMBER = "(?<number>" + VolumeSentence.NUMBER + ") ?(?:new |more )?";
     private static final String PER = "(?:a|an|each|every|per) (?<per>year|month|week|day)";
     private static final Map<String, Long> TIMES_A_YEAR = Map.of("year", 1L, "month", 12L, "week", 52L, "day", 365L);
@@ -36,6 +36,8 @@ final class VolumePhrasings {
     /** "There are around 400 doors and 1,200 keys." */
     private static final Pattern BOTH = pattern("(?:there (?:are|will be)|we have|we expect) " + ABOUT + "(\\d[\\d,. ]*"
             + " (?!more\\b)[^,]+?),? and " + ABOUT + "(\\d[\\d,. ]* (?!more\\b|new\\b)[^,]+?)");
+
+    private static final Pattern A_YEAR = pattern(".* " + PER);
 
     private final Design design;
     private final SaidNouns said;
@@ -63,7 +65,8 @@ final class VolumePhrasings {
         Matcher both = BOTH.matcher(sentence);
         if (both.matches()) {
             Optional<Phrasing> first = of("There are about " + both.group(1) + ".");
-            Optional<Phrasing> second = of("There are about " + both.group(2) + ".");
+            String way = A_YEAR.matcher(both.group(2)).matches() ? "We add " : "There are about ";
+            Optional<Phrasing> second = of(way + both.group(2) + ".");
             return first.isPresent()
                             && second.isPresent()
                             && first.get() instanceof Phrasing.ReadAs one

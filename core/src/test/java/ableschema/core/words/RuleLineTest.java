@@ -40,6 +40,8 @@ class RuleLineTest {
 
         assertThat(problem(known, said)).endsWith("as in: Each hive has …, or: Each hive belongs to exactly one …");
         assertThat(problem(Design.EMPTY, said)).endsWith("as in: Each hive stands in exactly one apiary.");
+        assertThat(problem(known, "Nobody works at night."))
+                .endsWith("as in: Each … has …, or: Each … belongs to exactly one …");
     }
 
     private static String problem(Design design, String said) {
