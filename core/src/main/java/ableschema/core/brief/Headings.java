@@ -3,6 +3,7 @@ package ableschema.core.brief;
 import ableschema.core.design.Attribute;
 import ableschema.core.design.Body;
 import ableschema.core.design.Entity;
+import ableschema.core.design.FreeName;
 import ableschema.core.design.IdKind;
 import ableschema.core.design.IdSource;
 import ableschema.core.design.Row;
@@ -73,11 +74,7 @@ public final class Headings {
     }
 
     private static String free(String name, Set<String> names) {
-        String free = name;
-        for (int i = 2; !names.add(free); i++) {
-            free = name + " " + i;
-        }
-        return free;
+        return FreeName.of(name, each -> !names.add(each));
     }
 
     /** The entity with its rows; no key is chosen for it. */

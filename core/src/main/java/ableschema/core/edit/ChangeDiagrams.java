@@ -1,5 +1,6 @@
 package ableschema.core.edit;
 
+import ableschema.core.design.FreeName;
 import ableschema.core.design.Id;
 import ableschema.core.design.Lists;
 import ableschema.core.document.Diagram;
@@ -33,11 +34,7 @@ public record ChangeDiagrams(List<Diagram> diagrams, String inView, String name)
     }
 
     private static String free(Document document, String name) {
-        String free = name;
-        for (int i = 2; document.diagram(free).isPresent(); i++) {
-            free = name + " " + i;
-        }
-        return free;
+        return FreeName.of(name, each -> document.diagram(each).isPresent());
     }
 
     /** Shows more entities in a part-picture. */

@@ -2,6 +2,7 @@ package ableschema.core.edit;
 
 import ableschema.core.design.Design;
 import ableschema.core.design.Entity;
+import ableschema.core.design.FreeName;
 import ableschema.core.design.Id;
 import ableschema.core.design.IdSource;
 import ableschema.core.design.Notes;
@@ -65,9 +66,9 @@ public final class Fragment {
         into.design().entities().forEach(e -> taken.add(e.name()));
         List<Entity> entities = fragment.design().entities();
         for (Entity entity : entities) {
-            String name = free(entity.name(), taken);
-            taken.add(name);
-            pasted.add(entity.withName(name));
+            String free = FreeName.of(entity.name(), name -> taken.stream().anyMatch(name::equalsIgnoreCase));
+            taken.add(free);
+            pasted.add(entity.withName(free));
             fragment.position(entity.id())
                     .ifPresent(at -> places.put(entity.id(), new Position(at.x() + ASIDE, at.y() + ASIDE)));
         }
@@ -77,17 +78,5 @@ public final class Fragment {
                 fragment.design().domains(), pasted, fragment.design().relationships(), places, edit);
         return new Compound(
                 edit, List.of(put, new CarryAlong(fragment.design().notes().kept(), edit)));
-    }
-
-    private static String free(String name, List<String> taken) {
-        String free = name;
-        for (int i = 2; contains(taken, free); i++) {
-            free = name + " " + i;
-        }
-        return free;
-    }
-
-    private static boolean contains(List<String> taken, String name) {
-        return taken.stream().anyMatch(name::equalsIgnoreCase);
     }
 }

@@ -10,6 +10,7 @@ import ableschema.core.design.End;
 import ableschema.core.design.EndRef;
 import ableschema.core.design.Entity;
 import ableschema.core.design.ForeignColumn;
+import ableschema.core.design.FreeName;
 import ableschema.core.design.IdKind;
 import ableschema.core.design.IdSource;
 import ableschema.core.design.KeyPart;
@@ -142,11 +143,7 @@ final class PairingKeys {
                 ? design.at(pairing.first()).name() + " "
                         + cased(design.at(pairing.second()).name(), false)
                 : cased(pairing.noun(), true);
-        String free = name;
-        for (int i = 2; design.entity(free).isPresent(); i++) {
-            free = name + " " + i;
-        }
-        return free;
+        return FreeName.of(name, each -> design.entity(each).isPresent());
     }
 
     /** With the first letter large or small; what is written large throughout stays so. */

@@ -1,6 +1,7 @@
 package ableschema.core.edit;
 
 import ableschema.core.design.Entity;
+import ableschema.core.design.FreeName;
 import ableschema.core.design.Id;
 import ableschema.core.document.Diagram;
 import ableschema.core.document.Document;
@@ -84,10 +85,7 @@ public record PartPictures(String by, Map<String, List<Id>> parts) {
         var diagrams = new ArrayList<>(document.diagrams());
         Diagram first = document.diagrams().get(0);
         parts.forEach((name, part) -> {
-            String free = name;
-            for (int i = 2; contains(diagrams, free); i++) {
-                free = name + " " + i;
-            }
+            String free = FreeName.of(name, each -> contains(diagrams, each));
             diagrams.add(Diagram.WHOLE
                     .withName(free)
                     .withNotation(first.notation())

@@ -7,6 +7,7 @@ import ableschema.core.design.Check;
 import ableschema.core.design.Condition;
 import ableschema.core.design.Design;
 import ableschema.core.design.Domain;
+import ableschema.core.design.FreeName;
 import ableschema.core.design.IdKind;
 import ableschema.core.design.IdSource;
 import ableschema.core.design.Lists;
@@ -251,10 +252,6 @@ public final class ListedValues {
     }
 
     private String free(String name) {
-        String free = name;
-        for (int i = 2; design.domain(free).isPresent(); i++) {
-            free = name + " " + i;
-        }
-        return free;
+        return FreeName.of(name, each -> design.domain(each).isPresent());
     }
 }

@@ -8,6 +8,7 @@ import ableschema.core.design.Design;
 import ableschema.core.design.End;
 import ableschema.core.design.EndRef;
 import ableschema.core.design.Entity;
+import ableschema.core.design.FreeName;
 import ableschema.core.design.Id;
 import ableschema.core.design.IdKind;
 import ableschema.core.design.IdSource;
@@ -98,11 +99,7 @@ final class LookupTable {
         if (design.entity(name).isPresent()) {
             name = Nouns.asName(Nouns.inSentence(owner.name()) + " " + attribute.name());
         }
-        String free = name;
-        for (int i = 2; design.entity(free).isPresent(); i++) {
-            free = name + " " + i;
-        }
-        return free;
+        return FreeName.of(name, each -> design.entity(each).isPresent());
     }
 
     private Relationship relationship(Id table, Attribute key, IdSource ids) {

@@ -5,6 +5,7 @@ import ableschema.core.design.Dependency;
 import ableschema.core.design.Design;
 import ableschema.core.design.EndRef;
 import ableschema.core.design.Entity;
+import ableschema.core.design.FreeName;
 import ableschema.core.design.KeyPart;
 import ableschema.core.theory.Analysis;
 import ableschema.core.theory.AttributeSet;
@@ -91,11 +92,7 @@ public final class EntityTheory {
     }
 
     private static String unlike(String name, List<String> taken) {
-        String unlike = name;
-        for (int number = 2; taken.contains(unlike); number++) {
-            unlike = name + " " + number;
-        }
-        return unlike;
+        return FreeName.of(name, taken::contains);
     }
 
     private static boolean isOptional(Design design, Entity entity, KeyPart part) {

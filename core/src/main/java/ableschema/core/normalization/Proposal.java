@@ -4,6 +4,7 @@ import ableschema.core.design.Body;
 import ableschema.core.design.ColumnRef;
 import ableschema.core.design.Design;
 import ableschema.core.design.Entity;
+import ableschema.core.design.FreeName;
 import ableschema.core.design.Id;
 import ableschema.core.design.IdKind;
 import ableschema.core.design.IdSource;
@@ -83,11 +84,7 @@ public record Proposal(EntityTheory theory, Decomposition decomposition, List<Pa
     }
 
     private static String free(String name, Set<String> taken) {
-        String free = name;
-        for (int number = 2; !taken.add(free.toLowerCase(Locale.ROOT)); number++) {
-            free = name + " " + number;
-        }
-        return free;
+        return FreeName.of(name, each -> !taken.add(each.toLowerCase(Locale.ROOT)));
     }
 
     private static int different(EntityTheory theory, AttributeSet attributes) {

@@ -3,6 +3,7 @@ package ableschema.core.review;
 import ableschema.core.brief.TypeSuggestion;
 import ableschema.core.design.Attribute;
 import ableschema.core.design.Body;
+import ableschema.core.design.Design;
 import ableschema.core.design.Entity;
 import ableschema.core.design.Mark;
 import ableschema.core.edit.ChangeBody;
@@ -96,13 +97,13 @@ final class ContentFinder implements Finder.OfEach {
                 } else if (isList(values)) {
                     found.accept(of(LIST_IN_TEXT, entity, attribute).withEvidence("as in “" + longest(values) + "”"));
                 } else {
-                    kept(entity, attribute, values).ifPresent(found);
+                    kept(subject.design(), entity, attribute, values).ifPresent(found);
                 }
             } else if (type == DataType.Simple.REAL
                     && (attribute.is(Mark.MONEY)
                             || attribute.is(Mark.MEASURED)
                             || AMOUNT.matcher(attribute.name()).matches())) {
-                found.accept(approximate(entity, attribute, values));
+                found.accept(approximate(subject.design(), entity, attribute, values));
             }
         }
     }
@@ -137,20 +138,22 @@ final class ContentFinder implements Finder.OfEach {
                 .reduce("", (one, other) -> other.length() > one.length() ? other : one);
     }
 
-    private static Optional<Finding> kept(Entity entity, Attribute attribute, List<String> values) {
+    private static Optional<Finding> kept(Design design, Entity entity, Attribute attribute, List<String> values) {
         Optional<DataType> called = called(attribute);
         if (values.size() < 2) {
-            return called.map(type -> looking(entity, attribute, type)
-                    .withEvidence("so it is called")
-                    .mendedBy(UndecidedFinder.retyped(attribute.id(), type)));
+            return called.map(type -> Retyping.offered(
+                    looking(entity, attribute, type).withEvidence("so it is called"), design, attribute, type, "it"));
         }
         boolean named = called.filter(DataType.Simple.DATE::equals).isPresent();
         DataType suggested = TypeSuggestion.of(attribute.name(), values).type();
         boolean code = suggested.isNumeric() && CODE.matcher(attribute.name()).matches();
         if (!(suggested instanceof DataType.Text) && !code) {
-            return Optional.of(looking(entity, attribute, suggested)
-                    .withEvidence("all " + values.size() + " values are such")
-                    .mendedBy(UndecidedFinder.retyped(attribute.id(), suggested)));
+            return Optional.of(Retyping.offered(
+                    looking(entity, attribute, suggested).withEvidence("all " + values.size() + " values are such"),
+                    design,
+                    attribute,
+                    suggested,
+                    "it"));
         }
         List<String> misfits = values.stream()
                 .filter(value -> !TypedValue.of(DataType.Simple.DATE, value).fits())
@@ -187,12 +190,15 @@ final class ContentFinder implements Finder.OfEach {
         return of(KEPT_AS_TEXT, entity, attribute).stating("type", type.toString());
     }
 
-    private static Finding approximate(Entity entity, Attribute attribute, List<String> values) {
+    private static Finding approximate(Design design, Entity entity, Attribute attribute, List<String> values) {
         DataType suggested = TypeSuggestion.of(attribute.name(), values).type();
         DataType exact = suggested instanceof DataType.Decimal ? suggested : new DataType.Decimal(10, 2);
-        return of(APPROXIMATE, entity, attribute)
-                .withEvidence("0.1 + 0.2 is 0.30000000000000004 there")
-                .mendedBy(UndecidedFinder.retyped(attribute.id(), exact));
+        return Retyping.offered(
+                of(APPROXIMATE, entity, attribute).withEvidence("0.1 + 0.2 is 0.30000000000000004 there"),
+                design,
+                attribute,
+                exact,
+                "it");
     }
 
     private static Finding secret(Entity entity, Attribute attribute) {

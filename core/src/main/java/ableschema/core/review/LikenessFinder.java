@@ -110,14 +110,14 @@ final class LikenessFinder implements Finder.OfEach {
         if (one.type().equals(other.type())) {
             return Optional.empty();
         }
-        return Optional.of(
-                Finding.of(PAIR_UNLIKE, new Place(entity.id(), Optional.empty(), List.of(one.ref(), other.ref())))
-                        .naming("entity", entity.name())
-                        .naming("column", one.name())
-                        .naming("partner", other.name())
-                        .stating("type", subject.design().inWords(one.type()))
-                        .stating("other", subject.design().inWords(other.type()))
-                        .mendedBy(UndecidedFinder.retyped(subject.design(), other.id(), one.type()))
-                        .mendedBy(UndecidedFinder.retyped(subject.design(), one.id(), other.type())));
+        Finding finding = Finding.of(
+                        PAIR_UNLIKE, new Place(entity.id(), Optional.empty(), List.of(one.ref(), other.ref())))
+                .naming("entity", entity.name())
+                .naming("column", one.name())
+                .naming("partner", other.name())
+                .stating("type", subject.design().inWords(one.type()))
+                .stating("other", subject.design().inWords(other.type()));
+        Finding mended = Retyping.offered(finding, subject.design(), other, one.type(), other.name());
+        return Optional.of(Retyping.offered(mended, subject.design(), one, other.type(), one.name()));
     }
 }

@@ -4,6 +4,7 @@ import ableschema.core.design.Attribute;
 import ableschema.core.design.Body;
 import ableschema.core.design.Check;
 import ableschema.core.design.ColumnRef;
+import ableschema.core.design.Design;
 import ableschema.core.design.Id;
 import ableschema.core.design.Index;
 import ableschema.core.design.KeyPart;
@@ -17,6 +18,7 @@ import ableschema.core.finding.Remedy;
 import ableschema.core.finding.Rule;
 import ableschema.core.finding.Step;
 import ableschema.core.words.CheckText;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Consumer;
@@ -44,14 +46,21 @@ final class MisfitFinder implements Finder.OfEach {
                 || body.indexes().stream().anyMatch(index -> !index.isPlain())
                 || body.attributes().stream().anyMatch(each -> each.filling().isComputed());
         if (made) {
-            new Search(subject, owner, body, found).search();
+            new Search(subject.design(), owner, body, found).search();
         }
     }
 
-    private record Search(Subject subject, Id owner, Body body, Consumer<Finding> found) {
+    /** Whether all rules, indexes and computations of an entity fit the types of its columns. */
+    static boolean fit(Design design, Id owner) {
+        var found = new ArrayList<Finding>();
+        new Search(design, owner, design.body(owner).orElse(Body.EMPTY), found::add).search();
+        return found.isEmpty();
+    }
+
+    private record Search(Design design, Id owner, Body body, Consumer<Finding> found) {
 
         void search() {
-            var text = new CheckText(subject.design(), owner);
+            var text = new CheckText(design, owner);
             for (Check check : body.checks()) {
                 text.misfit(check.expression(), true)
                         .ifPresent(problem -> tell(
@@ -104,12 +113,11 @@ final class MisfitFinder implements Finder.OfEach {
             List<KeyPart> parts =
                     about.columns().distinct().map(KeyPart.class::cast).toList();
             found.accept(Finding.of(MISFIT, new Place(owner, Optional.empty(), parts))
-                    .naming("table", subject.design().nameOf(owner))
+                    .naming("table", design.nameOf(owner))
                     .stating("what", what)
                     .stating("problem", problem)
                     .mendedBy(Remedy.of(
-                            remedy,
-                            (design, ids, given) -> mended(design.body(owner).orElse(Body.EMPTY), mending, remedy))));
+                            remedy, (now, ids, given) -> mended(now.body(owner).orElse(Body.EMPTY), mending, remedy))));
         }
 
         private Edit mended(Body now, UnaryOperator<Body> mending, String name) {

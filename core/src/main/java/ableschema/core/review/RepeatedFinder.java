@@ -5,6 +5,7 @@ import static java.util.stream.Collectors.joining;
 import ableschema.core.design.Attribute;
 import ableschema.core.design.Body;
 import ableschema.core.design.Entity;
+import ableschema.core.design.FreeName;
 import ableschema.core.design.Id;
 import ableschema.core.design.KeyPart;
 import ableschema.core.edit.SplitRepeated;
@@ -13,6 +14,7 @@ import ableschema.core.finding.Place;
 import ableschema.core.finding.Remedy;
 import ableschema.core.finding.Rule;
 import ableschema.core.finding.Step;
+import ableschema.core.types.DataType;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -49,7 +51,7 @@ final class RepeatedFinder implements Finder.OfEach {
         });
     }
 
-    /** Numbered attributes by their name without the number; what is in a key tells rows apart and repeats nothing. */
+    /** Numbered attributes of one sort by their name without the number; what is in a key tells rows apart and repeats nothing. */
     private static Map<String, List<Attribute>> groups(Body body) {
         Map<String, List<Attribute>> groups = new LinkedHashMap<>();
         for (Attribute each : body.attributes()) {
@@ -57,13 +59,18 @@ final class RepeatedFinder implements Finder.OfEach {
             if (matcher.matches() && !body.key().contains(each.ref())) {
                 String stem = matcher.group(1).toLowerCase(Locale.ROOT);
                 List<Attribute> group = groups.computeIfAbsent(stem, any -> new ArrayList<>());
-                if (group.isEmpty()
-                        || group.get(0).type().getClass() == each.type().getClass()) {
+                if (group.isEmpty() || isLike(group.get(0).type(), each.type())) {
                     group.add(each);
                 }
             }
         }
         return groups;
+    }
+
+    private static boolean isLike(DataType one, DataType other) {
+        return one instanceof DataType.Simple || one instanceof DataType.InDomain
+                ? one.equals(other)
+                : one.getClass() == other.getClass();
     }
 
     private static Finding finding(Subject subject, Entity entity, String stem, List<Attribute> group) {
@@ -93,7 +100,12 @@ final class RepeatedFinder implements Finder.OfEach {
                         "name",
                         entity.name() + " " + stem,
                         (design, idSource, given) -> SplitRepeated.of(
-                                design, design.entity(entity.id()).orElseThrow(), ids, stem, given, idSource)))
+                                design,
+                                design.entity(entity.id()).orElseThrow(),
+                                ids,
+                                stem,
+                                FreeName.of(given, name -> design.entity(name).isPresent()),
+                                idSource)))
                 : finding;
     }
 }

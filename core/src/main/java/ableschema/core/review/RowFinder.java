@@ -51,8 +51,7 @@ final class RowFinder implements Finder.OfEach {
                     .naming("column", attribute.name())
                     .stating("value", value)
                     .stating("largest", String.valueOf(largest))
-                    .mendedBy(UndecidedFinder.retyped(
-                            attribute.id(), new DataType.Whole(new BigDecimal(value).longValue())));
+                    .mendedBy(Retyping.to(new DataType.Whole(new BigDecimal(value).longValue()), attribute.id()));
         });
     }
 

@@ -7,7 +7,6 @@ import ableschema.core.design.Body;
 import ableschema.core.design.ColumnRef;
 import ableschema.core.design.Design;
 import ableschema.core.design.Id;
-import ableschema.core.edit.Edits;
 import ableschema.core.finding.Finding;
 import ableschema.core.finding.Place;
 import ableschema.core.finding.Remedy;
@@ -16,7 +15,6 @@ import ableschema.core.finding.Step;
 import ableschema.core.holding.ListedValues;
 import ableschema.core.schema.Column;
 import ableschema.core.schema.Table;
-import ableschema.core.types.DataType;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Consumer;
@@ -78,12 +76,12 @@ final class UndecidedFinder implements Finder.OfEach {
         if (values.isEmpty()) {
             return likely(subject.design(), attribute)
                     .map(likely -> finding.withEvidence(likely.type() + ": " + likely.reason())
-                            .mendedBy(
-                                    Remedy.of(AS_NAMED, (Remedy.Alone) retyping(attribute.id(), likely.type())::edit)))
+                            .mendedBy(Remedy.of(
+                                    AS_NAMED, (Remedy.Alone) Retyping.making(likely.type(), attribute.id())::edit)))
                     .orElse(finding);
         }
         TypeSuggestion suggestion = TypeSuggestion.of(attribute.name(), values);
-        return finding.withEvidence(suggestion.reason()).mendedBy(retyped(attribute.id(), suggestion.type()));
+        return finding.withEvidence(suggestion.reason()).mendedBy(Retyping.to(suggestion.type(), attribute.id()));
     }
 
     /** Where no row has a value. */
@@ -95,20 +93,5 @@ final class UndecidedFinder implements Finder.OfEach {
                 .map(named -> new TypeSuggestion(
                         TypeSuggestion.of(attribute.name(), named).type(), "it is one of " + String.join(", ", named)))
                 .or(() -> TypeByName.of(attribute, body));
-    }
-
-    /** Gives an attribute a type that is no domain's. */
-    static Remedy retyped(Id attribute, DataType type) {
-        return retyped(Design.EMPTY, attribute, type);
-    }
-
-    /** Gives an attribute a type, be it a domain of this design. */
-    static Remedy retyped(Design before, Id attribute, DataType type) {
-        return Remedy.of("make it " + before.inWords(type), retyping(attribute, type));
-    }
-
-    private static Remedy.Making retyping(Id attribute, DataType type) {
-        return (design, ids, given) -> new Edits(design, ids)
-                .changeAttribute(design.attribute(attribute).orElseThrow().withType(type));
     }
 }

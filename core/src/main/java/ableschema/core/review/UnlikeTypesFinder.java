@@ -61,7 +61,7 @@ final class UnlikeTypesFinder implements Finder.OfWhole {
     }
 
     private static Finding finding(Subject subject, Met one, Met before) {
-        return Finding.of(
+        Finding finding = Finding.of(
                         UNLIKE_TYPES,
                         new Place(
                                 one.entity().id(),
@@ -71,11 +71,19 @@ final class UnlikeTypesFinder implements Finder.OfWhole {
                 .naming("table", one.entity().name())
                 .naming("before", before.entity().name())
                 .stating("type", subject.design().inWords(one.attribute().type()))
-                .stating("other", subject.design().inWords(before.attribute().type()))
-                .mendedBy(UndecidedFinder.retyped(
-                        subject.design(),
-                        one.attribute().id(),
-                        before.attribute().type()));
+                .stating("other", subject.design().inWords(before.attribute().type()));
+        Finding mended = Retyping.offered(
+                finding,
+                subject.design(),
+                one.attribute(),
+                before.attribute().type(),
+                "that of " + one.entity().name());
+        return Retyping.offered(
+                mended,
+                subject.design(),
+                before.attribute(),
+                one.attribute().type(),
+                "that of " + before.entity().name());
     }
 
     private static Sort sort(DataType type) {

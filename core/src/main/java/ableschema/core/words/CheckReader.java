@@ -459,6 +459,13 @@ final class CheckReader {
 
     /** Nothing is equal to, before or after what is of another kind. */
     private void requireAlike(CheckOperands.Value left, CheckOperands.Value right) {
+        CheckOperands.Value document = left.type() == DataType.Simple.JSON ? left : right;
+        if (document.type() == DataType.Simple.JSON) {
+            throw Misunderstanding.ofTypes(
+                    document.start(),
+                    document.start() + document.said().length(),
+                    document.said() + " holds json, which databases compare each in its own way, or not at all");
+        }
         if (right.literal().isPresent()) {
             TypedValue value = TypedValue.of(left.type(), right.literal().get());
             boolean open =

@@ -6,16 +6,19 @@ import static ableschema.core.review.RuleFixture.mended;
 import static ableschema.core.review.RuleFixture.said;
 import static ableschema.core.review.RuleFixture.texts;
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.tuple;
 
 import ableschema.core.DesignFixture;
 import ableschema.core.design.Attribute;
 import ableschema.core.design.IdKind;
 import ableschema.core.edit.ChangeEntity;
 import ableschema.core.edit.Edits;
+import ableschema.core.finding.Finding;
 import ableschema.core.finding.Remedy;
 import ableschema.core.finding.Rule;
 import ableschema.core.finding.Severity;
 import ableschema.core.types.DataType;
+import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -234,7 +237,29 @@ class RulesTest {
                 .filter(finding -> finding.rule().id().equals("same-name-unlike-types"))
                 .toList();
 
-        assertThat(unlike.get(0).remedies().get(0).title()).isEqualTo("make it span");
+        assertThat(unlike.get(0).remedies())
+                .extracting(remedy -> remedy.title())
+                .containsExactly("make that of Pump span", "make that of Valve text 9");
+    }
+
+    @Test
+    void a_type_is_offered_only_where_no_row_default_or_rule_stands_against_it() {
+        String[] sentences = {
+            "Each valve has no: whole (key), size: whole, seal: text 3, pin: text 9 (default 'A1').",
+            "Each pump has code: text 4 (key), size: text 9, seal: whole (at least 2000), pin: whole.",
+        };
+        DesignFixture rows = design(sentences)
+                .filled("Valve", "no,size,seal,pin\n1,4,,\n")
+                .filled("Pump", "code,size,seal,pin\nA,long,,\n");
+
+        assertThat(found(rows, "same-name-unlike-types"))
+                .extracting(Finding::text, finding -> finding.remedies().stream()
+                        .map(remedy -> remedy.title())
+                        .toList())
+                .containsExactly(
+                        tuple("size is text 9 in Pump, and whole in Valve.", List.of("make that of Valve text 9")),
+                        tuple("seal is whole in Pump, and text 3 in Valve.", List.of("make that of Valve whole")),
+                        tuple("pin is whole in Pump, and text 9 in Valve.", List.of("make that of Pump text 9")));
     }
 
     @Test

@@ -251,6 +251,16 @@ class CheckTextTest {
     }
 
     @Test
+    void documents_are_compared_with_nothing() {
+        DesignFixture told = design("Each visit has no: whole (key), form: json, other: json.");
+        for (String rule : new String[] {"form = other", "form > '5'", "form one of '1', '2'"}) {
+            Understanding read = new RuleLine(told.design(), Optional.empty(), told.ids())
+                    .readCheck(told.entity("Visit").id(), rule);
+            assertThat(((Understanding.NotUnderstood) read).problem()).startsWith("form holds json, which databases");
+        }
+    }
+
+    @Test
     void deep_brackets_and_long_rules_neither_crash_nor_wait() {
         assertThat(read("(".repeat(3000) + "tug")).isInstanceOf(Understanding.NotUnderstood.class);
         assertThat(read("tug" + " and tug".repeat(3000))).isInstanceOf(Understanding.Understood.class);

@@ -31,6 +31,7 @@ final class PostgreSql extends Dialect {
     private static final Traits TRAITS = Traits.STANDARD
             .named("postgresql", "PostgreSQL")
             .folding(Traits.Folding.LOWER)
+            .without(Ability.NUMBERS_BESIDE_TEXTS)
             .namesUpToBytes(63)
             .reserving(ReservedWords.POSTGRESQL)
             .withSystemColumns("tableoid", "xmin", "cmin", "xmax", "cmax", "ctid")

@@ -11,6 +11,7 @@ final class StandardSql extends Dialect {
                     Ability.SKIP_EXISTING,
                     Ability.DROP_EXISTING,
                     Ability.RESTART_NUMBERING,
+                    Ability.NUMBERS_BESIDE_TEXTS,
                     Ability.PARTIAL_INDEXES,
                     Ability.MADE_INDEXES)
             .withOptions(DialectOption.rawType());

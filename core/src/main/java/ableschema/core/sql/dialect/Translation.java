@@ -36,7 +36,31 @@ final class Translation {
     }
 
     String of(Expression<String> expression) {
-        return written(Token.of(expression));
+        return written(signed(Token.of(expression)));
+    }
+
+    /** Numbers with the sign that stands before them, where that takes them from nothing. */
+    private static List<Token<String>> signed(List<Token<String>> tokens) {
+        var signed = new ArrayList<Token<String>>();
+        boolean behindValue = false;
+        for (Token<String> token : tokens) {
+            int last = signed.size() - 1;
+            if (token.kind() == Kind.NUMBER
+                    && !behindValue
+                    && last >= 0
+                    && signed.get(last).is("-")) {
+                signed.set(last, new Token<>(Kind.NUMBER, "-" + token.text(), null));
+                behindValue = true;
+            } else {
+                signed.add(token);
+                behindValue = token.kind() == Kind.SPACE || token.is("-") ? behindValue : isValue(token);
+            }
+        }
+        return signed;
+    }
+
+    private static boolean isValue(Token<String> token) {
+        return token.is(")") || token.kind() != Kind.SYMBOL && !isOperator(token);
     }
 
     private String written(List<Token<String>> tokens) {
@@ -114,12 +138,17 @@ final class Translation {
         return switch (token.kind()) {
             case COLUMN -> new Item(names.apply(String.valueOf(token.ref())), true);
             case STRING -> new Item(literal(token.value(), compared), true);
-            case NUMBER ->
-                new Item(compared == DataType.Simple.YES_NO ? literal(token.text(), compared) : token.text(), true);
+            case NUMBER -> new Item(isOfAnother(compared) ? literal(token.text(), compared) : token.text(), true);
             case NAME -> new Item(token.text(), true);
             case WORD -> word(token, compared);
             default -> new Item(token.text(), false);
         };
+    }
+
+    /** Whether a number is compared with what is none, as its column has got another type since. */
+    private boolean isOfAnother(DataType compared) {
+        return compared == DataType.Simple.YES_NO
+                || compared instanceof DataType.Text && !dialect.can(Ability.NUMBERS_BESIDE_TEXTS);
     }
 
     private Item word(Token<String> token, DataType compared) {

@@ -161,6 +161,27 @@ class DialectsTest {
     @ParameterizedTest
     @CsvSource(
             delimiter = '|',
+            quoteCharacter = '~',
+            textBlock =
+                    """
+            {a} >= 5                      | a >= '5'
+            {a} between -3 and 9999       | a between '-3' and '9999'
+            {a} in (-1, 2) or {n} > -1    | a in ('-1', '2') or n > -1
+            char_length({a}) > 5          | char_length(a) > 5
+            {n} - 1 > 0 and {a} > {n} -2  | n - 1 > 0 and a > n -2
+            """)
+    void a_number_beside_a_text_is_a_text_where_nothing_makes_it_one(String standard, String postgresql) {
+        Map<String, DataType> types = Map.of("a", new DataType.Text(9), "n", new DataType.Whole(9));
+        Expression<String> expression = Expression.parse(standard, name -> name);
+
+        assertThat(Dialects.POSTGRESQL.written(expression, types::get)).isEqualTo(postgresql);
+        assertThat(Dialects.MYSQL.written(expression, types::get))
+                .isEqualTo(standard.replace("{", "").replace("}", ""));
+    }
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
             textBlock =
                     """
             time   | current_timestamp | current_time | (current_time) | cast(sysdatetime() as time(0))
