@@ -132,7 +132,7 @@ public record Structure(Id owner, String table, List<Line> columns, List<IndexLi
                     ref instanceof ColumnRef.Own attribute ? design.attribute(attribute.id()) : Optional.empty();
             var fields = new EnumMap<Field, String>(Field.class);
             fields.put(Field.NAME, own.map(Attribute::name).orElse(column.name()));
-            fields.put(Field.TYPE, own.map(this::type).orElseGet(() -> foreignType(column)));
+            fields.put(Field.TYPE, own.map(this::type).orElseGet(() -> foreignType(column, ref)));
             fields.put(Field.REQUIRED, column.nullable() ? "" : YES);
             fields.put(Field.IDENTIFIES, identifies(column));
             fields.put(Field.DEFAULT, filled(own, column, ref));
@@ -145,8 +145,14 @@ public record Structure(Id owner, String table, List<Line> columns, List<IndexLi
             return attribute.type() instanceof DataType.Undecided ? "" : new DomainWords(design).type(attribute.type());
         }
 
-        private String foreignType(Column column) {
-            return column.isUndecided() ? "" : new DomainWords(design).type(column.type());
+        /** A column of a reference is of the domain that the column is of which it refers to. */
+        private String foreignType(Column column, ColumnRef ref) {
+            DataType type = ref.attribute()
+                    .flatMap(design::attribute)
+                    .map(Attribute::type)
+                    .map(DataType::asReferenced)
+                    .orElse(column.type());
+            return column.isUndecided() ? "" : new DomainWords(design).type(type);
         }
 
         /** "key 1", "alt a 2": which part of which key; a lone part has no number. */

@@ -254,4 +254,17 @@ class StructureTest {
         assertThat(catchThrowable(() -> set(berths(), "Stay", Field.DEFAULT, "first", "berth_number")))
                 .isInstanceOf(IllegalArgumentException.class);
     }
+
+    @Test
+    void a_column_that_refers_to_one_of_a_domain_is_of_that_domain() {
+        DesignFixture made = design(
+                "The domain tag no holds text 9.",
+                "Each crate has tag: domain \"tag no\" (key).",
+                "Each jar has no: whole (key).",
+                "Each crate holds any number of jars; each jar is in exactly one crate.");
+
+        assertThat(lines(made.document(), "Jar"))
+                .containsExactly(
+                        "no | whole | yes | key |  |  | ", "crate_tag | domain tag no | yes |  |  | in Crate | ");
+    }
 }
