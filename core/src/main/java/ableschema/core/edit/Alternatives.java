@@ -31,7 +31,7 @@ public final class Alternatives {
     /**
      * One way that it could be.
      *
-     * @param edit    what makes it so; it changes only numbers, so that nothing is lost in changing back
+     * @param edit    what makes it so; nothing is lost in changing back
      * @param current whether it is so already
      * @param tables  the tables concerned
      */

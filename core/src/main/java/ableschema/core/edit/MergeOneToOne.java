@@ -230,7 +230,10 @@ record MergeOneToOne(Id relationship, Side staying, String name) implements Edit
             for (Attribute each : added.attributes()) {
                 boolean taken = kept.attribute(each.name()).isPresent();
                 String name = taken ? goes.name().toLowerCase(Locale.ROOT) + " " + each.name() : each.name();
-                attributes.add(each.withName(name).withOptional(each.optional() || !always()));
+                Attribute free = taken || isPinned(kept, each.pins().name())
+                        ? each.withPins(each.pins().withName(""))
+                        : each;
+                attributes.add(free.withName(name).withOptional(each.optional() || !always()));
             }
             List<Unique> uniques = added.uniques().stream()
                     .filter(each -> !each.parts().isEmpty() && !each.parts().equals(kept.key()))
@@ -246,6 +249,12 @@ record MergeOneToOne(Id relationship, Side staying, String name) implements Edit
                     Lists.concat(kept.dependencies(), added.dependencies()),
                     Lists.concat(kept.refused(), added.refused()),
                     rows(kept.rows(), added.rows()));
+        }
+
+        private static boolean isPinned(Body body, String column) {
+            return !column.isEmpty()
+                    && body.attributes().stream()
+                            .anyMatch(each -> each.pins().name().equalsIgnoreCase(column));
         }
 
         private List<Row> rows(List<Row> kept, List<Row> added) {

@@ -105,7 +105,16 @@ public record KeyReach(int level, String table, List<String> changes, int rows) 
                 will.checks().stream()
                         .map(each -> each.expression().written(column -> column))
                         .toList());
+        compare(changes, "computation", computed(was), computed(will));
         return changes;
+    }
+
+    private static List<String> computed(Table table) {
+        return table.columns().stream()
+                .filter(each -> each.filling().isComputed())
+                .map(each ->
+                        "of " + each.name() + ", " + each.filling().expression().written(column -> column))
+                .toList();
     }
 
     private static <T> List<String> named(List<T> of, Function<T, List<String>> columns) {

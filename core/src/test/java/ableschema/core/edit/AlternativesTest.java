@@ -23,6 +23,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 
 class AlternativesTest {
@@ -50,6 +51,49 @@ class AlternativesTest {
         assertThat(all).filteredOn(Alternatives.Alternative::current).hasSize(1);
         Document many = all.get(3).edit().applyTo(HIVES.document());
         assertThat(all.get(0).edit().applyTo(many)).isEqualTo(HIVES.document());
+    }
+
+    private static final DesignFixture STANDING =
+            HIVES.filled("Apiary", "code\nN\nS\nW\n").filled("Hive", "no,apiary\n1,N\n2,S\n3,S\n");
+
+    private static DesignFixture made(DesignFixture fixture, int alternative) {
+        var relationship = fixture.design().relationships().get(0);
+        return fixture.with(new Alternatives(fixture.document(), fixture.ids())
+                .of(relationship)
+                .get(alternative)
+                .edit());
+    }
+
+    private static String inserted(DesignFixture made, String table) {
+        return DesignScript.withRows(made.document().mapping(), Dialects.SQLITE)
+                .executable()
+                .map(each -> each.executable().replaceAll("\\s+", " "))
+                .filter(each -> each.startsWith("INSERT INTO " + table + " "))
+                .collect(Collectors.joining(" "));
+    }
+
+    @Test
+    void rows_that_were_linked_are_linked_in_the_other_form_and_changing_back_loses_nothing() {
+        DesignFixture many = made(STANDING, 3);
+        assertThat(inserted(many, "stay")).contains("('N', 1)", "('S', 2)", "('S', 3)");
+        assertThat(made(many, 0).design()).isEqualTo(STANDING.design());
+    }
+
+    @Test
+    void a_row_that_has_several_is_left_open_and_keeps_them_for_changing_back() {
+        DesignFixture turned = made(STANDING, 1);
+
+        assertThat(inserted(turned, "apiary")).contains("('N', 1)", "('S', NULL)");
+        assertThat(made(turned, 0).design()).isEqualTo(STANDING.design());
+    }
+
+    @Test
+    void pairs_that_say_more_than_that_two_belong_together_are_kept() {
+        DesignFixture told = paired(SEEN, "1 A 2027-04-01", "2 B 2027-04-01");
+        DesignFixture one = made(told, 0);
+
+        assertThat(inserted(one, "hive")).contains("('A', 1)", "('B', 2)");
+        assertThat(inserted(made(one, 3), "watch")).isEqualTo(inserted(told, "watch"));
     }
 
     private static String said(Table table) {

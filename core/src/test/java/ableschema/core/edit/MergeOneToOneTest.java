@@ -11,6 +11,7 @@ import ableschema.core.rows.RowJudge;
 import ableschema.core.sql.dialect.Dialects;
 import ableschema.core.words.DesignText;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -67,6 +68,25 @@ class MergeOneToOneTest {
                 .contains("Of each hive: kilos < 900 or scale model <> 'X'.")
                 .contains("Each reading is taken from exactly one hive")
                 .doesNotContain("scale carries");
+    }
+
+    private static DesignFixture pinned(DesignFixture made, String entity) {
+        var model = made.attribute(entity, "model");
+        return made.with(f -> new Edits(f.design(), f.ids())
+                .changeAttribute(model.withPins(model.pins().withName("MODEL_TX"))));
+    }
+
+    @Test
+    void a_column_name_that_is_pinned_in_both_is_kept_by_the_one_that_stays() {
+        DesignFixture both = pinned(pinned(pair(BETWEEN), "Hive"), "Scale");
+        DesignFixture one = both.with(Stream.of(Side.values())
+                .flatMap(side -> into(both, side).stream())
+                .findFirst()
+                .orElseThrow());
+
+        assertThat(one.table("hive").columns())
+                .extracting(column -> column.name())
+                .contains("MODEL_TX", "scale_model");
     }
 
     @Test
