@@ -85,6 +85,32 @@ class ComputedOnRealEnginesTest {
         }
     }
 
+    /** Where an engine has no primary key of what is computed, it is unique, and can be referred to all the same. */
+    @ParameterizedTest
+    @EnumSource
+    void what_is_computed_can_tell_rows_apart(RealEngine engine) throws Exception {
+        Document shelves = Said.read(
+                "Each shelf has place: whole, number: whole (key).",
+                "The number of each shelf is computed from place + 100.",
+                "Each jar has code: text 4 (key).",
+                "Each shelf holds any number of jars; each jar stands on exactly one shelf.");
+        try (Connection connection = engine.open()) {
+            var run = ScriptRun.of(DesignScript.definitions(shelves.mapping(), engine.dialect()), connection);
+            assertThat(run.refusal()).isEmpty();
+            try (var statement = connection.createStatement()) {
+                String quoted = engine.dialect().column("number");
+                statement.execute("INSERT INTO shelf (place) VALUES (1)");
+                statement.execute("INSERT INTO jar (code, shelf_number) VALUES ('A', 101)");
+                assertThat(Said.text(connection, "SELECT " + quoted + " FROM shelf"))
+                        .isEqualTo("101");
+                assertThatThrownBy(() -> statement.execute("INSERT INTO shelf (place) VALUES (1)"))
+                        .isInstanceOf(SQLException.class);
+                assertThatThrownBy(() -> statement.execute("INSERT INTO jar (code, shelf_number) VALUES ('B', 102)"))
+                        .isInstanceOf(SQLException.class);
+            }
+        }
+    }
+
     /** The first row is taken, and what is computed of each of the others is beyond its column. */
     @ParameterizedTest
     @EnumSource

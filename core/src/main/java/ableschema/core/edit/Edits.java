@@ -186,7 +186,7 @@ public final class Edits {
         String name = key.isEmpty()
                 ? "take the key from " + called(owner)
                 : "make " + called(key) + " the key of " + called(owner);
-        return new ChangeBody(owner, body(owner).withKey(key), name);
+        return new ChangeKey(new ChangeBody(owner, body(owner).withKey(key), name));
     }
 
     /** Adds the relationship as part of the key of the entity that holds it, or takes it out of that key. */

@@ -4,6 +4,7 @@ import ableschema.core.design.Attribute;
 import ableschema.core.design.Body;
 import ableschema.core.design.Design;
 import ableschema.core.design.Entity;
+import ableschema.core.design.FreeName;
 import ableschema.core.design.IdKind;
 import ableschema.core.design.IdSource;
 import ableschema.core.design.KeyPart;
@@ -12,6 +13,7 @@ import ableschema.core.design.Row;
 import ableschema.core.design.Unique;
 import ableschema.core.document.Edit;
 import ableschema.core.edit.ChangeBody;
+import ableschema.core.edit.ChangeKey;
 import ableschema.core.edit.Edits;
 import ableschema.core.expression.Expression;
 import ableschema.core.keys.KeyCandidate.Clash;
@@ -153,7 +155,8 @@ public final class KeyCandidates {
     /** Chooses these parts; the key that was stays unique, as others may rely on it. */
     private Edit choose(List<KeyPart> parts) {
         Edit chosen = new Edits(design, ids).chooseKey(entity.id(), parts);
-        return new ChangeBody(entity.id(), keepingOldKey(required(body, parts).withKey(parts)), chosen.name());
+        Body changed = keepingOldKey(required(body, parts).withKey(parts));
+        return new ChangeKey(new ChangeBody(entity.id(), changed, chosen.name()));
     }
 
     /** A part of a key is never empty. */
@@ -212,11 +215,7 @@ public final class KeyCandidates {
     }
 
     private String free(String wanted) {
-        String free = wanted;
-        for (int number = 2; body.attribute(free).isPresent(); number++) {
-            free = wanted + " " + number;
-        }
-        return free;
+        return FreeName.of(wanted, name -> body.attribute(name).isPresent());
     }
 
     private Edit make(Attribute attribute, List<Row> rows) {
@@ -224,7 +223,7 @@ public final class KeyCandidates {
         attributes.add(attribute);
         attributes.addAll(body.attributes());
         Body changed = body.withAttributes(attributes).withRows(rows).withKey(List.of(attribute.ref()));
-        return new ChangeBody(
-                entity.id(), keepingOldKey(changed), "make " + attribute.name() + " the key of " + entity.name());
+        String name = "make " + attribute.name() + " the key of " + entity.name();
+        return new ChangeKey(new ChangeBody(entity.id(), keepingOldKey(changed), name));
     }
 }

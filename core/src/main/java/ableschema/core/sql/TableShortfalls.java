@@ -68,6 +68,14 @@ final class TableShortfalls {
                         .noneMatch(key -> check.columns().anyMatch(key.columns()::contains));
     }
 
+    /** Whether a primary key can be one here; else what it is over can be unique. */
+    boolean canBeKey(Table.PrimaryKey key) {
+        return dialect.can(Ability.COMPUTED_KEYS)
+                || key.columns().stream()
+                        .flatMap(name -> table.column(name).stream())
+                        .noneMatch(column -> column.filling().isComputed());
+    }
+
     /** All of them, in the order of the table's parts. */
     List<Shortfall> found(List<ForeignKey> undeferred) {
         var found = new ArrayList<Shortfall>();
@@ -75,6 +83,13 @@ final class TableShortfalls {
         for (Column column : table.columns()) {
             find(column, found);
         }
+        table.primaryKey()
+                .filter(key -> !canBeKey(key))
+                .ifPresent(key -> add(
+                        found,
+                        Ability.COMPUTED_KEYS,
+                        table.part(Kind.PRIMARY_KEY, key.name()),
+                        "it is unique, and no primary key"));
         for (Table.UniqueConstraint unique : table.uniques()) {
             Part part = table.part(Kind.UNIQUE, unique.name());
             name(part, unique.name(), found);

@@ -254,7 +254,9 @@ final class TableWriter {
                 add(clauses, "NOT NULL");
             }
             if (dialect.style().keysBeside() && table.isKey(column)) {
-                table.primaryKey().ifPresent(key -> add(clauses, dialect.keyBeside(key.name())));
+                table.primaryKey()
+                        .filter(shortfalls::canBeKey)
+                        .ifPresent(key -> add(clauses, dialect.keyBeside(key.name())));
             }
         }
         return clauses.append(dialect.columnEnd(column)).toString().strip();
@@ -279,11 +281,11 @@ final class TableWriter {
                         && table.columns().stream().anyMatch(shortfalls::isNumbered)
                 || dialect.style().keysBeside() && table.columns().stream().anyMatch(table::isKey);
         return table.primaryKey()
-                .filter(key -> !declared)
+                .filter(key -> !declared || !shortfalls.canBeKey(key))
                 .map(key -> constraint(
                         table.part(Kind.PRIMARY_KEY, key.name()),
                         key.name(),
-                        "PRIMARY KEY ("
+                        (shortfalls.canBeKey(key) ? "PRIMARY KEY (" : "UNIQUE (")
                                 + key.columns().stream().map(this::keyed).collect(joining(", ")) + ")"));
     }
 

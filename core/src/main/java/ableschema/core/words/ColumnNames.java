@@ -10,6 +10,7 @@ import ableschema.core.design.Id;
 import ableschema.core.mapping.Keys;
 import ableschema.core.types.DataType;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
@@ -33,6 +34,9 @@ final class ColumnNames {
     private static final Pattern PLAIN = Pattern.compile("\\p{L}[\\p{L}\\p{N}_]*(?: [\\p{L}\\p{N}_]+)*");
 
     private final Map<String, ColumnRef> byName = new LinkedHashMap<>();
+    /** References of several columns by the entity or role. */
+    private final Map<String, List<ColumnRef>> references = new LinkedHashMap<>();
+
     private final Keys keys;
 
     ColumnNames(Design design, Id owner) {
@@ -53,6 +57,8 @@ final class ColumnNames {
             }
             if (columns.size() == 1) {
                 byName.putIfAbsent(called, columns.get(0));
+            } else {
+                references.putIfAbsent(called, columns);
             }
         }
     }
@@ -80,6 +86,18 @@ final class ColumnNames {
             }
         }
         return Optional.ofNullable(longest);
+    }
+
+    /** All columns of a reference. */
+    record FoundReference(List<ColumnRef> columns, int end) {}
+
+    /** The reference of several columns that is named at a place, where no column is. */
+    Optional<FoundReference> referenceAt(String text, int start) {
+        return references.entrySet().stream()
+                .filter(each -> stands(text, start, start + each.getKey().length(), each.getKey()))
+                .map(each -> new FoundReference(
+                        each.getValue(), start + each.getKey().length()))
+                .max(Comparator.comparingInt(FoundReference::end));
     }
 
     /** A space in a name may be written as an underscore, as it is in the tables. */

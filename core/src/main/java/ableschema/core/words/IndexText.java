@@ -62,7 +62,7 @@ final class IndexText {
         }
     }
 
-    private record ReadPart(Index.Part part, int end) {}
+    private record ReadPart(List<Index.Part> parts, int end) {}
 
     /** A {@link Misunderstanding} points at what is wrong. */
     Read read(String line, int start, int end) {
@@ -73,7 +73,7 @@ final class IndexText {
         int at = start;
         while (true) {
             ReadPart read = part(text, at);
-            parts.add(read.part());
+            parts.addAll(read.parts());
             at = read.end();
             int next = behind(NEXT, text, at);
             if (next <= 0 || behind(WHERE, text, at) > 0) {
@@ -105,6 +105,14 @@ final class IndexText {
             at++;
         }
         Optional<ColumnNames.Found> column = names.at(text, at);
+        Optional<ColumnNames.FoundReference> reference =
+                column.isPresent() ? Optional.empty() : names.referenceAt(text, at);
+        if (reference.isPresent()) {
+            return directed(
+                    reference.get().columns().stream().map(Expression::column).toList(),
+                    text,
+                    reference.get().end());
+        }
         Expression<ColumnRef> value;
         if (column.isPresent() && behind(RECKONED, text, column.get().end()) == 0) {
             value = Expression.column(column.get().ref());
@@ -121,9 +129,15 @@ final class IndexText {
         } else {
             throw unknown(text, at);
         }
+        return directed(List.of(value), text, at);
+    }
+
+    private static ReadPart directed(List<Expression<ColumnRef>> values, String text, int at) {
         int falling = behind(FALLING, text, at);
         int rising = behind(RISING, text, at);
-        return new ReadPart(new Index.Part(value, falling > 0), Math.max(at, Math.max(falling, rising)));
+        List<Index.Part> parts =
+                values.stream().map(value -> new Index.Part(value, falling > 0)).toList();
+        return new ReadPart(parts, Math.max(at, Math.max(falling, rising)));
     }
 
     private static Expression<ColumnRef> lowered(ColumnRef column) {

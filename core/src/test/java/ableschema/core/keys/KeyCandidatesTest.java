@@ -14,6 +14,7 @@ import ableschema.core.design.Unique;
 import ableschema.core.document.Document;
 import ableschema.core.edit.ChangeBody;
 import ableschema.core.edit.ChangeNotes;
+import ableschema.core.edit.Edits;
 import ableschema.core.keys.KeyCandidate.Kind;
 import ableschema.core.keys.KeyCandidate.Verdict;
 import ableschema.core.rows.RowEntry;
@@ -381,6 +382,60 @@ class KeyCandidatesTest {
                                         "foreign key hive_apiary_code, hive_stand_no to hive → hive_apiary_no, hive_stand_no to hive",
                                         "index hive_apiary_code, hive_stand_no → hive_apiary_no, hive_stand_no"),
                                 0));
+    }
+
+    @Test
+    void an_index_and_a_unique_rule_over_a_reference_follow_the_key_over_every_level() {
+        DesignFixture made = design(
+                "Each apiary has code: text 6 (key), no: whole.",
+                "Each hive has stand no: whole, place: whole.",
+                "Each hive stands in exactly one apiary; each apiary shelters any number of hives.",
+                "Each hive is identified by its apiary and stand no.",
+                "Each hive is often searched by its apiary and place.",
+                "Each visit has visit no: whole (key), day: date.",
+                "Each visit is of exactly one hive; each hive gets any number of visits.",
+                "Each visit is often searched by its hive and day falling.");
+        DesignFixture columns = made.with(f -> new Edits(f.design(), f.ids())
+                .addUnique(
+                        f.entity("Visit").id(),
+                        f.entity("Visit").body().indexes().get(0).parts().stream()
+                                .<KeyPart>map(part -> part.column().orElseThrow())
+                                .toList()));
+        DesignFixture chosen = columns.with(f -> KeyCandidates.choosing(
+                f.design(),
+                f.entity("Apiary"),
+                List.of(f.attribute("Apiary", "no").ref()),
+                f.ids()));
+
+        assertThat(chosen.table("hive").indexes())
+                .extracting(index -> index.columnNames())
+                .containsExactly(List.of("apiary_no", "place"));
+        assertThat(chosen.table("visit").indexes())
+                .extracting(index -> index.columnNames())
+                .contains(List.of("hive_apiary_no", "hive_stand_no", "day"));
+        assertThat(chosen.table("visit").uniques())
+                .extracting(unique -> unique.columns())
+                .containsExactly(List.of("hive_apiary_no", "hive_stand_no", "day"));
+    }
+
+    @Test
+    void a_computation_that_a_key_takes_along_is_told_beforehand() {
+        DesignFixture made = design(
+                "Each cell has no: whole (key), code: text 9.",
+                "Each frame has place: whole (key), next: whole.",
+                "Each frame is in exactly one cell; each cell has any number of frames.",
+                "The next of each frame is computed from cell no + 1.");
+        List<KeyReach> reaches = KeyReach.of(
+                KeyCandidates.choosing(
+                        made.design(),
+                        made.entity("Cell"),
+                        List.of(made.attribute("Cell", "code").ref()),
+                        made.ids()),
+                made.document(),
+                made.document().mapping(),
+                made.entity("Cell").id());
+
+        assertThat(reaches.get(1).changes()).contains("computation of next, cell_no + 1 goes");
     }
 
     @Test

@@ -51,6 +51,8 @@ public enum Ability {
     CHECK_CHANGED_REFERENCES("checks over columns that a foreign key changes"),
     /** Texts without a limit can be part of a key or index. */
     LONG_TEXT_IN_KEYS("texts without a limit in keys and indexes"),
+    /** A primary key can be over a column that is computed. */
+    COMPUTED_KEYS("computed columns in primary keys"),
     /** A text is compared with a number without being made one. */
     NUMBERS_BESIDE_TEXTS("numbers that are compared with texts"),
     /** An index can be over some of the rows. */

@@ -23,7 +23,7 @@ final class MariaDb extends MySqlFamily {
             .decimalScaleUpTo(38)
             .comparing(Traits.TextComparison.NO_CASE_NO_ACCENTS_BY_LETTER)
             .with(Kind.UUID, TypeForm.of("uuid", 16))
-            .without(Ability.MADE_INDEXES)
+            .without(Ability.MADE_INDEXES, Ability.COMPUTED_KEYS)
             .withOption(DialectOption.flag(Part.Kind.TABLE, DialectOption.VERSIONING, "WITH SYSTEM VERSIONING"))
             .withOption(DialectOption.flag(Part.Kind.COLUMN, DialectOption.CHECK_BESIDE, ""))
             .withOption(DialectOption.flag(Part.Kind.INDEX, DialectOption.INVISIBLE, "IGNORED"));

@@ -53,6 +53,7 @@ final class Sqlite extends Dialect {
             .without(
                     Ability.ADD_CONSTRAINTS,
                     Ability.EXACT_DECIMALS,
+                    Ability.COMPUTED_KEYS,
                     Ability.DESCRIPTIONS,
                     Ability.NAMESPACES,
                     Ability.USERS,
