@@ -23,6 +23,15 @@ public record Relationship(Id id, End first, End second, String noun, SubtypeLay
         return new Relationship(id, first, second, "", SubtypeLayout.NONE, Body.EMPTY, Pins.NONE);
     }
 
+    /**
+     * A relationship in which the table of one end refers to that of the other. Where both may be without the other, and neither
+     * has several, the end that is referred to comes first.
+     */
+    public static Relationship referring(Id id, End holder, End referred) {
+        Relationship made = between(id, holder, referred);
+        return made.referencedSide().equals(Optional.of(Side.SECOND)) ? made : between(id, referred, holder);
+    }
+
     public End end(Side side) {
         return side == Side.FIRST ? first : second;
     }
@@ -70,6 +79,11 @@ public record Relationship(Id id, End first, End second, String noun, SubtypeLay
     /** The entity whose table holds the foreign key; empty for many-to-many. */
     public Optional<Id> referencing() {
         return referencedSide().map(side -> end(side.other()).entity());
+    }
+
+    /** The end that rows refer to; of a many-to-many the first of both. */
+    public EndRef referred() {
+        return ref(referencedSides().get(0));
     }
 
     /** The ends that rows refer to: one, or both of a many-to-many. */

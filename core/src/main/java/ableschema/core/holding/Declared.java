@@ -14,7 +14,6 @@ import ableschema.core.design.IdSource;
 import ableschema.core.design.ReferenceColumn;
 import ableschema.core.design.Relationship;
 import ableschema.core.design.Row;
-import ableschema.core.design.Side;
 import ableschema.core.document.Edit;
 import ableschema.core.edit.ChangeBody;
 import ableschema.core.edit.Compound;
@@ -152,7 +151,7 @@ public final class Declared {
                 mayBeMissing() ? Cardinality.AT_MOST_ONE : Cardinality.EXACTLY_ONE,
                 role());
         parent = parent.with(parent.reference().with(column()));
-        Relationship relationship = Relationship.between(
+        Relationship relationship = Relationship.referring(
                 ids.next(IdKind.RELATIONSHIP),
                 new End(from.id(), "refers to", isAlone() ? Cardinality.AT_MOST_ONE : Cardinality.ANY_NUMBER, ""),
                 parent);
@@ -160,7 +159,7 @@ public final class Declared {
                 title,
                 List.of(
                         new PutRelationship(relationship, title),
-                        new ChangeBody(from.id(), referring(relationship.ref(Side.SECOND)), title)));
+                        new ChangeBody(from.id(), referring(relationship.referred()), title)));
     }
 
     /** What stands before the name of the other: {@code home} in {@code home berth no}. */

@@ -14,6 +14,7 @@ import ableschema.core.design.Lists;
 import ableschema.core.design.Pins;
 import ableschema.core.document.Edit;
 import ableschema.core.edit.ChangeBody;
+import ableschema.core.edit.ChangeKey;
 import ableschema.core.edit.Compound;
 import ableschema.core.edit.Edits;
 import ableschema.core.edit.PutDomain;
@@ -180,7 +181,7 @@ public final class ListedValues {
                         bare(attribute.withType(new DataType.OneOf(values))),
                         "make " + attribute.name() + " one of a list");
             case NAMED_LIST -> named(ids);
-            case TABLE -> new LookupTable(design, attribute, withPreset()).made(ids);
+            case TABLE -> new ChangeKey(new LookupTable(design, attribute, withPreset()).made(ids));
         };
     }
 

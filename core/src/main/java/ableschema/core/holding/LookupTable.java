@@ -15,7 +15,6 @@ import ableschema.core.design.IdSource;
 import ableschema.core.design.ReferenceColumn;
 import ableschema.core.design.Relationship;
 import ableschema.core.design.Row;
-import ableschema.core.design.Side;
 import ableschema.core.document.Edit;
 import ableschema.core.edit.AddEntity;
 import ableschema.core.edit.ChangeBody;
@@ -118,14 +117,14 @@ final class LookupTable {
             values = values.with(values.reference().with(column));
         }
         boolean alone = owner.body().isUnique(attribute) || owner.body().key().equals(List.of(attribute.ref()));
-        return Relationship.between(
+        return Relationship.referring(
                 ids.next(IdKind.RELATIONSHIP),
                 new End(owner.id(), "has", alone ? Cardinality.AT_MOST_ONE : Cardinality.ANY_NUMBER, ""),
                 values);
     }
 
     private Body referring(Relationship relationship, Attribute key, Map<String, Row> rows) {
-        EndRef end = relationship.ref(Side.SECOND);
+        EndRef end = relationship.referred();
         Body before = owner.body()
                 .withChecks(owner.body().checks().stream()
                         .filter(check -> Condition.read(check.expression())

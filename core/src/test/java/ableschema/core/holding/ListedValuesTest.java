@@ -99,6 +99,26 @@ class ListedValuesTest {
     }
 
     @Test
+    void what_may_be_missing_and_never_repeats_refers_to_the_table_of_its_values() {
+        DesignFixture hives = design("Each hive has code: text 6 (key), [temper]: text 9 (unique).")
+                .filled("Hive", "code,temper\nA1,calm\nA2,cross\nA3,\n");
+        DesignFixture table = as(hives, Form.TABLE);
+
+        assertThat(table.table("hive").columns())
+                .extracting(column -> column.name())
+                .containsExactly("code", "temper_name");
+        assertThat(table.table("hive").uniques())
+                .extracting(unique -> unique.columns())
+                .containsExactly(List.of("temper_name"));
+        assertThat(table.table("temper").foreignKeys()).isEmpty();
+        assertThat(RowJudge.judge(table.design())).isEmpty();
+        DesignFixture again = back(table);
+        assertThat(again.entity("Hive").body().isUnique(again.attribute("Hive", "temper")))
+                .isTrue();
+        assertThat(tempers(again)).containsExactly("calm", "cross", "");
+    }
+
+    @Test
     void and_the_table_a_list_again_with_the_same_meaning() {
         DesignFixture again = back(as(HIVES, Form.TABLE));
 

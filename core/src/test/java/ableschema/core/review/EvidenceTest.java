@@ -9,6 +9,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import ableschema.core.DesignFixture;
 import ableschema.core.finding.Finding;
 import ableschema.core.types.DataType;
+import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -51,6 +52,18 @@ class EvidenceTest {
     }
 
     /** Values that are no keys there speak against a reference, unless some are. */
+    @Test
+    void an_undeclared_reference_that_never_repeats_stays_where_it_is() {
+        DesignFixture made =
+                said("Each pump has no: whole (key). Each valve has code: text 4 (key), [pump no]: whole (unique).");
+        DesignFixture declared = mended(made, "undeclared-reference");
+
+        assertThat(declared.table("valve").foreignKeys())
+                .extracting(key -> key.columns())
+                .containsExactly(List.of("pump_no"));
+        assertThat(declared.table("pump").columns()).hasSize(1);
+    }
+
     @Test
     void an_undeclared_reference_says_how_many_rows_would_find_theirs() {
         DesignFixture made = said("Each pump has no: whole (key). Each valve has code: text 4 (key), pump no: whole.")
