@@ -252,6 +252,7 @@ public final class StructureEdits {
         /** Behind an equals sign stands what the database computes, anything else is a default. */
         private Filling<ColumnRef> filling(Attribute attribute, String text) {
             if (!text.startsWith("=")) {
+                defaultOf(plain(attribute), text); // refuses what the type has not
                 return Filling.byDefault(defaultOf(attribute, text));
             }
             Id owner = design.ownerOf(attribute.id()).orElseThrow();
@@ -259,16 +260,24 @@ public final class StructureEdits {
                     .computed(attribute, text.substring(1).strip()));
         }
 
+        /** With the type that its domain holds, by which what is said of its values is judged. */
+        private Attribute plain(Attribute attribute) {
+            return attribute.withType(design.typeOf(attribute));
+        }
+
         private static Expression<ColumnRef> defaultOf(Attribute attribute, String text) {
             if (text.isEmpty()) {
                 return Expression.none();
             }
-            return ConditionText.isFunction(text)
-                    ? ConditionText.function(text)
-                    : ConditionText.plainDefault(attribute, text);
+            if (!ConditionText.isFunction(text)) {
+                return ConditionText.plainDefault(attribute, text);
+            }
+            ConditionText.requireFitting(attribute, text);
+            return ConditionText.function(text);
         }
 
         private Edit condition(Attribute attribute, String text) {
+            ConditionText.read(plain(attribute), text); // refuses what the type has not
             Optional<Condition> rule = ConditionText.read(attribute, text);
             return new Edits(design, ids).setCondition(attribute, rule);
         }

@@ -12,6 +12,7 @@ import ableschema.core.design.Mark;
 import ableschema.core.design.Pins;
 import ableschema.core.design.Unique;
 import ableschema.core.expression.Expression;
+import ableschema.core.types.DataType;
 import ableschema.core.types.ReadableCode;
 import java.util.ArrayList;
 import java.util.EnumSet;
@@ -31,13 +32,18 @@ import java.util.List;
 final class AttributeFlags {
 
     private final List<Condition> conditions = new ArrayList<>();
+    private final DataType holds;
     private Attribute attribute;
     private boolean key;
     private boolean unique;
 
-    /** @param at where the flags begin in the whole line */
-    AttributeFlags(Attribute attribute, String flags, int at) {
+    /**
+     * @param holds the type of the attribute, domains resolved
+     * @param at    where the flags begin in the whole line
+     */
+    AttributeFlags(Attribute attribute, DataType holds, String flags, int at) {
         this.attribute = attribute;
+        this.holds = holds;
         String masked = Quoted.masked(flags);
         int from = 0;
         while (from <= flags.length()) {
@@ -85,10 +91,12 @@ final class AttributeFlags {
                 return;
             }
             if (flag.startsWith("default ")) {
-                attribute = attribute.withDefault(
-                        ConditionText.readDefault(attribute, flag.substring("default ".length())));
+                String value = flag.substring("default ".length());
+                ConditionText.readDefault(attribute.withType(holds), value); // refuses what the type has not
+                attribute = attribute.withDefault(ConditionText.readDefault(attribute, value));
                 return;
             }
+            ConditionText.read(attribute.withType(holds), flag); // the same
             conditions.add(ConditionText.read(attribute, flag)
                     .orElseThrow(() -> new IllegalArgumentException("expected something between the brackets")));
         } catch (IllegalArgumentException e) {

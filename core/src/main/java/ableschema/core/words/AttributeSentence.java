@@ -188,7 +188,7 @@ final class AttributeSentence {
         if (item.group("flags") == null) {
             return with(body, attribute);
         }
-        var flags = new AttributeFlags(attribute, item.group("flags"), item.start("flags"));
+        var flags = new AttributeFlags(attribute, design.typeOf(attribute), item.group("flags"), item.start("flags"));
         if (flags.isKey()) {
             keys.add(attribute.ref());
         }

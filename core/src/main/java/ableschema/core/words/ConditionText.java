@@ -116,7 +116,8 @@ public final class ConditionText {
         return plainDefault(attribute, Quoted.plain(text));
     }
 
-    private static void requireFitting(Attribute attribute, String words) {
+    /** Refuses what the database fills in where it is of another type, by an {@link IllegalArgumentException}. */
+    public static void requireFitting(Attribute attribute, String words) {
         String name = function(words).toString().replace("()", "");
         boolean open = attribute.type() instanceof DataType.Undecided || attribute.type() instanceof DataType.InDomain;
         boolean fits = StandardFunction.called(name)

@@ -196,7 +196,7 @@ final class FactSentence {
         Optional<AttributeFlags> flags = parts.matcher().start("flags") < 0
                 ? Optional.empty()
                 : Optional.of(new AttributeFlags(
-                        standIn, parts.part("flags"), parts.matcher().start("flags")));
+                        standIn, base, parts.part("flags"), parts.matcher().start("flags")));
         flags.flatMap(said -> said.attribute().marks().stream().findFirst()).ifPresent(mark -> {
             throw parts.at("flags", "'" + mark + "' is said of each attribute, not of a domain");
         });

@@ -147,6 +147,7 @@ class StructureTest {
             note      | REQUIRED   | perhaps | 'perhaps' says neither yes nor no
             note      | IDENTIFIES | maybe   | 'maybe' is none of: key, unique, or nothing
             opened    | DEFAULT    | soon    | soon
+            number    | DEFAULT    | now     | gives no value of the type whole 90
             pier_code | TYPE       | text 9  | this column refers to Pier: its type is that of the key there
             """)
     void what_cannot_be_is_refused_with_the_reason(String name, Field field, String typed, String problem) {
@@ -266,5 +267,26 @@ class StructureTest {
         assertThat(lines(made.document(), "Jar"))
                 .containsExactly(
                         "no | whole | yes | key |  |  | ", "crate_tag | domain tag no | yes |  |  | in Crate | ");
+    }
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            textBlock =
+                    """
+            DEFAULT | plenty      | default plenty | 'plenty' is not a whole number
+            DEFAULT | today       | default today  | 'today' gives no value of the type whole 300
+            CHECK   | at least ten | at least ten  | 'ten' is not a whole number
+            CHECK   | one of 1, x | one of 1, x    | 'x' is not a whole number
+            """)
+    void a_domain_has_no_values_but_those_of_its_type(Field field, String typed, String flag, String problem) {
+        DesignFixture made =
+                design("The domain amount holds whole 300.", "Each jar has no: whole (key), honey: domain amount.");
+
+        assertThat(catchThrowable(() -> set(made, "Jar", field, typed, "honey")))
+                .hasMessageContaining(problem);
+        assertThat(catchThrowable(() -> design(
+                        "The domain amount holds whole 300.", "Each jar has honey: domain amount (" + flag + ").")))
+                .hasMessageContaining(problem);
     }
 }
