@@ -16,8 +16,8 @@ import java.util.Optional;
 
 /**
  * Keeps sample rows linked when the other table comes to refer, or a table of pairs: what was linked is linked in the new form too.
- * Where the new form has no place for all of it, what is determined is linked, and the rows keep what they said in the old one, to
- * which nothing is lost in changing back.
+ * Where the new form has no place for all of it, what is determined is linked, and the rows keep what they said in the old one, so
+ * that nothing is lost in changing back.
  */
 final class LinkedRows {
 

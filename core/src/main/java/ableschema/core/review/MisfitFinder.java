@@ -42,18 +42,23 @@ final class MisfitFinder implements Finder.OfEach {
     @Override
     public void find(Subject subject, Id owner, Consumer<Finding> found) {
         Body body = subject.design().body(owner).orElse(Body.EMPTY);
-        boolean made = !body.checks().isEmpty()
-                || body.indexes().stream().anyMatch(index -> !index.isPlain())
-                || body.attributes().stream().anyMatch(each -> each.filling().isComputed());
-        if (made) {
+        if (isRuled(body)) {
             new Search(subject.design(), owner, body, found).search();
         }
     }
 
-    /** Whether all rules, indexes and computations of an entity fit the types of its columns. */
-    static boolean fit(Design design, Id owner) {
+    private static boolean isRuled(Body body) {
+        return !body.checks().isEmpty()
+                || body.indexes().stream().anyMatch(index -> !index.isPlain())
+                || body.attributes().stream().anyMatch(each -> each.filling().isComputed());
+    }
+
+    /** Whether all rules, indexes and computations fit the types of the columns, were an entity or relationship of this body. */
+    static boolean fits(Design design, Id owner, Body body) {
         var found = new ArrayList<Finding>();
-        new Search(design, owner, design.body(owner).orElse(Body.EMPTY), found::add).search();
+        if (isRuled(body)) {
+            new Search(design.withBody(owner, body), owner, body, found::add).search();
+        }
         return found.isEmpty();
     }
 

@@ -48,7 +48,7 @@ final class Retyping {
         Stream<String> byDefault = attribute.defaultValue().literal().stream();
         return Stream.concat(values, byDefault)
                         .allMatch(value -> TypedValue.of(plain, value).fits())
-                && owner.filter(id -> MisfitFinder.fit(design.withBody(id, body.replacing(retyped)), id))
+                && owner.filter(id -> MisfitFinder.fits(design, id, body.replacing(retyped)))
                         .isPresent();
     }
 }
