@@ -187,9 +187,18 @@ final class DesignForm {
                 of.list("rows", row(), o -> getter.apply(o).rows()));
     }
 
-    Form<Attribute> attribute() {
+    /** An attribute of a starter, which is none of the design; in older files it has the id of the one that it was taken from. */
+    Form<Attribute> starting() {
+        return attribute(Form.text(Id::parse));
+    }
+
+    private Form<Attribute> attribute() {
+        return attribute(forms.newId);
+    }
+
+    private Form<Attribute> attribute(Form<Id> id) {
         return Form.object(attribute -> new Attribute(
-                attribute.required("id", forms.newId, Attribute::id),
+                attribute.required("id", id, Attribute::id),
                 attribute.required("name", Form.TEXT, Attribute::name),
                 attribute.always("type", forms.type, DataTypes.UNDECIDED, Attribute::type),
                 attribute.flag("optional", Attribute::optional),

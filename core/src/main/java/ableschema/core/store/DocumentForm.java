@@ -117,7 +117,7 @@ final class DocumentForm {
     private Form<Starter> starter() {
         return Form.object(starter -> new Starter(
                 starter.required("name", Form.TEXT, Starter::name),
-                starter.list("attributes", design.attribute(), Starter::attributes)));
+                starter.list("attributes", design.starting(), Starter::attributes)));
     }
 
     private Form<Notes> notes() {

@@ -4,14 +4,20 @@ import static ableschema.core.DesignFixture.design;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.catchThrowable;
 
+import ableschema.core.DesignFixture;
+import ableschema.core.design.Attribute;
+import ableschema.core.design.Body;
 import ableschema.core.design.Reference;
 import ableschema.core.design.ReferenceColumn;
 import ableschema.core.design.Relationship;
 import ableschema.core.design.Side;
 import ableschema.core.document.Document;
 import ableschema.core.document.Position;
+import ableschema.core.document.Starter;
+import ableschema.core.edit.ChangeRules;
 import ableschema.core.edit.Edits;
 import ableschema.core.edit.PutRelationship;
+import ableschema.core.edit.Remove;
 import ableschema.core.types.ReferenceAction;
 import java.io.RandomAccessFile;
 import java.nio.file.Files;
@@ -39,6 +45,45 @@ class DocumentFileTest {
 
     private Path file(String content) throws Exception {
         return Files.writeString(folder.resolve("d.able.json"), content);
+    }
+
+    @Test
+    void a_starter_is_kept_with_a_design_and_has_nothing_to_do_with_what_it_was_taken_from() {
+        DesignFixture made = design(
+                "The domain stamp holds date.",
+                "Each jar has code: text 6 (key; personal), filled on: domain stamp, honey: whole, sugar: whole (optional).",
+                "The sugar of each jar is computed from honey + 1.");
+        Starter starter = Starter.of("stamps", made.entity("Jar").body().attributes(), made.design(), made.ids());
+        Document kept = new ChangeRules(made.document().rules().with(starter), "keep").applyTo(made.document());
+        Document without = new Remove(
+                        List.of(
+                                made.entity("Jar").id(),
+                                made.design().domains().get(0).id()),
+                        "remove")
+                .applyTo(kept);
+
+        for (Document each : List.of(kept, without)) {
+            assertThat(DocumentFile.parse(DocumentFile.print(each))).isEqualTo(each);
+        }
+        List<Attribute> given = starter.attributesFor(Body.EMPTY, made.ids());
+        assertThat(given)
+                .extracting(a -> a.name() + " " + a.type() + " " + a.marks() + " "
+                        + a.filling().isComputed())
+                .containsExactly(
+                        "code text 6 [personal] false",
+                        "filled on date [] false",
+                        "honey whole [] false",
+                        "sugar whole [] false");
+        assertThat(starter.attributesFor(made.entity("Jar").body(), made.ids())).isEmpty();
+    }
+
+    @Test
+    void a_file_whose_starter_has_the_ids_of_what_it_was_taken_from_is_opened() {
+        DesignFixture made = design("Each jar has code: text 6 (key).");
+        var starter = new Starter("jars", made.entity("Jar").body().attributes());
+        Document kept = new ChangeRules(made.document().rules().with(starter), "keep").applyTo(made.document());
+
+        assertThat(DocumentFile.parse(DocumentFile.print(kept))).isEqualTo(kept);
     }
 
     @ParameterizedTest

@@ -1,9 +1,7 @@
 package ableschema.desktop.gloss;
 
-import ableschema.core.design.Attribute;
 import ableschema.core.design.Entity;
 import ableschema.core.design.Id;
-import ableschema.core.design.IdKind;
 import ableschema.core.document.HouseRules;
 import ableschema.core.document.Starter;
 import ableschema.core.edit.ChangeRules;
@@ -60,7 +58,7 @@ final class StarterFields extends FlowPane {
     }
 
     private void keep(String name) {
-        var starter = new Starter(name, entity().body().attributes());
+        Starter starter = Starter.of(name, entity().body().attributes(), workspace.design(), workspace.ids());
         workspace.apply(new ChangeRules(workspace.document().rules().with(starter), "keep the starter " + name));
     }
 
@@ -72,15 +70,7 @@ final class StarterFields extends FlowPane {
     private void give(Starter starter) {
         Entity entity = entity();
         var all = new ArrayList<>(entity.body().attributes());
-        for (Attribute each : starter.attributes()) {
-            if (entity.body().attribute(each.name()).isEmpty()) {
-                all.add(Attribute.named(workspace.ids().next(IdKind.ATTRIBUTE), each.name())
-                        .withType(each.type())
-                        .withOptional(each.optional())
-                        .withDefault(each.defaultValue())
-                        .withComment(each.comment()));
-            }
-        }
+        all.addAll(starter.attributesFor(entity.body(), workspace.ids()));
         workspace.apply(workspace
                 .edits()
                 .setAttributes(entity.id(), all, "give " + entity.name() + " the starter " + starter.name()));

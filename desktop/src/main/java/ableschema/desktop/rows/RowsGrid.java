@@ -373,6 +373,10 @@ public final class RowsGrid extends VBox {
     }
 
     private void addRow() {
+        if (shownColumns.isEmpty()) {
+            judgement.setText("there is no column to be filled yet");
+            return;
+        }
         owner().ifPresent(id -> edit(table.getItems().size(), 0));
     }
 

@@ -11,6 +11,7 @@ import ableschema.core.edit.ChangeRules;
 import ableschema.core.schema.ForeignKey;
 import ableschema.core.schema.Table;
 import ableschema.core.schema.TableName;
+import ableschema.core.store.DocumentFile;
 import java.util.List;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
@@ -209,6 +210,9 @@ class GlossTest extends WindowFixture {
                 .map(Attribute::id)
                 .isNotEqualTo(entity("Apiary").body().attribute("code").map(Attribute::id));
 
+        assertThat(DocumentFile.parse(DocumentFile.print(workspace.document())))
+                .as("it can be opened again")
+                .isEqualTo(workspace.document());
         robot.interact(() -> robot.lookup("#no-starter-place").queryButton().fire());
         WaitForAsyncUtils.waitForFxEvents();
         assertThat(workspace.document().rules().starters()).isEmpty();
