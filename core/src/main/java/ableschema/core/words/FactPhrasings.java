@@ -85,6 +85,9 @@ final class FactPhrasings extends SentenceForms {
                 m -> said.isEntity(m.group(2)) || m.group(1) != null || said.isPlural(m.group(2))
                         ? readAs("Each " + said.one(m.group(2)) + " has " + m.group(3) + ": yes/no.")
                         : Optional.empty());
+        form(
+                "there (?:is|are) (?:also |of course )?(?:an? |some )?(?!(?:about|also|some|only|exactly|at|no|many|several|one|two|three|four|five|\\d+)\\b)(\\p{L}+(?: (?!(?:of|in|on|at|for|per|with|between|and|or|from|to|by|that|which|who|called)\\b)\\p{L}+){0,2})",
+                m -> readAs(Nouns.asName(said.one(m.group(1))) + " is an entity."));
         form("(.+?) (?:is|are) either (.+)", m -> kindsOf(m.group(1), m.group(2)));
         form(
                 "(?:all |every |each |an? |the )?(.+?) (?:is|can be|may be|must be) (an? [\\p{L}-]+(?: \\p{L}+)?(?:, an? [\\p{L}-]+(?: \\p{L}+)?)*,? or an? [\\p{L}-]+(?: \\p{L}+)?)",

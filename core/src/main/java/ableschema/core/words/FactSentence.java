@@ -54,6 +54,10 @@ final class FactSentence {
     private static final Pattern MORE = Pattern.compile(
             " (?:is|are|has|have|can|may|must|that|which|who|whose|where|if|when) ", Pattern.CASE_INSENSITIVE);
 
+    private static final Pattern POINTING = Pattern.compile(
+            "there|it|this|that|these|those|they|he|she|we|you|i|one|everything|something|nothing|everybody|somebody|nobody",
+            Pattern.CASE_INSENSITIVE);
+
     private static final Pattern KIND = pattern("(?<article>an? |the )?(?<noun>.+?) is an? (?<kind>" + Quoted.MASK
             + "+|\\p{L}[\\p{L} -]*?)\\s*(?::(?<text>.*)|\\.)?\\s*");
 
@@ -306,6 +310,9 @@ final class FactSentence {
 
     private Understanding kind(Parts parts) {
         String noun = parts.part("noun");
+        if (!Quoted.is(noun) && POINTING.matcher(noun).matches()) {
+            throw parts.at("noun", "\"" + noun + "\" only points at something; say its name");
+        }
         if (!Quoted.is(noun) && MORE.matcher(" " + noun + " ").find()) {
             throw parts.at("noun", "this is more than a noun; say the rest in a sentence of its own");
         }

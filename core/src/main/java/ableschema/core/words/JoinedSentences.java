@@ -209,6 +209,10 @@ final class JoinedSentences {
         return same ? "The " + that.group(1) + " of a " + having.group(1) + second.substring(that.end()) : second;
     }
 
+    /** "A certificate expires" is another sentence, and no thing beside what stands before. */
+    private static final Pattern CLAUSE =
+            Pattern.compile("an? (?:\\p{L}+ ){1,3}\\p{L}+[^\\W_sui]s", Pattern.CASE_INSENSITIVE);
+
     /**
      * Reads a sentence that says the same of several: "A surgery employs doctors and nurses." Empty where it does not.
      *
@@ -232,6 +236,9 @@ final class JoinedSentences {
                 SaidNouns.members(text.substring(and.start()).replaceFirst("^(?i)(?:,| and )\\s*(?:and )?", ""));
         boolean counted = others.stream().allMatch(each -> Counts.begin(Quoted.masked(each)));
         boolean nouns = others.stream().allMatch(each -> SaidNouns.bare(each).split(" ").length <= 2);
+        if (others.stream().anyMatch(CLAUSE.asMatchPredicate())) {
+            return Optional.empty();
+        }
         if (others.isEmpty() || verb.equals("is") || verb.equals("has") && !counted || !counted && !nouns) {
             return Optional.empty();
         }

@@ -57,6 +57,14 @@ final class PlainWording {
                     "hierarchy|tree",
                     "^(?:the )?(?:\\p{L}+ )?\\p{L}+s (?:form|build|are) an? (?:hierarchy|tree)(?:[:;,]|, (?:where|in which|and)) (?=(?:an?|each|every|all|the) )",
                     ""),
+            plainer(
+                    "level|grade|status|state|type|kind|category|class|size|colour|color|priority|severity|difficulty|rank|position|language|method|mode|stage|phase|gender|sex|season|shift",
+                    "\\band (an?|its|their) ((?:\\p{L}+ )?\\p{L}+): (?!(?:text|whole|decimal|real|date|time|moment|year|yes|list|counted|uuid|json|bytes|domain|number|string|integer|int|boolean|varchar)\\b)(\\p{L}[\\p{L} -]*(?:, \\p{L}[\\p{L} -]*)+)(?=\\.?$)",
+                    "and $1 $2 ($3)"),
+            plainer(
+                    "number",
+                    "\\b(?:a|the|its) (number of \\p{L}+(?: \\p{L}+)?) ?\\((?:between |from )?(\\d+) ?(?:to|-|–|and) ?(\\d+)\\)(?=\\.?$)",
+                    "a \"$1\" (between $2 and $3)"),
             plainer("no", "\\bno (\\p{L}+) or (?:several|many|more) (?:\\1(?:s|es))(?=\\.?$)", "any number of $1s"),
             plainer(
                     "which|that",

@@ -323,7 +323,16 @@ final class SaidItem {
         return type.matches() ? type.group(1) + ": " + type.group(2) : item;
     }
 
+    /** "Founded (year)". */
+    private static final Pattern TYPE_IN_BRACKETS = Pattern.compile(
+            "(\\p{L}[^()]*?) ?\\((text|date|time|year|moment|timestamp|datetime|whole(?: number)?|integer|int|boolean|bool|string|uuid|json)\\)",
+            CASE);
+
     private static String typed(String said) {
+        Matcher typed = TYPE_IN_BRACKETS.matcher(said);
+        if (typed.matches()) {
+            return typed(typed.group(1) + ": " + typed.group(2).replaceFirst(" number$", ""));
+        }
         String item = withColon(YES_OR_NO.matcher(said).replaceFirst(": yes/no"));
         Matcher type = Pattern.compile("^([^:\"]+?\\]?) ?: ?(.+)$").matcher(item);
         if (!type.matches()) {
