@@ -30,10 +30,10 @@ final class MySqlDefinitions implements Definitions {
         this.mariadb = dialect.name().equals("mariadb");
     }
 
-    /** A table while its parts come in, query by query. */
     /** What stands in the catalogue for a character of four bytes, in a table; of what is carried along one sign stands for it. */
     private static final String LOST = "????";
 
+    /** A table while its parts come in, query by query. */
     private static final class Table {
         private final StringBuilder elements = new StringBuilder();
         private final Map<String, String> checksOfColumns = new LinkedHashMap<>();
