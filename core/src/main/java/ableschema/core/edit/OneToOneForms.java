@@ -11,14 +11,11 @@ import ableschema.core.design.KeyPart;
 import ableschema.core.design.Lists;
 import ableschema.core.design.Pins;
 import ableschema.core.design.Relationship;
-import ableschema.core.design.Row;
 import ableschema.core.design.Side;
 import ableschema.core.design.Unique;
 import ableschema.core.document.Edit;
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Stream;
 
@@ -83,21 +80,14 @@ final class OneToOneForms {
         EndRef end = relationship.ref(referred);
         Body ofHolder = shared ? sharing(body(holder), end) : withOwnKey(body(holder));
         Body ofOther = withOwnKey(body(other));
-        if (!relationship.referencedSide().equals(Optional.of(referred))) {
-            EndRef before = relationship.ref(referred.other());
-            ofHolder = ofHolder.withRows(turned(ofHolder.rows(), body(other).rows(), before, end));
-            ofOther = ofOther.withRows(ofOther.rows().stream()
-                    .map(row -> row.with(before, Optional.empty()))
-                    .toList());
-        }
         String title =
                 "have " + name(referred.other()) + (shared ? " share the key of " : " refer to ") + name(referred);
         return new Compound(
                 title,
                 List.of(
-                        new PutRelationship(referring(referred), title),
                         new ChangeBody(other, ofOther, title),
-                        new ChangeBody(holder, ofHolder, title)));
+                        new ChangeBody(holder, ofHolder, title),
+                        new PutRelationship(referring(referred), title))); // with which linked rows turn round
     }
 
     /** The side that is referred to is told by which end must be there. */
@@ -135,21 +125,5 @@ final class OneToOneForms {
                 .withUniques(body.uniques().stream()
                         .filter(each -> own.filter(each::equals).isEmpty())
                         .toList());
-    }
-
-    /** Rows that were referred to refer to those that did. */
-    private static List<Row> turned(List<Row> rows, List<Row> referring, EndRef before, EndRef now) {
-        Map<Id, Row> by = new HashMap<>();
-        for (Row each : referring) {
-            each.reference(before)
-                    .filter(Row.ToRow.class::isInstance)
-                    .ifPresent(to -> by.put(((Row.ToRow) to).row(), each));
-        }
-        return rows.stream()
-                .map(row -> Stream.ofNullable(by.get(row.id()))
-                        .map(each -> row.with(now, Optional.of(Row.Reference.to(each))))
-                        .findFirst()
-                        .orElse(row))
-                .toList();
     }
 }
