@@ -95,8 +95,27 @@ final class AttributeWords {
     }
 
     boolean saysDefault(Attribute attribute) {
-        return !attribute.defaultValue().isPresent()
-                || ConditionText.saidDefault(attribute).isPresent();
+        return !attribute.defaultValue().isPresent() || saidDefault(attribute).isPresent();
+    }
+
+    /** Empty where the domain of the attribute has no such value. */
+    private Optional<String> saidDefault(Attribute attribute) {
+        return ConditionText.saidDefault(attribute)
+                .filter(text -> isRead(() -> ConditionText.readDefault(plain(attribute), text)));
+    }
+
+    /** With the type that its domain holds, by which what is said of its values is judged. */
+    private Attribute plain(Attribute attribute) {
+        return attribute.withType(design.typeOf(attribute));
+    }
+
+    private static boolean isRead(Runnable reading) {
+        try {
+            reading.run();
+            return true;
+        } catch (IllegalArgumentException e) {
+            return false; // it names a value that the type has not
+        }
     }
 
     private Optional<Condition> condition(Attribute attribute, Check check) {
@@ -106,14 +125,10 @@ final class AttributeWords {
                         && readsBack(attribute, condition));
     }
 
-    private static boolean readsBack(Attribute attribute, Condition condition) {
-        try {
-            return ConditionText.read(attribute, ConditionText.said(condition))
-                    .filter(condition::equals)
-                    .isPresent();
-        } catch (IllegalArgumentException e) {
-            return false; // it names a value that the type has not
-        }
+    private boolean readsBack(Attribute attribute, Condition condition) {
+        String said = ConditionText.said(condition);
+        return isRead(() -> ConditionText.read(plain(attribute), said))
+                && ConditionText.read(attribute, said).filter(condition::equals).isPresent();
     }
 
     private String said(Attribute attribute) {
@@ -151,7 +166,7 @@ final class AttributeWords {
             flags.add("unique");
         }
         if (attribute.defaultValue().isPresent()) {
-            ConditionText.saidDefault(attribute).ifPresent(text -> flags.add("default " + text));
+            saidDefault(attribute).ifPresent(text -> flags.add("default " + text));
         }
         for (Check check : body.checks()) {
             if (check.pins().equals(Pins.NONE)) {

@@ -54,10 +54,6 @@ final class FactSentence {
     private static final Pattern MORE = Pattern.compile(
             " (?:is|are|has|have|can|may|must|that|which|who|whose|where|if|when) ", Pattern.CASE_INSENSITIVE);
 
-    private static final Pattern POINTING = Pattern.compile(
-            "there|it|this|that|these|those|they|he|she|we|you|i|one|everything|something|nothing|everybody|somebody|nobody",
-            Pattern.CASE_INSENSITIVE);
-
     private static final Pattern KIND = pattern("(?<article>an? |the )?(?<noun>.+?) is an? (?<kind>" + Quoted.MASK
             + "+|\\p{L}[\\p{L} -]*?)\\s*(?::(?<text>.*)|\\.)?\\s*");
 
@@ -310,7 +306,7 @@ final class FactSentence {
 
     private Understanding kind(Parts parts) {
         String noun = parts.part("noun");
-        if (!Quoted.is(noun) && POINTING.matcher(noun).matches()) {
+        if (!Quoted.is(noun) && Nouns.pointsOnly(noun)) {
             throw parts.at("noun", "\"" + noun + "\" only points at something; say its name");
         }
         if (!Quoted.is(noun) && MORE.matcher(" " + noun + " ").find()) {

@@ -35,6 +35,10 @@ public final class Nouns {
                     + Counts.WORDS + ")\\b)",
             Pattern.CASE_INSENSITIVE);
 
+    private static final Pattern POINTING = Pattern.compile(
+            "there|it|this|that|these|those|they|he|she|we|you|i|one|everything|something|nothing|everybody|somebody|nobody",
+            Pattern.CASE_INSENSITIVE);
+
     private static final Pattern HISSING =
             Pattern.compile(".*(?:x|ch|sh|ss|[tz]z|[^ao]us|is|o|atlas|gas|canvas|alias|bias|lens)es");
 
@@ -231,7 +235,12 @@ public final class Nouns {
         boolean alone =
                 index.singular().get(small(name)).filter(entity.id()::equals).isPresent()
                         && entity.id().equals(alike);
-        return alone && isPlain(name) && asName(name).equals(name) ? name : Quoted.of(name);
+        return alone && isPlain(name) && !pointsOnly(name) && asName(name).equals(name) ? name : Quoted.of(name);
+    }
+
+    /** Whether it points at something that was spoken of before; a name that is such a word stands between quotes. */
+    static boolean pointsOnly(String noun) {
+        return POINTING.matcher(noun).matches();
     }
 
     /** Whether a noun is an entity of the design. */

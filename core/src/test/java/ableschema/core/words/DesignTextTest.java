@@ -7,6 +7,7 @@ import ableschema.core.DesignFixture;
 import ableschema.core.ddl.SqlRead;
 import ableschema.core.ddl.SqlReader;
 import ableschema.core.design.Design;
+import ableschema.core.design.Domain;
 import ableschema.core.design.Entity;
 import ableschema.core.design.IdSource;
 import ableschema.core.design.Index;
@@ -21,6 +22,7 @@ import ableschema.core.edit.Edits;
 import ableschema.core.reverse.Reverse;
 import ableschema.core.sql.dialect.Dialects;
 import ableschema.core.store.DocumentFile;
+import ableschema.core.types.DataType;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
@@ -112,6 +114,29 @@ class DesignTextTest {
         assertThat(again.domains().get(0).check())
                 .isEqualTo(design.domains().get(0).check());
         assertThat(again.domains().get(0).defaultValue().toString()).contains("4");
+    }
+
+    @Test
+    void a_domain_that_got_another_type_says_no_values_that_it_has_not() {
+        DesignFixture worded = design(
+                "The domain amount holds text 30.",
+                "Each jar has no: whole (key), honey: domain amount (default plenty; one of plenty, little).");
+        Domain amount = worded.design().domains().get(0);
+        DesignText text = DesignText.of(worded.design().withDomains(List.of(amount.withBase(new DataType.Whole(0)))));
+
+        assertThat(text.text()).contains("honey: domain amount.");
+        assertThat(text.omissions().orElseThrow()).contains("1 default", "1 rule");
+        assertThat(DesignReader.read(text.text(), true).problems()).isEmpty();
+    }
+
+    @Test
+    void a_name_that_else_points_at_something_is_read_back_between_quotes() {
+        String said = "\"It\" is an entity.\n\"There\" is a place.\n\"Everything\" is an entity.";
+        Design design = DesignReader.read(said).document().design();
+
+        assertThat(design.entities()).extracting(Entity::name).containsExactly("It", "There", "Everything");
+        assertThat(DesignText.of(design).text()).contains(said);
+        assertThat(DesignReader.read("It is a place.").problems()).hasSize(1);
     }
 
     @Test
