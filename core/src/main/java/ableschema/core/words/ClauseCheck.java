@@ -44,6 +44,10 @@ final class ClauseCheck {
             "is (?:coded|labell?ed|marked|named|titled|tagged|signed|stamped) (?:with|by) (?:codes?|labels?|names?|numbers?|titles?|tags?)",
             CASE);
 
+    /** "The theory test is passed before the practical test". */
+    private static final Pattern IN_TURN =
+            Pattern.compile("(?:is|be) \\p{L}+(?:ed|en|wn|ne|ld|nt|pt|ght|de) (?:before|after)", CASE);
+
     static final String NOT_HOW_OFTEN =
             "how often it happens is no number of something; say what is made each time, as in: Each … is looked at in any number of inspections";
 
@@ -152,6 +156,11 @@ final class ClauseCheck {
                             + ": whole (at most 30)",
                     clause.object()));
         }
+        if (IN_TURN.matcher(clause.verb()).matches()) {
+            return Optional.of(new Phrasing.Refused(
+                    "what comes first is a rule over two dates: Of each …: ended must be after started",
+                    clause.verb()));
+        }
         if (isKind(clause)) {
             String one = said.one(clause.object());
             return Optional.of(new Phrasing.Refused(
@@ -193,6 +202,13 @@ final class ClauseCheck {
     static boolean isUnit(String word) {
         String small = word.toLowerCase(Locale.ROOT);
         return UNITS.contains(small) || PERIODS.contains(small);
+    }
+
+    /** Whether a word between brackets behind a name is what it is measured in, and no type. */
+    static boolean isNamedUnit(String word) {
+        String small = word.toLowerCase(Locale.ROOT);
+        boolean several = PERIODS.contains(small) && small.endsWith("s");
+        return several || small.matches("%|percent") || UNITS.contains(small) && !NO_PART_OF_NAME.contains(small);
     }
 
     private static final Set<String> NO_PART_OF_NAME =

@@ -52,7 +52,7 @@ final class FactPhrasings extends SentenceForms {
 
     FactPhrasings(SaidNouns said, SaidAttributes attributes) {
         super(
-                "some|form|build|is|are|has|have|can|may|must|determines?|depends?|goes|runs|leads|moves|travels|sails|flies"
+                "or|some|form|build|is|are|has|have|can|may|must|determines?|depends?|goes|runs|leads|moves|travels|sails|flies"
                         + "|date|day|time|moment|year");
         this.said = said;
         this.attributes = attributes;
@@ -88,6 +88,12 @@ final class FactPhrasings extends SentenceForms {
         form(
                 "there (?:is|are) (?:also |of course )?(?:an? |some )?(?!(?:about|also|some|only|exactly|at|no|many|several|one|two|three|four|five|\\d+)\\b)(\\p{L}+(?: (?!(?:of|in|on|at|for|per|with|between|and|or|from|to|by|that|which|who|called)\\b)\\p{L}+){0,2})",
                 m -> readAs(Nouns.asName(said.one(m.group(1))) + " is an entity."));
+        form(
+                "(?:an?|each|every) (\\p{L}+(?: \\p{L}+)??) (?!has |is )\\p{L}+s(?: (?:in|at|on|of|for|from|with))? (?:an?|one|exactly one) (\\p{L}+(?: \\p{L}+)?): (\\p{L}[^:()]*,? or [^:(),.]+)",
+                m -> said.isEntity(m.group(2))
+                        ? Optional.empty()
+                        : readAs("Each " + said.one(m.group(1)) + " has "
+                                + SaidItem.item(m.group(2) + " (" + m.group(3) + ")") + "."));
         form("(.+?) (?:is|are) either (.+)", m -> kindsOf(m.group(1), m.group(2)));
         form(
                 "(?:all |every |each |an? |the )?(.+?) (?:is|can be|may be|must be) (an? [\\p{L}-]+(?: \\p{L}+)?(?:, an? [\\p{L}-]+(?: \\p{L}+)?)*,? or an? [\\p{L}-]+(?: \\p{L}+)?)",
@@ -100,6 +106,15 @@ final class FactPhrasings extends SentenceForms {
         form(
                 "(?:an? )?(\\p{L}+(?: \\p{L}+)?) (?:is|are) (?:an? )?(\\p{L}+(?: \\p{L}+)?)(?:,? (?:and so|as)|; so) (?:is|are) (?:an? |the )?(\\p{L}+(?: \\p{L}+)?)",
                 m -> kindsOf(m.group(2), "a " + m.group(1) + ", a " + m.group(3)));
+        form(
+                "(\\p{L}[\\p{L}, ]*? and \\p{L}[\\p{L} ]*?) are (?:both|all) (\\p{L}+(?: \\p{L}+)?)",
+                m -> said.isPlural(m.group(2)) ? kindsOf(m.group(2), "a " + m.group(1)) : Optional.empty());
+        form(
+                "(.+?) (?:may|can|might) (?:also )?have no (?!(?:more|fewer|less) than )(?:known )?(.+?)(?: at all| yet)*",
+                m -> maybeWithout(m.group(1), m.group(2)));
+        form(
+                "(.+?) without (?:an?|any|their|its) (.+?) are (?:also )?(?:allowed|possible|fine|ok|accepted|permitted)",
+                m -> maybeWithout(m.group(1), m.group(2)));
         form("there are (?:\\w+ )?(?:kinds|types|sorts) of (.+?): ?(.+)", m -> specialKinds(m.group(1), m.group(2)));
         form(
                 "(\\p{L}[\\p{L}, ]*? and \\p{L}[\\p{L} ]*?) are (?:both |all |two |different )?(?:kind|type|sort)s of (.+)",
@@ -109,7 +124,9 @@ final class FactPhrasings extends SentenceForms {
                 m -> readAs("Each " + said.one(m.group(1)) + " is a kind of " + said.one(m.group(2)) + "."));
         form(
                 "(\\p{L}[\\p{L}, ]*? and \\p{L}[\\p{L} ]*?) are (?:both |all )?(\\p{L}[\\p{L} ]*)",
-                m -> SaidNouns.members(m.group(1)).stream().allMatch(said::isPlural)
+                m -> SaidNouns.members(m.group(1)).stream().anyMatch(said::isPlural)
+                                && SaidNouns.members(m.group(1)).stream()
+                                        .allMatch(each -> said.isPlural(each) || said.isUncounted(each))
                                 && (said.isPlural(m.group(2)) || said.isUncounted(m.group(2)))
                         ? kindsOf(m.group(2), m.group(1))
                         : Optional.empty());
@@ -155,6 +172,20 @@ final class FactPhrasings extends SentenceForms {
                         ? either(m.group(1), SaidNouns.members(m.group(2).replaceAll("(?i),? or ", ", ")))
                         : Optional.empty());
         form("(.+?) (?:can|may) be (\\p{L}+) or (\\p{L}+)", m -> either(m.group(1), List.of(m.group(2), m.group(3))));
+    }
+
+    /** "A town may have no test centre": one or several of them, where what it is called is a thing of its own. */
+    private Optional<Phrasing> maybeWithout(String noun, String other) {
+        String one = said.one(noun);
+        String without = said.one(other);
+        boolean related = said.entity(noun).stream().anyMatch(owner -> said.entity(other).stream()
+                .anyMatch(leading -> said.between(owner, leading).findAny().isPresent()));
+        if (related || !said.isEntity(other)) {
+            return attributes.fact(without + " of a " + one, "");
+        }
+        return Optional.of(new Phrasing.Either(List.of(
+                ReadAs.of("Each " + one + " has any number of " + said.many(without) + "."),
+                ReadAs.of("Each " + one + " has at most one " + without + "."))));
     }
 
     /** "Animals are cows or sheep": the plural of some nouns is no other word. */

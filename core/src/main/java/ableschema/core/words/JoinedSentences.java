@@ -23,7 +23,8 @@ final class JoinedSentences {
                     + ") )|, (?=(?:is|are) \\p{L}+ (?:by|in|at|for|on|to|from|with) (?:" + COUNTED
                     + ") )|, (?=(?:has|have) (?:" + COUNTED
                     + ") )|(?:,? (?:and|but) (?:(?:it|they|he|she) )?|; ?(?:it|they|he|she) )(?:also |then |always )?(?=(?:is|are|has|have|can|may|must|should|cannot|can't) \\S"
-                    + "|\\p{L}+s (?!(?:do|have|are|can|may|must|belong|contain) )(?:\\p{L}+ ){0,2}(?:" + COUNTED + ") "
+                    + "|(?!seats? |rooms? |places? |spaces? )\\p{L}+s (?!(?:do|have|are|can|may|must|belong|contain) )(?:\\p{L}+ ){0,2}(?:"
+                    + COUNTED + ") "
                     + "|(?:stand|belong|live|work|play|hang|lie|start|end|come|lead|refer|own|use|need|contain|teach|attend|write|get|go|make|take|give|sell|buy|pay|receive|rent|borrow|handle|manage|run|hold|keep|send|order|book|visit|join|share|include) (?:\\p{L}+ ){0,2}(?:"
                     + COUNTED
                     + ") |(?:write|teach|attend|manage|handle|contain|include|cover|need|offer|produce|play|own|sell|buy|repair|lead|visit|borrow|order|use|make|hold|run|send|clean|drive|check|\\p{L}+[^s\\W]s) (?:\\p{L}+ )?\\p{L}+[^s\\W]s\\.?$)",

@@ -32,6 +32,11 @@ final class KeyPhrasings extends SentenceForms {
             "(?:an? |the |its )?(?:number|no|name|code|date|day|time|moment|year|id|title|label|letter|type|kind|position|rank|order|sequence|line|place)",
             Pattern.CASE_INSENSITIVE);
 
+    /** What tells of more than one name, where "year of birth" does not. */
+    private static final Pattern OF_MORE = Pattern.compile(
+            "\\b(?:and|with|or|of(?! (?:birth|death|issue|purchase|origin|entry|arrival|departure|delivery|construction)$))\\b",
+            Pattern.CASE_INSENSITIVE);
+
     /** A name that nobody has spoken of has no more words than these. */
     private static final int MOST_WORDS = 3;
 
@@ -80,7 +85,8 @@ final class KeyPhrasings extends SentenceForms {
         form(
                 "(?:all |each |every |an? |the )?(.+?) (?:is|are) (?:always )?(number|letter)ed",
                 m -> readAs("Each " + said.one(m.group(1)) + " has " + m.group(2) + "."));
-        String within = " (?:must be |has to be |is |are )?unique (?:within|per|in|inside|on|at) (.+)";
+        String within =
+                " (?:must be |has to be |is |are )?unique (?:within|per|in|inside|on|at|for(?= (?:an?|each|every|its|the) )) (.+)";
         form(
                 "(?:the )?(.+?) of (?:an? |each |every |the )?(.+?)" + within,
                 m -> uniqueWithin(m.group(2), m.group(1), m.group(3)));
@@ -88,7 +94,9 @@ final class KeyPhrasings extends SentenceForms {
         form(
                 "(.+?) (?:has|have) (?:an? |its |their )?(.+?)(?: (?:that|which))?" + within,
                 m -> uniqueWithin(m.group(1), m.group(2), m.group(3)));
-        form("(.+?) (?:is|are) (?:only )?unique (?:only )?(?:within|per|in|inside) (.+)", this::withinAnother);
+        form(
+                "(.+?) (?:is|are) (?:only )?unique (?:only )?(?:within|per|in|inside|for(?= (?:an?|each|every|its) )) (.+)",
+                this::withinAnother);
         form(
                 "no two (.+?) (?:have|has|share|can have|may have|may share) (?:the|a) same (.+?)" + ANY_CASE,
                 m -> uniqueInAnyCase(m.group(1), m.group(2)));
@@ -112,6 +120,15 @@ final class KeyPhrasings extends SentenceForms {
                 "(?:there (?:is|can be|may be|must be) )?(?:at most|only|no more than|exactly) one (\\p{L}+(?: \\p{L}+)?)(?: (?:is|can be|may be) \\p{L}+)?"
                         + " (?:per|for (?:each|every|any)) (\\p{L}+(?: \\p{L}+)? and \\p{L}+(?: \\p{L}+)?)",
                 m -> readAs("No two " + said.many(m.group(1)) + " share their " + parts(m.group(2)) + "."));
+        String together =
+                "(?: together| combined| in combination| taken together)? (?:must be|is|are|has to be|have to be|should be)(?: together)? unique(?: together)?";
+        form(
+                "(?:an? |the |each |every )?(.+?)'s ([^,]+? and [^,]+?)" + together,
+                m -> notShared(said.many(m.group(1)), m.group(2)));
+        form(
+                "(?:the )?([^,]+? and [^,]+?) of (?:an? |each |every |the )?(\\p{L}+(?: \\p{L}+)?)(?=.* together)"
+                        + together,
+                m -> notShared(said.many(m.group(2)), m.group(1)));
         form(
                 "the combination of (.+?) (?:is|must be) unique",
                 m -> refused("of which entity? Say: No two … share their " + parts(m.group(1)) + "."));
@@ -268,6 +285,20 @@ final class KeyPhrasings extends SentenceForms {
     }
 
     private Optional<Phrasing> notShared(String nouns, String shared) {
+        List<String> unknown = SaidNouns.members(shared).stream()
+                .filter(part -> !said.isEntity(part) && !isKnown(said.entity(nouns), part))
+                .toList();
+        boolean made = last
+                && !unknown.isEmpty()
+                && SaidNouns.members(shared).size() > 1
+                && unknown.stream().allMatch(part -> isNewAttribute(nouns, part));
+        if (made) {
+            String has =
+                    unknown.stream().map(part -> part(SaidNouns.bare(part))).collect(Collectors.joining(", "));
+            return Optional.of(ReadAs.of(
+                    "Each " + said.one(nouns) + " has " + has + ".",
+                    "No two " + SaidNouns.bare(nouns) + " share their " + parts(shared) + "."));
+        }
         return said.isPlural(nouns) && isNewAttribute(nouns, shared)
                 ? readAs("Each " + said.one(nouns) + " has " + part(SaidNouns.bare(shared)) + " (unique).")
                 : readAs("No two " + SaidNouns.bare(nouns) + " share their " + parts(shared) + ".");
@@ -288,7 +319,7 @@ final class KeyPhrasings extends SentenceForms {
     private boolean isNewAttribute(String noun, String parts) {
         String bare = SaidNouns.bare(parts);
         return SaidNouns.members(parts).size() == 1
-                && !parts.matches("(?i).*\\b(?:and|with|or|of)\\b.*")
+                && !OF_MORE.matcher(parts).find()
                 && !said.isEntity(bare)
                 && said.endsIn(bare).isEmpty()
                 && bare.split(" ").length <= MOST_WORDS

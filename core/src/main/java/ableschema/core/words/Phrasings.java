@@ -40,6 +40,7 @@ public final class Phrasings {
                     + "|(?:\\d+|" + Counts.WORDS + ") (?:or|to) (?:\\d+|" + Counts.WORDS
                     + ")|one \\p{L}+(?: \\p{L}+)?: ?[^.;]+ or|up to|or several|or many|or (?:\\p{L}+ )?(?:none|nobody)"
                     + "|date and time|(?!exactly\\b)exc?\\w{2,6}ly)\\b"
+                    + "|\\((?:(?:given |measured )?in )?(?:%|percent|kg|g|km|cm|mm|m|ml|l|(?:lit|met)(?:re|er)s?|seconds|minutes|hours|days|weeks|months|years|euros?|dollars?|pounds|(?:kilo)?grams|tonnes?|degrees|watts?|text|date|time|year|moment|whole(?: number)?)\\)"
                     + "|(?:unique|nullable|not null|mandatory|required)(?=\\s*(?:[,.]|$))|:[^,(]*(?:\\(\\d[^)]*\\))? key(?=\\s*(?:[,.]|$))|\\d ?\\.\\.|\\(-?[\\d.]+ ?(?:to|-|–) ?-?[\\d.]+\\)| has unique | has:| only(?=\\s*(?:[.;]|$))");
 
     /** "Has a name and a flag", where the grammar would take a name for two. */
@@ -55,6 +56,10 @@ public final class Phrasings {
             Pattern.compile("(?i)each [^;:]* (?:exactly |at least |at most )?(?:\\d+|" + Counts.WORDS
                     + ") \\p{L}+(?: \\p{L}+)?,? and (?:exactly |at least |at most )?(?:\\d+|" + Counts.WORDS
                     + ") \\p{L}+(?: \\p{L}+){0,2}\\.?");
+
+    /** "Each lock belongs to one canal; each canal to one region." */
+    private static final Pattern VERB_LEFT_OUT = Pattern.compile(
+            "(?i)each [^;:()]+? (\\p{L}+(?: \\p{L}+)?)[;,](?: and)? *each \\1 (?:to|in|by|of|at|on|for) (?:exactly )?(?:one|an?) .*");
 
     private static final Pattern IDENTIFIED =
             Pattern.compile("each .* is identified by its (.*?)\\.?", Pattern.CASE_INSENSITIVE);
@@ -100,7 +105,7 @@ public final class Phrasings {
 
     /** "Bikes are lent for a period of time", or from one day to another: what is told of the lending, and no entity. */
     private static final Pattern FOR_A_WHILE = Pattern.compile(
-            "(?i)(?!.* is an? ).* (?:for (?:an?|some|any) (?:(?:limited|certain|given|fixed|short|long|set) )?(?:period|length|amount|stretch|while|time)(?: of time)?"
+            "(?i)(?!.* is (?:an?|the) ).* (?:for (?:an?|some|any) (?:(?:limited|certain|given|fixed|short|long|set) )?(?:period|length|amount|stretch|while|time)(?: of time)?"
                     + "|(?:in|at|on|to|by|for|with) (?:exactly one|one|an?) \\p{L}+(?: \\p{L}+)? from (?:one|an?|a certain|a given) (?:day|date|moment|time) (?:to|until|till) .*)\\.?");
 
     /** "Suppliers supply many parts and a part is supplied by many, each with a price". */
@@ -285,6 +290,7 @@ public final class Phrasings {
                 || only.matches() && said.isEntity(only.group(1)) && said.isPlural(only.group(1))
                 || TWO_OBJECTS.matcher(masked).matches()
                 || TWO_PLACES.matcher(masked).matches()
+                || VERB_LEFT_OUT.matcher(masked).matches()
                 || masked.indexOf(':') < 0 && relations.isOfMeasure(sentence)
                 || !LISTS.matcher(masked).find() && relations.isOfLongerName(sentence);
     }

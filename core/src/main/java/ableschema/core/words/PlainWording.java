@@ -64,7 +64,27 @@ final class PlainWording {
             plainer(
                     "number",
                     "\\b(?:a|the|its) (number of \\p{L}+(?: \\p{L}+)?) ?\\((?:between |from )?(\\d+) ?(?:to|-|–|and) ?(\\d+)\\)(?=\\.?$)",
-                    "a \"$1\" (between $2 and $3)"),
+                    "\"$1\" (between $2 and $3)"),
+            plainer(
+                    "number",
+                    "\\b(?:a|the|its) (number of \\p{L}+(?: \\p{L}+)?),? (?:at first|initially|normally|usually) (\\d+)(?=\\.?$)",
+                    "\"$1\" (default $2)"),
+            plainer(
+                    "each|every|to|in|by|of|at|on|for",
+                    "^((?:each|every|an?) [^,;:]*? ((?:(?:is|are) )?\\p{L}+) (to|in|by|of|at|on|for) (?:exactly )?(?:one|an?) (?:\\p{L}+ )?(\\p{L}+(?: \\p{L}+)?))(?:,? and|[,;]) (?:each|every|an?|that|the|this|such an?) \\4 \\3 (?=(?:exactly )?(?:one|an?) )",
+                    "$1, and each $4 $2 $3 "),
+            plainer(
+                    "normally|usually|typically|first|initially|default",
+                    ", (?:(?:which|that) is )?(?:(?:normally|usually|typically|at first|initially) (-?\\d+(?:\\.\\d+)?|\\p{L}+)|(-?\\d+(?:\\.\\d+)?) (?:normally|usually|at first|initially))(?=\\.?$)",
+                    " (default $1$2)"),
+            plainer(
+                    "optionally|optional",
+                    "\\((?:optionally|optional),?\\) (?=(?:an?|the|its|their|his|her) )",
+                    "optionally "),
+            plainer(
+                    "numbered",
+                    "^(?:an?|each|every) (\\p{L}+(?: \\p{L}+)?) (has|have|contains?|holds?) ((?:.+? )?(\\p{L}+)),? numbered(?: consecutively)?(?: from (?:1|one)(?: on(?:wards)?)?)?(?=\\.?$)",
+                    "Each $1 $2 $3, and all $4 are numbered within each $1"),
             plainer("no", "\\bno (\\p{L}+) or (?:several|many|more) (?:\\1(?:s|es))(?=\\.?$)", "any number of $1s"),
             plainer(
                     "which|that",
@@ -120,6 +140,14 @@ final class PlainWording {
                     "going|running|open",
                     "(?<=\\p{L}) (?:going|running|open) (?:at once|at the same time|at a time)(?=\\.?$)",
                     ""),
+            plainer(
+                    "when",
+                    "(?<=(?:has|have|keep|record|store|note|know|and|,) )when (?:it|they|he|she) (?:(?:was|were|is|are) (\\p{L}+)|(\\p{L}+ed))(?=,| and |\\.?$)",
+                    "date $1$2"),
+            plainer(
+                    "changes",
+                    "^(?:an?|each|every) (\\p{L}+(?: \\p{L}+)?) has (?:an?|its|one) (\\p{L}+(?: \\p{L}+)?),? (?:which|that) (never )?changes(?=\\.?$)",
+                    "Each $1 has a $2, and the $2 of each $1 $3changes"),
             plainer("different", "\\ba different (?=\\p{L})", "a "),
             plainer(
                     "gets|get|receives|receive|given|carries|carry|bears|bear|shows|show|need|needs|require|requires",
@@ -198,7 +226,7 @@ final class PlainWording {
                     "at least one $1"),
             plainer(
                     "missing|unknown|empty|blank",
-                    ", (?=(?:which|that) (?:may|can) be (?:missing|unknown|empty|blank)\\b)",
+                    ", (?=(?:which|that) (?:(?:may|can) be|is|stays|remains) (?:missing|unknown|empty|blank)\\b)",
                     " "),
             plainer(
                     "are",

@@ -22,6 +22,9 @@ import java.util.regex.Pattern;
 /** Reads {@code Each hive stands in exactly one apiary; each apiary shelters any number of hives (on delete cascade).} */
 final class RelationshipSentence {
 
+    /** "Each lock to one canal": what a verb left behind. */
+    static final Pattern NO_VERB = Pattern.compile("to|of|in|on|at|by|for|from|with", Pattern.CASE_INSENSITIVE);
+
     /** What stands for a verb where none has been said. */
     static final String UNSAID_VERB = "is related to";
 
@@ -246,6 +249,12 @@ final class RelationshipSentence {
         if (verb.isEmpty()) {
             throw new Misunderstanding(
                     clause.start(), clause.start() + subject.length(), "expected a verb behind '" + subject + "'");
+        }
+        if (NO_VERB.matcher(verb).matches()) {
+            throw new Misunderstanding(
+                    clause.start(),
+                    clause.start() + clause.subjectAndVerb().length(),
+                    "a verb is missing before '" + verb + "', as in: Each " + subject + " belongs to …");
         }
         return verb.equalsIgnoreCase(UNSAID_VERB) ? "" : Quoted.plain(verb);
     }

@@ -37,6 +37,11 @@ final class SaidItem {
             "(\\p{L}[^()]*?(?:\\([^()]*\\)[^()]*?)?),?(?<! (?:is|are|be)) (unique|secret|personal|optional|nullable|null|not null|required|mandatory|(?:primary )?key|default (?:-?[\\d.]+|\\p{L}+))",
             CASE);
 
+    /** "Length (m)", "duration (in minutes)". */
+    private static final Pattern UNIT_IN_BRACKETS = Pattern.compile(
+            "(\\p{L}[^():\"]*?) ?\\((?:(?:given |measured )?in )?(\\p{L}+|%)(?:[,;] ?((?:at|between|greater|less|up|default|optional|unique|\\d)\\b[^()]*))?\\)",
+            CASE);
+
     /** "Minute (1 to 120)". */
     private static final Pattern WITHIN = Pattern.compile(
             "(\\p{L}[\\p{L}\\d ]*?) ?\\((-?\\d+(?:\\.\\d+)?) ?(?:to|-|–|\\.\\.|and) ?(-?\\d+(?:\\.\\d+)?)\\)", CASE);
@@ -73,7 +78,7 @@ final class SaidItem {
     private static final String SIGNS = "(?:digits?|characters?|letters?|signs?)";
 
     private static final Pattern SIZED = Pattern.compile(
-            "(\\p{L}[\\p{L} -]*?)(?: (?:of|with)(?: up to| at most| exactly| always)?|,?) \\(?(?:up to |at most |maximum |max\\.? )?(\\d{1,4}|"
+            "(\\p{L}[\\p{L} -]*?)(?: (?:of|with)(?: up to| at most| exactly| always)?|,?) \\(?(?:up to |at most |maximum |max\\.? |exactly |always )?(\\d{1,4}|"
                     + Counts.WORDS + ") " + SIGNS + "\\)?",
             CASE);
 
@@ -178,6 +183,11 @@ final class SaidItem {
         Matcher never = NEVER_NEGATIVE.matcher(name);
         if (never.matches()) {
             return item(never.group(1) == null ? never.group(2) : never.group(1)) + " (at least 0)";
+        }
+        Matcher measured = UNIT_IN_BRACKETS.matcher(name);
+        if (measured.matches() && ClauseCheck.isNamedUnit(measured.group(2))) {
+            name = measured.group(1) + " in " + measured.group(2).replace("%", "percent")
+                    + (measured.group(3) == null ? "" : " (" + measured.group(3) + ")");
         }
         Matcher marked = MARKED.matcher(name);
         if (marked.matches() && !marked.group(1).isBlank()) {

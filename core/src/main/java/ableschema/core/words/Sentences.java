@@ -73,6 +73,7 @@ public final class Sentences {
         boolean noLongerName = nouns.leadingLength(name + " " + verb) == name.length();
         return VERB.matcher(verb).matches()
                         && !MISLEADING.matcher(verb).find()
+                        && !RelationshipSentence.NO_VERB.matcher(verb).matches()
                         && Quantity.find(verb, 0).isEmpty()
                         && noLongerName
                         && LongerNoun.ofOne(" " + verb) == 0

@@ -48,8 +48,12 @@ final class ShortNouns {
         for (String noun : nouns(sentence)) {
             Optional<Entity> entity = said.inFull(noun);
             if (entity.isPresent()) {
-                full = replaced(full, said.many(noun), said.nouns().many(entity.get()));
-                full = replaced(full, said.one(noun), said.nouns().one(entity.get()));
+                String one = said.one(noun);
+                String many = said.many(noun);
+                if (!many.equals(one)) { // "luggage" is both, and stands behind "each"
+                    full = replaced(full, many, said.nouns().many(entity.get()));
+                }
+                full = replaced(full, one, said.nouns().one(entity.get()));
             }
         }
         return full;

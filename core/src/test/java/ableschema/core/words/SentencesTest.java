@@ -24,7 +24,8 @@ class SentencesTest {
                 "Each keeper mentors any number of keepers; each keeper is mentored by at most one keeper.",
                 "Each forage plant grows at at least one apiary; each apiary offers between two and six forage plants.",
                 "Each batch blends exactly three harvests; each harvest goes into at most four batches.",
-                "Each hive has at least 20 frames; each frame belongs to exactly one hive."
+                "Each hive has at least 20 frames; each frame belongs to exactly one hive.",
+                "Each hive \"in\" exactly one apiary; each apiary \"with\" any number of hives."
             })
     void a_rule_said_back_is_the_rule_that_was_said(String rule) {
         DesignFixture once = design(rule);
