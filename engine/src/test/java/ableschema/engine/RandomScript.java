@@ -115,7 +115,7 @@ final class RandomScript {
         }
         String keyed = list(table, 1 + random.nextInt(2));
         if (key == 2 && isNewKey(table, keyed)) {
-            parts.add(constraint("PRIMARY KEY") + " " + keyed);
+            parts.add(constraint("PRIMARY KEY") + " " + keyed + including(table) + later());
         }
         for (int i = random.nextInt(3); i > 0; i--) {
             parts.add(tableConstraint(table));
@@ -132,7 +132,15 @@ final class RandomScript {
     private String end() {
         return switch (engine) {
             case MARIADB ->
-                one("", "", " ENGINE=InnoDB", " engine = innodb row_format=dynamic", " COMMENT='it''s \\\\ kept'");
+                one(
+                        "",
+                        "",
+                        " ENGINE=InnoDB",
+                        " engine = innodb row_format=dynamic",
+                        " checksum=1 PACK_KEYS=0 max_rows = 100",
+                        " KEY_BLOCK_SIZE=8 ROW_FORMAT=COMPRESSED",
+                        " stats_persistent=0",
+                        " COMMENT='it''s \\\\ kept'");
             case SQLITE -> one("", "", "", " STRICT", " WITHOUT ROWID");
             default -> "";
         };
@@ -185,7 +193,7 @@ final class RandomScript {
             clauses.add(said("DEFAULT") + " " + types.value(type.kind()));
         }
         if (in(9) && key.isEmpty() && table.uniques.add(List.of(name))) {
-            clauses.add(constraint("UNIQUE"));
+            clauses.add(constraint("UNIQUE") + later());
         }
         if (in(7) && key.isEmpty() && type.kind() != 'x') {
             clauses.add(constraint("CHECK") + " (" + rule(name, type.kind()) + ")");
@@ -250,7 +258,7 @@ final class RandomScript {
         String columns = list(table, 1 + random.nextInt(2));
         boolean unique = random.nextInt(3) == 0 || tables.isEmpty();
         if (unique && isNewKey(table, columns)) {
-            return constraint("UNIQUE") + " " + columns;
+            return constraint("UNIQUE") + " " + columns + including(table) + later();
         }
         return switch (random.nextInt(2)) {
             case 0 -> constraint("CHECK") + " (" + rule(of.name(), of.kind()) + ")";
@@ -267,6 +275,23 @@ final class RandomScript {
         return itself
                 ? constraint("CHECK") + " (" + rule(of.name(), of.kind()) + ")"
                 : constraint("FOREIGN KEY") + " (" + of.name() + ") " + references;
+    }
+
+    /** When what is unique is checked; nothing can refer to it then. */
+    private String later() {
+        return engine == RealEngine.POSTGRESQL && in(6)
+                ? one(
+                        " DEFERRABLE",
+                        " deferrable initially deferred",
+                        " NOT DEFERRABLE",
+                        " deferrable initially immediate")
+                : "";
+    }
+
+    private String including(Made table) {
+        return engine == RealEngine.POSTGRESQL && in(6)
+                ? " INCLUDE (" + any(table.columns).name() + ")"
+                : "";
     }
 
     private static boolean isNewKey(Made table, String columns) {
@@ -303,7 +328,8 @@ final class RandomScript {
         String using = engine == RealEngine.POSTGRESQL && in(4) ? " using btree" : "";
         return new Step(
                 said(unique ? "CREATE UNIQUE INDEX" : "CREATE INDEX") + " " + (in(4) ? said("IF NOT EXISTS") + " " : "")
-                        + name("ix") + " " + said("ON") + " " + table.name + using + " " + columns + where,
+                        + name("ix") + " " + said("ON") + " " + table.name + using + " " + columns + including(table)
+                        + where,
                 () -> {});
     }
 

@@ -93,11 +93,19 @@ final class SpokenTypes {
                         engine == RealEngine.H2 ? "7" : "2 * 3",
                         "NULL");
             case 't' -> one("''", "'x'", "'it''s'", "'a;b'", "'-- no'", "'ä€'", "NULL", "'/* x */'", "'100%'");
-            case 'd' -> one("'2020-02-29'", "CURRENT_DATE", "DATE '2020-01-01'", "NULL");
+            case 'd' ->
+                one(
+                        "'2020-02-29'",
+                        "CURRENT_DATE",
+                        "DATE '2020-01-01'",
+                        engine == RealEngine.POSTGRESQL ? "now()" : "NULL",
+                        "NULL");
             case 'm' ->
                 one(
                         "CURRENT_TIMESTAMP",
-                        engine == RealEngine.POSTGRESQL ? "localtimestamp" : "'2020-02-29 10:00:00'",
+                        engine == RealEngine.POSTGRESQL
+                                ? one("localtimestamp", "current_timestamp(3)", "transaction_timestamp()")
+                                : "'2020-02-29 10:00:00'",
                         engine == RealEngine.SQLITE ? "(datetime('now'))" : "now()",
                         "NULL");
             case 'b' -> one("true", "FALSE", "0", "NULL");

@@ -97,8 +97,11 @@ final class AlterReader {
     }
 
     private void action(DraftTable table, Cursor at) {
-        if (at.accept("with", "check") || at.accept("with", "nocheck")) {
-            at.is("add"); // whether what is there is checked as well
+        if (at.is("with", "nocheck")) {
+            context.draft.skip(at.tokens().line(at.at()), at.text(), ConstraintReader.NOT_VALID);
+        }
+        if (!at.accept("with", "check")) {
+            at.accept("with", "nocheck");
         }
         if (at.accept("add")) {
             add(table, at);
@@ -109,7 +112,10 @@ final class AlterReader {
         } else if (at.accept("alter")) {
             if (at.accept("index")) {
                 seen(table, at);
-            } else if (!at.accept("constraint")) { // when it is checked
+            } else if (at.accept("constraint")) {
+                context.draft.skip(
+                        at.tokens().line(at.at() - 1), at.text(), "that it may be checked at another time is not kept");
+            } else {
                 alter(table, at);
             }
         } else if (at.accept("modify")) {
@@ -293,7 +299,7 @@ final class AlterReader {
 
     private void drop(DraftTable table, Cursor at) {
         if (at.accept("primary", "key")) {
-            table.primaryKey = null;
+            table.dropKey();
         } else if (at.isAny("constraint", "index", "key", "check", "foreign")) {
             boolean reference = at.accept("foreign", "key");
             boolean index = at.acceptAny("index", "key");
@@ -427,7 +433,10 @@ final class AlterReader {
 
     private Column withDefault(DraftTable table, Column column, Expression<String> found) {
         Filling<String> filling = Filling.byDefault(context.defaultValue(found, context.base(column.type())));
-        return column.withFilling(context.precise(filling, table.types.getOrDefault(column.name(), SqlType.NONE)));
+        var options = new HashMap<>(column.options());
+        context.called(options, found.written(name -> name), filling.defaultValue(), context.base(column.type()));
+        return column.withFilling(context.precise(filling, table.types.getOrDefault(column.name(), SqlType.NONE)))
+                .withOptions(options);
     }
 
     private void modify(DraftTable table, Cursor at) {

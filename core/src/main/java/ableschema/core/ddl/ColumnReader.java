@@ -165,6 +165,7 @@ final class ColumnReader {
             if (at.is("nulls")) {
                 new IndexReader(context, table).empties(at, Part.Kind.UNIQUE, options);
             }
+            constraints.later(at, options, Part.Kind.UNIQUE);
             if (!known) {
                 constraints.unique(constraint, List.of(name), options);
             }
@@ -224,6 +225,7 @@ final class ColumnReader {
         } else {
             constraints.primaryKey(constraint, List.of(name));
         }
+        constraints.later(at, table.options, Part.Kind.PRIMARY_KEY);
         skipStates();
         if (at.acceptAny("autoincrement", "auto_increment")) {
             number(1, 1, false);
@@ -250,8 +252,8 @@ final class ColumnReader {
         if (!alone) {
             at.accept("by");
             at.accept("default");
-            if (at.accept("on")) {
-                at.expect("null");
+            if (at.accept("on", "null")) {
+                context.option(options, Part.Kind.COLUMN, DialectOption.ON_NULL, "yes");
             }
         }
         at.expect("as");
@@ -281,6 +283,9 @@ final class ColumnReader {
         filling = Filling.computed(value);
         if (type.name().isEmpty()) {
             held = ofSources(value);
+            if (context.isSqlServer() && held instanceof DataType.Decimal) { // not cast, as it was not
+                context.option(options, Part.Kind.COLUMN, DialectOption.TYPE, context.dialect.type(held));
+            }
         }
         if (!at.acceptAny("persisted", "stored", "persistent")) {
             at.accept("virtual");
@@ -318,7 +323,7 @@ final class ColumnReader {
 
     private void defaultValue() {
         if (at.accept("on", "null")) {
-            tell("that a default stands for an empty value that is given is not kept");
+            flag(DialectOption.ON_NULL, "that a default stands for an empty value that is given is not kept");
         }
         int start = at.at();
         int end = ClauseEnds.ofValue(at);
@@ -329,11 +334,13 @@ final class ColumnReader {
             return;
         }
         boolean quoted = context.is("sqlite") && end == start + 1 && at.tokens().kind(start) == Kind.NAME;
+        String said = value.text();
         filling = Filling.byDefault(
                 quoted // which there is a text where it is the name of nothing
                         ? context.defaultValue(
                                 Expression.text(context.dialect.text(at.tokens().unquoted(start))), context.base(held))
                         : context.defaultValue(value, context.base(held)));
+        context.called(options, said, filling.defaultValue(), context.base(held));
     }
 
     /** The numbers of a sequence that a default draws from. */
@@ -382,15 +389,10 @@ final class ColumnReader {
                 at.skip();
             } else if (at.accept("disable")) {
                 tell(ConstraintReader.NOT_ENFORCED);
+            } else if (at.accept("novalidate")) {
+                tell(ConstraintReader.NOT_VALID);
             } else if (at.acceptAny(
-                    "enable",
-                    "clustered",
-                    "nonclustered",
-                    "validate",
-                    "novalidate",
-                    "rely",
-                    "deferrable",
-                    "enforced")) {
+                    "enable", "clustered", "nonclustered", "validate", "rely", "deferrable", "enforced")) {
                 continue;
             } else if (at.accept("not", "enforced")) {
                 context.draft.skip(at.tokens().line(at.at() - 1), name, ConstraintReader.NOT_ENFORCED);
@@ -458,6 +460,13 @@ final class ColumnReader {
             return; // how it is kept, and not what
         } else if (at.acceptAny("sparse", "rowguidcol")) {
             flag(at.tokens().text(at.at() - 1).toLowerCase(Locale.ROOT), "how the database keeps a column is not kept");
+        } else if (context.is("mysql") && at.accept("srid")) {
+            context.option(
+                    options,
+                    Part.Kind.COLUMN,
+                    DialectOption.REFERENCE,
+                    at.tokens().text(at.at()));
+            at.skip();
         } else if (at.acceptAny("invisible", "hidden")) {
             flag(DialectOption.INVISIBLE, "that a column is shown only where it is named is not kept");
         } else if (at.acceptAny("after", "before", "storage", "compression", "encode", "column_format", "filestream")) {

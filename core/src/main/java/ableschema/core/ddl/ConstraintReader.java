@@ -102,7 +102,10 @@ final class ConstraintReader {
             }
             replaceIndex(name, columns);
             primaryKey(name.isEmpty() ? given : name, columns);
-            tellRest(at);
+            if (at.is("include")) {
+                keyIncludes(at);
+            }
+            tellRest(at, table.options, Part.Kind.PRIMARY_KEY);
             if (counted) {
                 table.change(columns.get(0), column -> OtherReader.numbered(column, 1, 1, false));
             }
@@ -114,7 +117,7 @@ final class ConstraintReader {
             check(name, at);
             if (at.accept("not", "enforced") || at.is("disable")) {
                 context.draft.skip(at.tokens().line(start), at.tokens().text(start, at.end()), NOT_ENFORCED);
-            } else if (at.is("not", "valid")) {
+            } else if (at.is("not", "valid") || at.is("novalidate") || at.is("enable", "novalidate")) {
                 context.draft.skip(at.tokens().line(start), at.tokens().text(start, at.end()), NOT_VALID);
             }
         } else if (at.accept("unique")) {
@@ -151,8 +154,8 @@ final class ConstraintReader {
         if (at.is("include")) {
             return "the columns that a key takes along are not kept";
         }
-        if (at.is("deferrable")) {
-            return "that it is checked at the end of a transaction is not kept";
+        if (at.is("novalidate")) {
+            return NOT_VALID;
         }
         if (at.isAny("invisible", "ignored")) {
             return IndexReader.UNUSED;
@@ -161,10 +164,17 @@ final class ConstraintReader {
     }
 
     /** What stands behind a key or what is unique, and is not kept, where it makes a difference. */
-    private void tellRest(Cursor at) {
+    private void tellRest(Cursor at, Map<String, String> options, Part.Kind of) {
         while (!at.atEnd()) {
             int start = at.at();
+            if (later(at, options, of)) {
+                continue;
+            }
             if (at.accept("not", "deferrable") || at.accept("not", "ignored")) {
+                continue;
+            }
+            if (Storage.is(at)) {
+                Storage.read(context, at, Part.Kind.INDEX, new HashMap<>());
                 continue;
             }
             String lost = lost(at);
@@ -172,6 +182,42 @@ final class ConstraintReader {
             if (!lost.isEmpty()) {
                 context.draft.skip(at.tokens().line(start), at.tokens().text(start, at.end()), lost);
             }
+        }
+    }
+
+    /** Reads DEFERRABLE [INITIALLY DEFERRED | IMMEDIATE] if it stands here. */
+    boolean later(Cursor at, Map<String, String> options, Part.Kind of) {
+        int start = at.at();
+        if (!at.accept("deferrable")) {
+            return false;
+        }
+        boolean deferred = at.accept("initially", "deferred");
+        if (!deferred) {
+            at.accept("initially", "immediate");
+        }
+        String option = of == Part.Kind.UNIQUE ? DialectOption.LATER : DialectOption.KEY_LATER;
+        if (!context.option(options, of, option, "INITIALLY " + (deferred ? "DEFERRED" : "IMMEDIATE"))) {
+            context.draft.skip(
+                    at.tokens().line(start),
+                    at.tokens().text(start, at.at()),
+                    "that it is checked at the end of a transaction is not kept");
+        }
+        return true;
+    }
+
+    /** Columns that the primary key takes along. */
+    private void keyIncludes(Cursor at) {
+        int start = at.at();
+        at.skip();
+        List<String> columns = at.inside().parts().stream()
+                .map(part -> context.dialect.column(table.requireColumn(part.name())))
+                .toList();
+        if (!context.option(
+                table.options, Part.Kind.PRIMARY_KEY, DialectOption.KEY_INCLUDE, String.join(", ", columns))) {
+            context.draft.skip(
+                    at.tokens().line(start),
+                    at.tokens().text(start, at.at()),
+                    "the columns that a key takes along are not kept");
         }
     }
 
@@ -297,8 +343,8 @@ final class ConstraintReader {
             if (at.accept("include")) {
                 reader.includes(at.inside(), Part.Kind.UNIQUE, options);
             }
+            tellRest(at, options, Part.Kind.UNIQUE);
             unique(name, parts.stream().flatMap(part -> part.value().columns()).toList(), options);
-            tellRest(at);
         } else {
             reader.add(name, parts, true, Expression.none(), Map.of());
         }
@@ -403,11 +449,11 @@ final class ConstraintReader {
                 at.skip();
             } else if (at.accept("not", "enforced") || at.accept("disable")) {
                 context.draft.skip(at.tokens().line(at.at() - 1), name, NOT_ENFORCED);
-            } else if (at.accept("not", "valid")) {
+            } else if (at.accept("not", "valid") || at.accept("novalidate")) {
                 context.draft.skip(at.tokens().line(at.at() - 1), name, NOT_VALID);
             } else if (at.accept("not", "deferrable")) {
                 continue;
-            } else if (!at.acceptAny("deferrable", "enable", "validate", "novalidate", "rely", "norely", "enforced")) {
+            } else if (!at.acceptAny("deferrable", "enable", "validate", "rely", "norely", "enforced")) {
                 break; // the next clause of a column
             }
         }

@@ -7,6 +7,7 @@ import ableschema.core.schema.DomainType;
 import ableschema.core.schema.Part;
 import ableschema.core.schema.TableName;
 import ableschema.core.sql.dialect.Dialect;
+import ableschema.core.sql.dialect.DialectOption;
 import ableschema.core.sql.dialect.StandardFunction;
 import ableschema.core.types.DataType;
 import ableschema.core.types.DataTypes;
@@ -41,7 +42,12 @@ final class Context {
             "postgresql", Set.of("current_timestamp", "now()", "transaction_timestamp()", "localtimestamp"),
             "mysql", Set.of("current_timestamp", "current_timestamp()", "now()", "localtime", "localtimestamp"),
             "mariadb", Set.of("current_timestamp", "current_timestamp()", "now()", "localtime", "localtimestamp"),
-            "h2", Set.of("current_timestamp", "now()", "localtimestamp", "current_timestamp()"));
+            "h2", Set.of("current_timestamp", "now()", "localtimestamp", "current_timestamp()"),
+            "sqlserver", Set.of("current_timestamp", "getdate()", "sysdatetime()", "sysdatetimeoffset()"),
+            "oracle", Set.of("current_timestamp", "localtimestamp", "sysdate", "systimestamp"));
+
+    /** How many digits of a second the present moment has. */
+    private static final Pattern DIGITS = Pattern.compile("(?<=current_timestamp|localtimestamp|now)\\([0-9]\\)$");
 
     final Dialect dialect;
     final Names names;
@@ -49,6 +55,10 @@ final class Context {
     final TypeMeaning types;
     final ExpressionReader expressions;
     final DefaultNames defaults;
+
+    /** Whether the dialect keeps how the present moment is called. */
+    private final boolean callsNow;
+
     private final Map<String, Boolean> takenOptions = new HashMap<>();
     private final Map<Given, Expression<String>> givenDefaults = new HashMap<>();
     private final Map<StandardFunction, Expression<String>> functions = new EnumMap<>(StandardFunction.class);
@@ -60,6 +70,8 @@ final class Context {
         this.types = new TypeMeaning(dialect);
         this.expressions = new ExpressionReader(dialect);
         this.defaults = new DefaultNames(dialect, names);
+        this.callsNow = dialect.traits().options().stream()
+                .anyMatch(each -> each.of() == Part.Kind.COLUMN && each.name().equals(DialectOption.DEFAULT));
         for (StandardFunction each : StandardFunction.values()) {
             functions.put(each, expression(dialect.traits().template(each), any -> Optional.empty()));
         }
@@ -199,6 +211,10 @@ final class Context {
 
     /** The function that is written so for a column of a type, whatever its spaces. */
     private Optional<StandardFunction> function(String text, DataType base) {
+        boolean cut = callsNow; // a date is taken from a moment
+        Set<String> names = NOW.getOrDefault(dialect.name(), Set.of());
+        String plain = text.replace(" ", "");
+        String given = cut ? DIGITS.matcher(plain).replaceFirst(plain.startsWith("now") ? "()" : "") : plain;
         for (StandardFunction each : List.of(
                 StandardFunction.NOW,
                 StandardFunction.NOW_ANYWHERE,
@@ -211,13 +227,32 @@ final class Context {
                     .getOrDefault(each, Expression.none())
                     .written(name -> name)
                     .equalsIgnoreCase(text);
-            boolean now = (each == StandardFunction.NOW || each == StandardFunction.NOW_ANYWHERE)
-                    && NOW.getOrDefault(dialect.name(), Set.of()).contains(text.replace(" ", ""));
+            boolean now = (each == StandardFunction.NOW
+                            || each == StandardFunction.NOW_ANYWHERE
+                            || cut && each == StandardFunction.TODAY)
+                    && names.contains(given);
             if (fitting && (same || now)) {
                 return Optional.of(each);
             }
         }
         return Optional.empty();
+    }
+
+    /** Notes how the present moment is called, where the dialect would call it otherwise. */
+    void called(Map<String, String> options, String found, Expression<String> filled, DataType base) {
+        boolean now = callsNow
+                && filled.isPresent()
+                && filled.isStandard()
+                && filled.toString().startsWith("current_");
+        String given = now ? found.toLowerCase(Locale.ROOT).replace(" ", "") : "";
+        while (given.startsWith("(") && given.endsWith(")")) {
+            given = given.substring(1, given.length() - 1);
+        }
+        String usual = now ? dialect.defaultValue(filled, base).orElse("") : "";
+        options.remove(dialect.name() + "." + DialectOption.DEFAULT);
+        if (!usual.isEmpty() && !usual.equalsIgnoreCase(given)) {
+            option(options, Part.Kind.COLUMN, DialectOption.DEFAULT, given);
+        }
     }
 
     /** Notes an option of a part where the dialect has it; false where it does not, or takes no such value. */

@@ -4,6 +4,7 @@ import ableschema.core.schema.Column;
 import ableschema.core.schema.ForeignKey;
 import ableschema.core.schema.Table;
 import ableschema.core.schema.TableName;
+import ableschema.core.sql.dialect.DialectOption;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -12,6 +13,8 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.UnaryOperator;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
 /** A table while it is read: what one statement makes, another may change. */
@@ -126,19 +129,32 @@ final class DraftTable {
     void drop(String column) {
         String found = requireColumn(column);
         columns.removeIf(each -> each.name().equals(found));
-        if (primaryKey != null && primaryKey.columns().contains(found)) {
-            primaryKey = null;
+        if (primaryKey != null && (primaryKey.columns().contains(found) || takesAlong(options, found))) {
+            dropKey();
         }
         foreignKeys.removeIf(key -> key.columns().contains(found));
-        uniques.removeIf(unique -> unique.columns().contains(found));
+        uniques.removeIf(unique -> unique.columns().contains(found) || takesAlong(unique.options(), found));
         checks.removeIf(check -> check.expression().columns().anyMatch(found::equals));
-        indexes.removeIf(index -> index.mentioned().anyMatch(found::equals));
+        indexes.removeIf(index -> index.mentioned().anyMatch(found::equals) || takesAlong(index.options(), found));
         columns.stream()
                 .filter(each -> each.filling().isComputed()
                         && each.filling().expression().columns().anyMatch(found::equals))
                 .map(Column::name)
                 .toList()
                 .forEach(this::drop); // as where a drop cascades
+    }
+
+    void dropKey() {
+        primaryKey = null;
+        options.keySet()
+                .removeIf(option -> option.endsWith("." + DialectOption.KEY_INCLUDE)
+                        || option.endsWith("." + DialectOption.KEY_LATER));
+    }
+
+    /** Whether a key or an index, of which these are options, takes a column along. */
+    private boolean takesAlong(Map<String, String> options, String column) {
+        return options.entrySet().stream().anyMatch(each -> !including(each.getKey(), each.getValue(), column, "")
+                .equals(each.getValue()));
     }
 
     /** Forgets the checks in the definition of a column, which is defined anew. */
@@ -184,8 +200,9 @@ final class DraftTable {
         }
         foreignKeys.replaceAll(
                 key -> key.over(key.columns().stream().map(renamed).toList()));
+        options.replaceAll((option, value) -> including(option, value, found, to));
         uniques.replaceAll(each -> new Table.UniqueConstraint(
-                each.name(), each.columns().stream().map(renamed).toList(), each.options()));
+                each.name(), each.columns().stream().map(renamed).toList(), including(each.options(), found, to)));
         checks.replaceAll(each -> {
             var check = new Table.CheckConstraint(each.name(), each.expression().map(renamed));
             String owner = checksOfColumns.remove(each);
@@ -201,7 +218,22 @@ final class DraftTable {
                         .toList(),
                 each.unique(),
                 each.only().map(renamed),
-                each.options()));
+                including(each.options(), found, to)));
+    }
+
+    private Map<String, String> including(Map<String, String> options, String column, String to) {
+        var changed = new HashMap<>(options);
+        changed.replaceAll((option, value) -> including(option, value, column, to));
+        return changed;
+    }
+
+    /** The columns that an index takes along, one of which gets another name. */
+    private String including(String option, String value, String column, String to) {
+        return option.endsWith("." + DialectOption.INCLUDE) || option.endsWith("." + DialectOption.KEY_INCLUDE)
+                ? Stream.of(value.split(", "))
+                        .map(each -> each.equals(names.inSql(column)) ? names.inSql(to) : each)
+                        .collect(Collectors.joining(", "))
+                : value;
     }
 
     /** Takes away the foreign key of that name, and no index that is called like it; false where there is none. */
@@ -222,7 +254,7 @@ final class DraftTable {
                 | checks.removeIf(check -> names.same(check.name(), called))
                 | indexes.removeIf(index -> names.same(index.name(), called));
         if (primaryKey != null && names.same(primaryKey.name(), called)) {
-            primaryKey = null;
+            dropKey();
             return true;
         }
         return found;

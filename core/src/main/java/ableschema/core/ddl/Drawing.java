@@ -84,7 +84,7 @@ final class Drawing {
         boolean drawing = column.options().containsKey(option(DialectOption.SERIAL))
                 || column.options().containsKey(option(DialectOption.SEQUENCE));
         if (!drawing) {
-            return column;
+            return column.withoutOption(option(DialectOption.DEFAULT));
         }
         SqlType found = table.types.getOrDefault(column.name(), SqlType.NONE);
         String serial = found.name();
@@ -97,7 +97,8 @@ final class Drawing {
 
     /** The column with another type; one that no number of a sequence goes into as it is only has it by default. */
     Column typed(DraftTable table, Column column, SqlType type) {
-        boolean drawing = column.options().containsKey(option(DialectOption.SERIAL));
+        String sequence = column.options().getOrDefault(option(DialectOption.SEQUENCE), "");
+        boolean drawing = column.options().containsKey(option(DialectOption.SERIAL)) || !sequence.isEmpty();
         Column typed = context.typed(table, column, type);
         if (!drawing || context.isNumbered(typed.type())) {
             boolean big = typed.type() instanceof DataType.Whole whole && whole.largest() > Integer.MAX_VALUE;
@@ -105,7 +106,8 @@ final class Drawing {
                     ? typed.withType(new DataType.Whole(big ? DataType.Whole.LARGEST : 0))
                     : typed;
         }
-        String call = "nextval('" + own(table, column.name()).replace("'", "''") + "')";
+        String called = sequence.isEmpty() ? own(table, column.name()) : sequence;
+        String call = "nextval('" + called.replace("'", "''") + "')";
         return without(typed.unnumbered())
                 .withFilling(Filling.byDefault(Expression.<String>text(call).in(context.dialect.name())));
     }

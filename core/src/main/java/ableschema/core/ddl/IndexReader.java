@@ -76,6 +76,8 @@ final class IndexReader {
         } else if (at.acceptAny("invisible", "ignored")) {
             boolean kept = context.option(options, Part.Kind.INDEX, DialectOption.INVISIBLE, "yes");
             lost = kept ? "" : UNUSED;
+        } else if (context.isMySql() && at.accept("with", "parser")) {
+            return context.option(options, Part.Kind.INDEX, "parser", at.name());
         } else if (at.accept("reverse")) {
             lost = "that an index keeps its values from back to front is not kept";
         } else if (at.accept("comment")) {

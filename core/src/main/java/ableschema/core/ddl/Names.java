@@ -16,10 +16,12 @@ final class Names {
     private static final Map<String, String> USUAL =
             Map.of("postgresql", "public", "h2", "public", "sqlserver", "dbo", "sqlite", "main");
 
+    private final Dialect dialect;
     private final Folding folding;
     private final String usual;
 
     Names(Dialect dialect) {
+        this.dialect = dialect;
         this.folding = dialect.traits().folding();
         this.usual = USUAL.getOrDefault(dialect.name(), "");
     }
@@ -33,6 +35,11 @@ final class Names {
         return folding == Folding.UPPER && name.equals(name.toUpperCase(Locale.ROOT))
                 ? name.toLowerCase(Locale.ROOT)
                 : name;
+    }
+
+    /** A column as it stands in SQL. */
+    String inSql(String column) {
+        return dialect.column(column);
     }
 
     /** What is the same for names that mean the same. */

@@ -23,6 +23,14 @@ final class Storage {
         at.skip();
         Cursor inside = at.inside();
         if (!context.is("postgresql")) {
+            boolean passes =
+                    inside.text().replace(" ", "").toLowerCase(Locale.ROOT).contains("ignore_dup_key=on");
+            if (passes) {
+                context.draft.skip(
+                        at.tokens().line(start),
+                        "IGNORE_DUP_KEY = ON",
+                        "that rows which are there already are passed over is not kept");
+            }
             return;
         }
         var said = new ArrayList<String>();

@@ -35,8 +35,8 @@ final class TableReader {
             "row_format", "row_format",
             "tablespace", "tablespace");
 
-    private static final Set<String> KNOWN_OPTIONS = Set.of(
-            "auto_increment",
+    /** How MySQL and MariaDB keep a table; each is an option of the same name. */
+    private static final Set<String> SETTINGS = Set.of(
             "avg_row_length",
             "checksum",
             "max_rows",
@@ -332,12 +332,15 @@ final class TableReader {
             if (!value.equalsIgnoreCase("InnoDB")) { // which is usual
                 context.option(table.options, Part.Kind.TABLE, option, value);
             }
-        } else if (KNOWN_OPTIONS.contains(word)) {
-            if (word.equals("auto_increment") && at.isKind(Kind.NUMBER)) {
-                start(table, at.number());
-            } else {
-                at.skip();
-            }
+        } else if (word.equals("auto_increment") && at.isKind(Kind.NUMBER)) {
+            start(table, at.number());
+        } else if (SETTINGS.contains(word)) {
+            context.option(
+                    table.options,
+                    Part.Kind.TABLE,
+                    word,
+                    at.tokens().text(at.at()).toLowerCase(Locale.ROOT));
+            at.skip();
         }
     }
 

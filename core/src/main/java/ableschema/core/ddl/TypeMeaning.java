@@ -150,6 +150,7 @@ final class TypeMeaning {
             case "uuid", "uniqueidentifier" -> Simple.UUID;
             case "json", "jsonb" -> Simple.JSON;
             case "enum" -> list(type);
+            case "set" -> new DataType.Text(String.join(",", type.arguments()).length());
             case "bytea", "blob", "tinyblob", "mediumblob", "longblob", "image", "long raw", "bfile" ->
                 new DataType.Bytes(0);
             case "varbinary", "binary", "raw" -> new DataType.Bytes(type.number(0));

@@ -27,10 +27,14 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Function;
 
 /** The constraints and indexes of one table, named so that an engine's message can be understood. */
 final class TableConstraints {
+
+    /** The options of what is unique; others among the pins of a reference are its own. */
+    private static final Set<String> OF_UNIQUE = Set.of("empties", "include", "later");
 
     private final String table;
     private final Id owner;
@@ -203,7 +207,7 @@ final class TableConstraints {
             served.add(over);
             var options = new HashMap<>(pins.options());
             // others are the reference's
-            options.keySet().removeIf(option -> !option.endsWith(".empties") && !option.endsWith(".include"));
+            options.keySet().removeIf(option -> !OF_UNIQUE.contains(option.substring(option.indexOf('.') + 1)));
             uniques.add(new UniqueConstraint(
                     named(origin, pins, role, rules.patterns().unique(), over(over)), over, options));
         }

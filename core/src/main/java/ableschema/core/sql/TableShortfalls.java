@@ -56,8 +56,16 @@ final class TableShortfalls {
                 : schema.domain(column.type()).map(DomainType::defaultValue);
         Expression<String> expression = own.isPresent() ? own : inherited.orElse(own);
         return expression.isPresent() && dialect.understands(expression)
-                ? dialect.defaultValue(expression, base)
+                ? dialect.defaultValue(expression, base).map(usual -> called(column, expression, usual))
                 : Optional.empty();
+    }
+
+    /** The present moment as it was found, where it is still the default. */
+    private String called(Column column, Expression<String> expression, String usual) {
+        boolean now = expression.isStandard() && expression.toString().startsWith("current_");
+        String value =
+                now ? dialect.option(column.options(), DialectOption.DEFAULT).orElse(usual) : usual;
+        return dialect.has(column.options(), DialectOption.ON_NULL) ? "ON NULL " + value : value;
     }
 
     /** Whether a check can stand here: it speaks of no column that the database changes by a foreign key. */

@@ -253,7 +253,7 @@ final class TableWriter {
             if (!column.nullable() && !isComputedUnmarked(column)) {
                 add(clauses, "NOT NULL");
             }
-            if (dialect.style().keysBeside() && table.isKey(column)) {
+            if (isKeyBeside(column)) {
                 table.primaryKey()
                         .filter(shortfalls::canBeKey)
                         .ifPresent(key -> add(clauses, dialect.keyBeside(key.name())));
@@ -277,16 +277,24 @@ final class TableWriter {
     }
 
     private Optional<Element> primaryKey() {
-        boolean declared = dialect.declaresKeyWithIdentity()
-                        && table.columns().stream().anyMatch(shortfalls::isNumbered)
-                || dialect.style().keysBeside() && table.columns().stream().anyMatch(table::isKey);
+        boolean declared =
+                dialect.declaresKeyWithIdentity() && table.columns().stream().anyMatch(shortfalls::isNumbered)
+                        || table.columns().stream().anyMatch(this::isKeyBeside);
         return table.primaryKey()
                 .filter(key -> !declared || !shortfalls.canBeKey(key))
                 .map(key -> constraint(
                         table.part(Kind.PRIMARY_KEY, key.name()),
                         key.name(),
                         (shortfalls.canBeKey(key) ? "PRIMARY KEY (" : "UNIQUE (")
-                                + key.columns().stream().map(this::keyed).collect(joining(", ")) + ")"));
+                                + key.columns().stream().map(this::keyed).collect(joining(", ")) + ")"
+                                + dialect.keyEnd(table)));
+    }
+
+    /** Whether a column says that it is the key; more than that stands behind the columns. */
+    private boolean isKeyBeside(Column column) {
+        return dialect.style().keysBeside()
+                && table.isKey(column)
+                && dialect.keyEnd(table).isEmpty();
     }
 
     /** A column as a part of the key, which may be over the beginning of its text alone, and in falling order. */

@@ -6,8 +6,8 @@ import java.util.LinkedHashMap;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
-import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 
 /** The definitions that MySQL and MariaDB keep of the database in use, in fourteen queries. */
@@ -17,7 +17,10 @@ final class MySqlDefinitions implements Definitions {
     private static final Pattern CALL = Pattern.compile("(?i)(current_timestamp|now|uuid|curdate|curtime)\\b.*");
     private static final Pattern NUMBER = Pattern.compile("-?[0-9.]+(e-?[0-9]+)?");
 
-    private static final Pattern ROW_FORMAT = Pattern.compile("(?i)\\brow_format=(\\w+)");
+    /** How a table is kept, as it was asked for. */
+    private static final Pattern SETTING = Pattern.compile(
+            "(?i)\\b(?:row_format|avg_row_length|checksum|max_rows|min_rows|pack_keys|key_block_size|stats_persistent|stats_auto_recalc"
+                    + "|stats_sample_pages|delay_key_write|page_checksum|transactional)=\\w+");
 
     private final Asking asking;
     private final Dialect dialect;
@@ -116,7 +119,7 @@ final class MySqlDefinitions implements Definitions {
                 table.collation = rows.text("collation");
                 table.end = (rows.text("engine").equalsIgnoreCase("InnoDB") ? "" : " ENGINE=" + rows.text("engine"))
                         + (table.collation.equals(rows.text("usual")) ? "" : " COLLATE=" + table.collation)
-                        + rowFormat(rows.text("options"))
+                        + settings(rows.text("options"))
                         + (rows.flag("versioned") ? " WITH SYSTEM VERSIONING" : "")
                         + (rows.number("first") > 1 ? " AUTO_INCREMENT=" + rows.text("first") : "")
                         + (rows.text("comment").isEmpty() ? "" : " COMMENT=" + text(rows.text("comment")));
@@ -125,10 +128,11 @@ final class MySqlDefinitions implements Definitions {
         }
     }
 
-    /** How rows are laid out, where that was asked for. */
-    private static String rowFormat(String options) {
-        Matcher format = ROW_FORMAT.matcher(options);
-        return format.find() ? " ROW_FORMAT=" + format.group(1) : "";
+    private static String settings(String options) {
+        return SETTING.matcher(options)
+                .results()
+                .map(setting -> " " + setting.group().toUpperCase(Locale.ROOT))
+                .collect(Collectors.joining());
     }
 
     /** Some checks stand with their column and have the name that it was given at first. */

@@ -31,7 +31,7 @@ import java.util.function.Function;
 public abstract class Dialect implements Cloneable {
 
     private final Traits traits;
-    private final OwnOptions own;
+    final OwnOptions own;
     private final Map<ScriptStyle, Dialect> styled = new ConcurrentHashMap<>();
     private ScriptStyle style = ScriptStyle.USUAL;
 
@@ -406,13 +406,6 @@ public abstract class Dialect implements Cloneable {
         return own.clauses(Part.Kind.TABLE, table.options());
     }
 
-    /** How a table is cut into parts, with a space before; empty where it is not. */
-    protected final String partition(Table table) {
-        return option(table.options(), DialectOption.PARTITION)
-                .map(said -> " PARTITION BY " + said)
-                .orElse("");
-    }
-
     /** What stands at the end of a column's definition. */
     public String columnEnd(Column column) {
         return own.clauses(Part.Kind.COLUMN, column.options());
@@ -420,7 +413,12 @@ public abstract class Dialect implements Cloneable {
 
     /** What a constraint says of columns of which no two rows hold the same values. */
     public String unique(Table.UniqueConstraint unique) {
-        return "UNIQUE " + listed(unique.columns());
+        return "UNIQUE " + listed(unique.columns()) + own.clauses(Part.Kind.UNIQUE, unique.options());
+    }
+
+    /** What stands behind the columns of a primary key. */
+    public String keyEnd(Table table) {
+        return own.clauses(Part.Kind.PRIMARY_KEY, table.options());
     }
 
     /** What stands behind the columns of an index. */
@@ -477,11 +475,6 @@ public abstract class Dialect implements Cloneable {
         return "CREATE SCHEMA " + quoted(name);
     }
 
-    /** The primary key as it stands beside its one column. */
-    public String keyBeside(String name) {
-        return "CONSTRAINT " + quoted(name) + " PRIMARY KEY";
-    }
-
     /** What stands before the name of a table that is made only where there is none; empty where that cannot be said. */
     public Optional<String> tableIfMissing() {
         return can(Ability.SKIP_EXISTING) ? Optional.of("IF NOT EXISTS ") : Optional.empty();
@@ -515,6 +508,11 @@ public abstract class Dialect implements Cloneable {
     /** A statement that names a type. */
     public String domain(DomainType domain, String name) {
         return new DomainWriter(this, domain).create(name);
+    }
+
+    /** The primary key as it stands beside its one column. */
+    public String keyBeside(String name) {
+        return "CONSTRAINT " + quoted(name) + " PRIMARY KEY";
     }
 
     /** A statement that makes something which has no words of its own for being made only where there is none. */

@@ -1,6 +1,7 @@
 package ableschema.core.sql.dialect;
 
 import ableschema.core.schema.Part;
+import java.util.Locale;
 import java.util.regex.Pattern;
 
 /**
@@ -44,6 +45,12 @@ public record DialectOption(Part.Kind of, String name, String form, Pattern valu
     /** The name of the option by which a column draws its numbers from a sequence of its own, as serial says it. */
     public static final String SERIAL = "serial";
 
+    /** The name of the option by which a default that is the present moment, or day, is called as it was found. */
+    public static final String DEFAULT = "default";
+
+    /** The name of the option by which a default, or the next number, stands for an empty value that is given as well. */
+    public static final String ON_NULL = "on_null";
+
     /** The name of the option that names the sequence, which is no column's own, from which a column draws its numbers. */
     public static final String SEQUENCE = "sequence";
 
@@ -73,6 +80,18 @@ public record DialectOption(Part.Kind of, String name, String form, Pattern valu
 
     /** The name of the option by which the primary key is kept in falling order of a column. */
     public static final String KEY_ORDER = "key_order";
+
+    /** The name of the option by which the places in a column are of one system of reference. */
+    public static final String REFERENCE = "srid";
+
+    /** The name of the option by which what is unique may be checked at the end of a transaction; it stands behind what is taken along. */
+    public static final String LATER = "later";
+
+    /** The same of a primary key, as an option of its table. */
+    public static final String KEY_LATER = "key_later";
+
+    /** The name of the option of a table that lists the columns which its primary key takes along. */
+    public static final String KEY_INCLUDE = "key_include";
 
     /** The name of the option by which a column is shown only where it is named. */
     public static final String INVISIBLE = "invisible";
@@ -170,6 +189,36 @@ public record DialectOption(Part.Kind of, String name, String form, Pattern valu
     static DialectOption sequence() {
         return new DialectOption(
                 Part.Kind.COLUMN, SEQUENCE, "", Pattern.compile(INCLUDED + "(?:\\." + INCLUDED + ")?"));
+    }
+
+    /** What is unique may be checked at the end of a transaction, and is so at first or not. */
+    static DialectOption deferrable(Part.Kind of, String name) {
+        return new DialectOption(of, name, "DEFERRABLE {}", Pattern.compile("INITIALLY (?:DEFERRED|IMMEDIATE)"));
+    }
+
+    /** Columns that a primary key takes along. */
+    static DialectOption keyInclude() {
+        return new DialectOption(
+                Part.Kind.PRIMARY_KEY,
+                KEY_INCLUDE,
+                "INCLUDE ({})",
+                include(Part.Kind.INDEX).values());
+    }
+
+    /** How a table is kept in MySQL and MariaDB, told by a number or a word. */
+    static DialectOption setting(String name) {
+        return new DialectOption(
+                Part.Kind.TABLE, name, name.toUpperCase(Locale.ROOT) + "={}", Pattern.compile("[a-z0-9]+"));
+    }
+
+    /** The system of reference of a place. */
+    static DialectOption reference(String form) {
+        return new DialectOption(Part.Kind.COLUMN, REFERENCE, form, Pattern.compile("[0-9]{1,10}"));
+    }
+
+    /** What the present moment is called behind DEFAULT. */
+    static DialectOption present() {
+        return new DialectOption(Part.Kind.COLUMN, DEFAULT, "", Pattern.compile("[a-z_]+(?:\\([0-9]?\\))?"));
     }
 
     /** The name of what the values of a named type must meet. */

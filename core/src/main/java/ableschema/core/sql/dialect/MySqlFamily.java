@@ -74,6 +74,18 @@ abstract class MySqlFamily extends Dialect {
                     DialectOption.ofTable("charset", "DEFAULT CHARSET={}"),
                     DialectOption.ofTable("collation", "COLLATE={}"),
                     DialectOption.ofTable("row_format", "ROW_FORMAT={}"),
+                    DialectOption.setting("avg_row_length"),
+                    DialectOption.setting("checksum"),
+                    DialectOption.setting("max_rows"),
+                    DialectOption.setting("min_rows"),
+                    DialectOption.setting("pack_keys"),
+                    DialectOption.setting("key_block_size"),
+                    DialectOption.setting("stats_persistent"),
+                    DialectOption.setting("stats_auto_recalc"),
+                    DialectOption.setting("stats_sample_pages"),
+                    DialectOption.setting("delay_key_write"),
+                    DialectOption.setting("page_checksum"),
+                    DialectOption.setting("transactional"),
                     DialectOption.ofColumn("collation", "COLLATE {}"),
                     DialectOption.flag(Part.Kind.COLUMN, DialectOption.INVISIBLE, "INVISIBLE"),
                     new DialectOption(
@@ -82,7 +94,8 @@ abstract class MySqlFamily extends Dialect {
                             "ON UPDATE {}",
                             Pattern.compile("(?i)current_timestamp(\\([0-6]\\))?")),
                     DialectOption.indexKind("fulltext", "spatial"),
-                    DialectOption.ofIndex("method", "USING {}"));
+                    DialectOption.ofIndex("method", "USING {}"),
+                    DialectOption.ofIndex("parser", "WITH PARSER {}"));
 
     MySqlFamily(Traits traits) {
         super(traits);
@@ -176,7 +189,7 @@ abstract class MySqlFamily extends Dialect {
                 .map(i -> " AUTO_INCREMENT=" + i.start())
                 .orElse("");
         String comment = table.comment().isEmpty() ? "" : " COMMENT=" + text(table.comment());
-        return super.tableEnd(table) + start + comment + partition(table);
+        return super.tableEnd(table) + start + comment + own.partition(table.options());
     }
 
     @Override

@@ -2,6 +2,8 @@ package ableschema.core.sql.dialect;
 
 import ableschema.core.carried.Carried;
 import ableschema.core.schema.Column;
+import ableschema.core.schema.Identity;
+import ableschema.core.schema.Part;
 import ableschema.core.schema.Table;
 import ableschema.core.sql.dialect.TypeForm.Kind;
 import ableschema.core.types.DataType;
@@ -80,6 +82,10 @@ final class Oracle extends Dialect {
                     Ability.LONG_TEXT_IN_KEYS)
             .withOptions(
                     DialectOption.rawType(),
+                    DialectOption.present(),
+                    DialectOption.flag(Part.Kind.COLUMN, DialectOption.ON_NULL, ""),
+                    DialectOption.deferrable(Part.Kind.UNIQUE, DialectOption.LATER),
+                    DialectOption.deferrable(Part.Kind.PRIMARY_KEY, DialectOption.KEY_LATER),
                     DialectOption.ofTable("tablespace", "TABLESPACE {}"),
                     DialectOption.indexKind("bitmap"),
                     DialectOption.ofIndex("tablespace", "TABLESPACE {}"));
@@ -130,6 +136,14 @@ final class Oracle extends Dialect {
             case JSON -> List.of(column + " IS JSON");
             default -> List.of();
         };
+    }
+
+    @Override
+    public String identity(Column column, Identity identity, TypeForm form) {
+        String numbered = super.identity(column, identity, form);
+        return has(column.options(), DialectOption.ON_NULL)
+                ? numbered.replaceFirst("BY DEFAULT AS", "BY DEFAULT ON NULL AS")
+                : numbered;
     }
 
     @Override

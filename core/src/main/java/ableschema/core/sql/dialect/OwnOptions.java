@@ -40,6 +40,13 @@ final class OwnOptions {
         return options.isEmpty() ? Optional.empty() : Optional.ofNullable(options.get(prefix + option));
     }
 
+    /** How a table is cut into parts, with a space before; empty where it is not. */
+    String partition(Map<String, String> options) {
+        return value(options, DialectOption.PARTITION)
+                .map(said -> " PARTITION BY " + said)
+                .orElse("");
+    }
+
     /** What stands of them behind the definition of a part, with a space before each. */
     String clauses(Part.Kind of, Map<String, String> options) {
         if (options.isEmpty()) {

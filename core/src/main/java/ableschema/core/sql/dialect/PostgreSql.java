@@ -61,8 +61,12 @@ final class PostgreSql extends Dialect {
                     Carried.Kind.RULE)
             .withOptions(
                     DialectOption.rawType(),
+                    DialectOption.present(),
                     DialectOption.include(Part.Kind.INDEX),
                     DialectOption.include(Part.Kind.UNIQUE),
+                    DialectOption.deferrable(Part.Kind.UNIQUE, DialectOption.LATER),
+                    DialectOption.deferrable(Part.Kind.PRIMARY_KEY, DialectOption.KEY_LATER),
+                    DialectOption.keyInclude(),
                     DialectOption.empties(Part.Kind.UNIQUE),
                     DialectOption.empties(Part.Kind.INDEX),
                     DialectOption.rawBase(),
@@ -197,14 +201,15 @@ final class PostgreSql extends Dialect {
 
     @Override
     public String tableEnd(Table table) {
-        return partition(table) + super.tableEnd(table);
+        return own.partition(table.options()) + super.tableEnd(table);
     }
 
     @Override
     public String unique(Table.UniqueConstraint unique) {
-        return "UNIQUE " + (has(unique.options(), DialectOption.EMPTIES) ? "NULLS NOT DISTINCT " : "")
-                + listed(unique.columns())
-                + including(unique.options());
+        String told = super.unique(unique);
+        return has(unique.options(), DialectOption.EMPTIES)
+                ? told.replaceFirst("^UNIQUE ", "UNIQUE NULLS NOT DISTINCT ")
+                : told;
     }
 
     private String including(Map<String, String> options) {

@@ -71,6 +71,7 @@ final class SqlServer extends Dialect {
                     Ability.LONG_TEXT_IN_KEYS)
             .withOptions(
                     DialectOption.rawType(),
+                    DialectOption.present(),
                     DialectOption.include(Part.Kind.INDEX),
                     DialectOption.empties(Part.Kind.UNIQUE),
                     DialectOption.empties(Part.Kind.INDEX),
