@@ -136,9 +136,10 @@ CREATE TABLE repair (
     REFERENCES tool (serial)
 );
 
+-- Not in Oracle: names that stand again in a schema. shop.shelf.shelf_key: it is called shelf_shelf_key.
 CREATE TABLE shop_shelf (
   shelf_no number(5) NOT NULL,
-  CONSTRAINT shelf_key
+  CONSTRAINT shelf_shelf_key
     PRIMARY KEY (shelf_no)
 );
 

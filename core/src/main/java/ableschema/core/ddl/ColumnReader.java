@@ -77,6 +77,9 @@ final class ColumnReader {
             nullable = false;
             context.option(options, Part.Kind.COLUMN, DialectOption.SERIAL, "yes");
         }
+        if (context.is("sqlite") && type.name().isEmpty()) {
+            context.option(options, Part.Kind.COLUMN, DialectOption.UNTYPED, "yes");
+        }
         table.types.put(name, type);
         while (!at.atEnd()) {
             String constraint = at.accept("constraint") && !startsClause() ? at.name() : "";
@@ -331,6 +334,13 @@ final class ColumnReader {
         Optional<Identity> sequence = context.isNumbered(held) ? sequence(start, end) : Optional.empty();
         if (sequence.isPresent()) {
             number(sequence.get().start(), sequence.get().step(), false);
+            return;
+        }
+        if (options.containsKey("sqlite." + DialectOption.UNTYPED)
+                && at.tokens().kind(start) != Kind.STRING
+                && !value.text().equalsIgnoreCase("null")) {
+            filling = Filling.byDefault( // a number stays one, where a text would be made of it
+                    context.expressions.read(value, any -> Optional.empty()).in(context.dialect.name()));
             return;
         }
         boolean quoted = context.is("sqlite") && end == start + 1 && at.tokens().kind(start) == Kind.NAME;

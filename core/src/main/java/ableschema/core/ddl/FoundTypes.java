@@ -219,11 +219,12 @@ final class FoundTypes {
                 }
             }
         }
-        boolean isHeld = !numbered
-                && !column.filling().isComputed()
-                && held.computeIfAbsent(column.type(), type -> !context.dialect
-                        .holding(type, column.name(), column.nullable())
-                        .isEmpty());
+        boolean isHeld = column.filling().isComputed()
+                ? !context.dialect.holdingComputed(column.type(), column.name()).isEmpty()
+                : !numbered
+                        && held.computeIfAbsent(column.type(), type -> !context.dialect
+                                .holding(type, column.name(), column.nullable())
+                                .isEmpty());
         return !isHeld && isUsual(table, column, found) ? column : kept(column, found);
     }
 

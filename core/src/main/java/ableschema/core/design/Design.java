@@ -251,8 +251,16 @@ public final class Design {
 
     /** Returns this design with all of these in place of those of the same ids, or behind the others. */
     public Design withAll(List<Entity> changed, List<Relationship> related) {
-        List<Entity> one = merged(entities, changed, Entity::id, this::entity);
-        List<Relationship> other = merged(relationships, related, Relationship::id, this::relationship);
+        var types = new ReleasedTypes();
+        List<Entity> settled = changed.stream()
+                .map(each -> each.withBody(types.of(entity(each.id()).map(Entity::body), each.body())))
+                .toList();
+        List<Relationship> settledToo = related.stream()
+                .map(each -> each.withBody(types.of(relationship(each.id()).map(Relationship::body), each.body())))
+                .toList();
+        List<Entity> one = merged(entities, settled, Entity::id, this::entity);
+        List<Relationship> other =
+                types.referring(merged(relationships, settledToo, Relationship::id, this::relationship));
         return one == entities && other == relationships ? this : changed(one, other, domains, notes);
     }
 
@@ -307,7 +315,10 @@ public final class Design {
     }
 
     public Design withDomains(List<Domain> domains) {
-        return domains.equals(this.domains) ? this : changed(entities, relationships, domains, notes);
+        List<Domain> settled = domains.stream()
+                .map(each -> ReleasedTypes.of(domain(each.id()), each))
+                .toList();
+        return settled.equals(this.domains) ? this : changed(entities, relationships, settled, notes);
     }
 
     private Design changed(List<Entity> entities, List<Relationship> relationships, List<Domain> domains, Notes notes) {

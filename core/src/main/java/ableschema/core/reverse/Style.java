@@ -79,9 +79,12 @@ final class Style {
                 && !name.equals(name.toUpperCase(Locale.ROOT));
     }
 
-    /** Whether a name of a constraint or index stands in two tables of one schema. */
+    /** Whether a name of a constraint or index stands in two tables of one schema, or is that of a table there. */
     private boolean namesRepeat() {
         Set<String> seen = new HashSet<>();
+        schema.tables()
+                .forEach(
+                        table -> seen.add(table.namespace() + "." + table.name().toLowerCase(Locale.ROOT)));
         return schema.tables().stream().anyMatch(table -> Stream.of(
                         table.primaryKey().stream().map(Table.PrimaryKey::name),
                         table.foreignKeys().stream().map(ForeignKey::name),

@@ -2,6 +2,7 @@ package ableschema.core.sql;
 
 import ableschema.core.schema.Column;
 import ableschema.core.schema.ForeignKey;
+import ableschema.core.schema.Part;
 import ableschema.core.schema.Table;
 import ableschema.core.sql.dialect.Ability;
 import ableschema.core.sql.dialect.Dialect;
@@ -16,7 +17,7 @@ record ReferenceClauses(Dialect dialect, Table table, TableNames names, Predicat
     List<String> clause(ForeignKey key) {
         boolean matchFull = key.wholeOrEmpty() && isMatchFull(key);
         return List.of(
-                "CONSTRAINT " + dialect.quoted(key.name()),
+                "CONSTRAINT " + names.of(table.part(Part.Kind.FOREIGN_KEY, key.name())),
                 "  FOREIGN KEY " + dialect.listed(key.columns()),
                 "  REFERENCES " + names.of(key.target()) + " " + dialect.listed(key.targetColumns())
                         + dialect.referenceEnd(

@@ -103,7 +103,7 @@ public final class ScriptWriter {
                 .schema()
                 .table(wanted.qualified())
                 .orElse(wanted);
-        var names = new TableNames(dialect, new Schema(schema.domains(), List.of()));
+        var names = new TableNames(dialect, schema);
         var writer = new TableWriter(dialect, schema, table, names, key -> false);
         var statements = new ArrayList<Statement>();
         writer.remark().ifPresent(statements::add);
@@ -161,7 +161,8 @@ public final class ScriptWriter {
         Collections.reverse(tables);
         for (Table table : tables) {
             for (ForeignKey key : table.foreignKeys()) {
-                dialect.dropReference(names.of(table.qualified()), key.name())
+                dialect.dropReference(
+                                names.of(table.qualified()), names.plain(table.part(Part.Kind.FOREIGN_KEY, key.name())))
                         .filter(sql -> order.isLater(key))
                         .ifPresent(sql -> statement(Statement.Kind.DROP, sql));
             }
@@ -257,6 +258,7 @@ public final class ScriptWriter {
                 .toList();
         var shortfalls = new ArrayList<>(writer.shortfalls().found(undeferred));
         shortfalls.addAll(paths.of(table));
+        shortfalls.addAll(names.shortfalls(table));
         return new Defined(writer, shortfalls, writer.create(inside));
     }
 

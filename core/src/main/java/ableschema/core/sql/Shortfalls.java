@@ -40,6 +40,7 @@ public final class Shortfalls {
             schema.domains().forEach(each -> found.add(ofDomain(each, dialect)));
         }
         found.addAll(CascadePaths.of(schema, dialect).shortfalls());
+        found.addAll(new RuleNames(dialect, schema).shortfalls());
         if (!dialect.can(Ability.DEFERRED_CONSTRAINTS)) {
             TableOrder order = TableOrder.of(schema);
             for (Table table : order.tables()) {

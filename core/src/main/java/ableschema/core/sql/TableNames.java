@@ -1,11 +1,14 @@
 package ableschema.core.sql;
 
+import ableschema.core.schema.Part;
 import ableschema.core.schema.Schema;
 import ableschema.core.schema.Table;
 import ableschema.core.schema.TableName;
 import ableschema.core.sql.dialect.Ability;
 import ableschema.core.sql.dialect.Dialect;
+import ableschema.core.sql.dialect.Shortfall;
 import java.util.HashSet;
+import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
@@ -20,9 +23,11 @@ final class TableNames {
     private final Dialect dialect;
     private final Map<TableName, String> written = new ConcurrentHashMap<>(); // tables are written side by side
     private final Set<TableName> prefixed = new HashSet<>();
+    private final RuleNames rules;
 
     TableNames(Dialect dialect, Schema schema) {
         this.dialect = dialect;
+        this.rules = new RuleNames(dialect, schema);
         var taken = new HashSet<String>();
         for (Table table : schema.tables()) {
             TableName name = table.qualified();
@@ -49,8 +54,18 @@ final class TableNames {
         return dialect.quoted(prefixed.contains(name) ? name.namespace() + "_" + name.name() : name.name());
     }
 
-    /** The name of an index, which such a database keeps beside all others. */
-    String ofIndex(Table table, String index) {
-        return prefixed.contains(table.qualified()) ? table.namespace() + "_" + index : index;
+    /** The name of a constraint or an index, quoted. */
+    String of(Part rule) {
+        return dialect.quoted(rules.of(rule));
+    }
+
+    /** The same, unquoted. */
+    String plain(Part rule) {
+        return rules.of(rule);
+    }
+
+    /** What is called otherwise of one table. */
+    List<Shortfall> shortfalls(Table table) {
+        return rules.shortfalls(table);
     }
 }

@@ -72,22 +72,21 @@ final class TableWriter {
         primaryKey().ifPresent(elements::add);
         table.uniques().stream()
                 .filter(unique -> !shortfalls.isFiltered(unique.columns(), unique.options()))
-                .forEach(unique -> elements.add(
-                        constraint(table.part(Kind.UNIQUE, unique.name()), unique.name(), dialect.unique(unique))));
+                .forEach(unique ->
+                        elements.add(constraint(table.part(Kind.UNIQUE, unique.name()), dialect.unique(unique))));
         ofNumbers()
                 .ifPresent(index -> elements.add(new Element(
                         table.part(Kind.INDEX, index.name()),
-                        List.of((index.unique() ? "UNIQUE " : "") + "KEY " + dialect.quoted(index.name()) + " ("
-                                + indexed(index) + ")" + dialect.indexEnd(index)))));
+                        List.of((index.unique() ? "UNIQUE " : "") + "KEY "
+                                + names.of(table.part(Kind.INDEX, index.name())) + " (" + indexed(index) + ")"
+                                + dialect.indexEnd(index)))));
         Set<Table.CheckConstraint> beside = table.columns().stream()
                 .flatMap(column -> beside(column).stream())
                 .collect(toSet());
         for (Table.CheckConstraint check : table.checks()) {
             if (isWritten(check) && !beside.contains(check)) {
                 elements.add(constraint(
-                        table.part(Kind.CHECK, check.name()),
-                        check.name(),
-                        "CHECK (" + written(check.expression()) + ")"));
+                        table.part(Kind.CHECK, check.name()), "CHECK (" + written(check.expression()) + ")"));
             }
         }
         for (Column column : table.columns()) {
@@ -141,8 +140,8 @@ final class TableWriter {
             Part part, String name, String type, String clauses, List<String> comments, List<String> checks) {
         Element element(int nameWidth, int typeWidth) {
             var lines = new ArrayList<>(comments);
-            lines.add(padded(name, nameWidth) + " "
-                    + (clauses.isEmpty() ? type : padded(type, typeWidth) + " " + clauses));
+            String rest = clauses.isEmpty() ? type : padded(type, typeWidth) + " " + clauses;
+            lines.add(rest.isEmpty() ? name : padded(name, nameWidth) + " " + rest);
             checks.forEach(check -> lines.add("  CHECK (" + check + ")"));
             return new Element(part, lines);
         }
@@ -156,7 +155,8 @@ final class TableWriter {
         if (computed) {
             boolean stored = !dialect.has(column.options(), DialectOption.VIRTUAL);
             DataType known = rawType(column).isPresent() ? DataTypes.UNDECIDED : base; // what is found stays as it is
-            type = dialect.computed(type, written(column.filling().expression()), known, stored);
+            type = dialect.computed(type, written(column.filling().expression()), known, stored)
+                    .strip();
         }
         boolean described =
                 !dialect.can(Ability.DESCRIPTIONS) && !column.comment().isEmpty();
@@ -203,7 +203,7 @@ final class TableWriter {
     }
 
     private Optional<String> rawType(Column column) {
-        return dialect.option(column.options(), DialectOption.TYPE);
+        return dialect.foundType(column);
     }
 
     private boolean isNamed(Column column) {
@@ -243,7 +243,10 @@ final class TableWriter {
             add(
                     clauses,
                     "NOT NULL CONSTRAINT "
-                            + dialect.quoted(table.primaryKey().orElseThrow().name()) + " " // only a key is numbered so
+                            + names.of(table.part(
+                                    Kind.PRIMARY_KEY,
+                                    table.primaryKey().orElseThrow().name()))
+                            + " " // only a key is numbered so
                             + identity(column, base));
         } else {
             if (numbered) {
@@ -256,7 +259,8 @@ final class TableWriter {
             if (isKeyBeside(column)) {
                 table.primaryKey()
                         .filter(shortfalls::canBeKey)
-                        .ifPresent(key -> add(clauses, dialect.keyBeside(key.name())));
+                        .ifPresent(key ->
+                                add(clauses, dialect.keyBeside(names.plain(table.part(Kind.PRIMARY_KEY, key.name())))));
             }
         }
         return clauses.append(dialect.columnEnd(column)).toString().strip();
@@ -284,7 +288,6 @@ final class TableWriter {
                 .filter(key -> !declared || !shortfalls.canBeKey(key))
                 .map(key -> constraint(
                         table.part(Kind.PRIMARY_KEY, key.name()),
-                        key.name(),
                         (shortfalls.canBeKey(key) ? "PRIMARY KEY (" : "UNIQUE (")
                                 + key.columns().stream().map(this::keyed).collect(joining(", ")) + ")"
                                 + dialect.keyEnd(table)));
@@ -342,7 +345,7 @@ final class TableWriter {
             if (shortfalls.isFiltered(unique.columns(), unique.options())) {
                 statements.add(new SqlWriter(table.part(Kind.UNIQUE, unique.name()))
                         .line("CREATE UNIQUE INDEX " + ifMissing(dialect.indexIfMissing())
-                                + dialect.quoted(unique.name()) + " ON " + name() + " "
+                                + names.of(table.part(Kind.UNIQUE, unique.name())) + " ON " + name() + " "
                                 + dialect.listed(unique.columns()) + filter(unique.columns()))
                         .closed(Statement.Kind.INDEX));
             }
@@ -395,7 +398,7 @@ final class TableWriter {
         String columns = indexed(index);
         return new SqlWriter(table.part(Kind.INDEX, index.name()))
                 .line("CREATE " + (index.unique() ? "UNIQUE " : "") + dialect.indexKind(index) + "INDEX "
-                        + ifMissing(dialect.indexIfMissing()) + dialect.quoted(names.ofIndex(table, index.name()))
+                        + ifMissing(dialect.indexIfMissing()) + names.of(table.part(Kind.INDEX, index.name()))
                         + " ON " + name()
                         + dialect.indexMethod(index) + " (" + columns + ")"
                         + dialect.indexEnd(index)
@@ -451,8 +454,8 @@ final class TableWriter {
         return statements;
     }
 
-    private Element constraint(Part part, String name, String rule) {
-        return new Element(part, List.of("CONSTRAINT " + dialect.quoted(name), "  " + rule));
+    private Element constraint(Part part, String rule) {
+        return new Element(part, List.of("CONSTRAINT " + names.of(part), "  " + rule));
     }
 
     private static String padded(String text, int width) {

@@ -151,7 +151,6 @@ class AltersTest {
             sqlserver | create table a (b int constraint d default 5, c int constraint e default 6) | the names of defaults are not kept, here and in what follows
             sqlserver | create table a (b int); alter table a add constraint d default 5 for b | the names of defaults are not kept, here and in what follows
             sqlite | create table a (b integer primary key desc) | that a key is not the number of its row is not kept
-            oracle | create table a (b number default on null 5 not null) | that a default stands for an empty value that is given is not kept
             h2 | create table a (b timestamp default now() on update now()) | what a column takes whenever its row is changed is not kept
             sqlserver | create table a (b int); create index i on a (b); alter index i on a disable | that no query uses an index is not kept
             oracle | create table a (b int); create index i on a (b); alter index i unusable | that no query uses an index is not kept

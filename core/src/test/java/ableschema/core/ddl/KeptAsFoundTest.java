@@ -2,10 +2,16 @@ package ableschema.core.ddl;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import ableschema.core.design.Attribute;
+import ableschema.core.design.Design;
+import ableschema.core.design.Entity;
+import ableschema.core.document.Document;
 import ableschema.core.reverse.Reverse;
 import ableschema.core.rows.DesignScript;
 import ableschema.core.sql.dialect.Dialects;
 import ableschema.core.store.DocumentFile;
+import ableschema.core.types.DataTypes;
+import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -47,6 +53,8 @@ class KeptAsFoundTest {
             oracle     | create table t (a number(9), constraint u unique (a) deferrable initially deferred)       | UNIQUE (a) DEFERRABLE INITIALLY DEFERRED
             sqlserver  | create table t (a datetime default (getdate()))                                           | DEFAULT getdate()
             sqlserver  | create table t (a decimal(8,2), b as (a * 2))                                             | b AS (a * 2)
+            sqlite     | create table t (a default 5, b default 'x', c, d as (a + 1) stored)                        | ( a DEFAULT 5, b DEFAULT 'x', c, d GENERATED ALWAYS AS (a + 1) STORED );
+            sqlite     | create table t (a text, b int as (length(a)) virtual)                                     | b int GENERATED ALWAYS AS (length(a)) VIRTUAL );
             mysql      | create table t (a datetime(6) default current_timestamp(6))                               | DEFAULT current_timestamp(6)
             mysql      | create table t (a set('x','y') not null default '')                                       | DEFAULT '' NOT NULL
             mysql      | create table t (a point not null srid 4326)                                               | NOT NULL SRID 4326
@@ -101,5 +109,78 @@ class KeptAsFoundTest {
         assertThat(again(read, "postgresql"))
                 .contains("DEFAULT '2020-01-02 03:04:05'")
                 .doesNotContain("now()");
+    }
+
+    @Test
+    void another_type_takes_the_place_of_one_that_was_found_and_of_those_that_refer_to_it() {
+        String sql =
+                """
+                CREATE TABLE `boat` (`id` mediumint unsigned PRIMARY KEY, `note` tinytext COLLATE utf8mb4_bin, `length` mediumint,
+                  `seen` timestamp(3) NULL DEFAULT CURRENT_TIMESTAMP(3) ON UPDATE CURRENT_TIMESTAMP(3)) ENGINE=InnoDB;
+                CREATE TABLE `trip` (`boat` mediumint unsigned NOT NULL, `no` smallint, PRIMARY KEY (`boat`, `no`),
+                  FOREIGN KEY (`boat`) REFERENCES `boat` (`id`));
+                CREATE TABLE `catch` (`boat` mediumint unsigned, `no` smallint, `kg` double(6,2),
+                  FOREIGN KEY (`boat`, `no`) REFERENCES `trip` (`boat`, `no`));
+                """;
+        Document document = Reverse.of(read("mysql", sql), "found").document();
+        Design design = document.design();
+        for (Map.Entry<String, String> each : Map.of(
+                        "id", "text 12", "note", "whole", "length", "decimal 8,2", "seen", "date")
+                .entrySet()) {
+            design = retyped(design, each.getKey(), each.getValue());
+        }
+        String script = DesignScript.definitions(document.with(design).mapping(), document.dialect())
+                .text();
+
+        assertThat(script.replaceAll(" +", " "))
+                .contains(
+                        "id varchar(12) NOT NULL",
+                        "note integer,",
+                        "length decimal(8,2),",
+                        "seen date DEFAULT (current_date),")
+                .contains("no smallint", "kg double(6,2)")
+                .doesNotContain("mediumint", "COLLATE utf8mb4_bin", "timestamp");
+        assertThat(script.split("boat +varchar\\(12\\)"))
+                .as("each column that refers to it")
+                .hasSize(3);
+    }
+
+    private static Design retyped(Design design, String attribute, String type) {
+        Design changed = design;
+        for (Entity entity : design.entities()) {
+            for (Attribute each : entity.body().attributes()) {
+                if (each.name().equals(attribute)) {
+                    changed = changed.withBody(
+                            entity.id(),
+                            changed.entity(entity.id())
+                                    .orElseThrow()
+                                    .body()
+                                    .replacing(each.withType(DataTypes.parse(type))));
+                }
+            }
+        }
+        return changed;
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "postgresql, CREATE INDEX a_name ON a|CREATE INDEX b_name ON b|CREATE INDEX name_b ON name|CONSTRAINT b_u UNIQUE",
+        "sqlite, CREATE INDEX a_name ON a|CREATE INDEX b_name ON b|CREATE INDEX name_b ON name",
+        "h2, CREATE INDEX name ON a|CREATE INDEX b_name ON b|CREATE INDEX b ON name|CONSTRAINT b_u UNIQUE",
+        "oracle, CREATE INDEX name ON a|CREATE INDEX b_name ON b|CREATE INDEX b ON name|CONSTRAINT b_u UNIQUE",
+        "sqlserver, CREATE INDEX name ON a|CREATE INDEX name ON b|CREATE UNIQUE INDEX b_u ON b",
+        "mariadb, CREATE INDEX name ON a|CREATE INDEX name ON b|CREATE INDEX b ON name|CONSTRAINT u UNIQUE",
+    })
+    void a_name_that_may_not_stand_again_gets_that_of_its_table_before_it(String dialect, String expected) {
+        String sql =
+                """
+                CREATE TABLE a (id int PRIMARY KEY, name varchar(20), KEY name (name), UNIQUE KEY u (name, id));
+                CREATE TABLE b (id int PRIMARY KEY, name varchar(20), KEY name (name), UNIQUE KEY u (name, id));
+                CREATE TABLE name (id int PRIMARY KEY, b int, KEY b (b));
+                """;
+        SqlRead read = read("mysql", sql);
+
+        assertThat(Reverse.of(read.schema(), "found", "mysql").differences()).isEmpty();
+        assertThat(again(read, dialect)).contains(expected.split("\\|"));
     }
 }

@@ -128,21 +128,6 @@ class SettingsTest {
                         "log cannot inherit from itself");
     }
 
-    @Test
-    void a_key_that_takes_columns_along_or_waits_is_told() {
-        SqlRead read = read(
-                """
-                CREATE TABLE a (id int, note text, PRIMARY KEY (id) INCLUDE (note),
-                  UNIQUE (note) NOT DEFERRABLE, UNIQUE (note, id) DEFERRABLE INITIALLY DEFERRED);
-                """);
-
-        assertThat(read.skipped())
-                .extracting(Skipped::reason)
-                .containsExactly(
-                        "the columns that a key takes along are not kept",
-                        "that it is checked at the end of a transaction is not kept");
-    }
-
     @ParameterizedTest
     @CsvSource(
             delimiter = '|',

@@ -77,6 +77,8 @@ public enum Ability {
     TIME_ZONES("moments that keep their time zone"),
     /** A name as long as it is. */
     LONG_NAMES("names of any length"),
+    /** A constraint or an index may be called as one of another table, or as a table. */
+    NAMES_AGAIN("names that stand again in a schema"),
     /** A name may hold any character. */
     ALL_CHARACTERS("names with any character"),
     /** A column may be called as the database calls its own. */

@@ -205,9 +205,14 @@ public abstract class Dialect implements Cloneable {
         return option(column.options(), DialectOption.TYPE).orElseGet(() -> type(column.type()));
     }
 
+    /** The type of a column as it was found, which may be none; empty where it follows from what the column holds. */
+    public Optional<String> foundType(Column column) {
+        return option(column.options(), DialectOption.TYPE);
+    }
+
     /** The type of a column as its table is defined: as it was found, or as its keys ask for. */
     public final String definedType(Table table, Column column, DataType base) {
-        return option(column.options(), DialectOption.TYPE).orElseGet(() -> columnType(table, column, base));
+        return foundType(column).orElseGet(() -> columnType(table, column, base));
     }
 
     /** The type of a column in its table, which may depend on the keys that it is in. */

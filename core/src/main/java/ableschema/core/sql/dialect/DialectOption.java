@@ -18,6 +18,9 @@ public record DialectOption(Part.Kind of, String name, String form, Pattern valu
     /** The name of the option that gives the type of a column as it was found. */
     public static final String TYPE = "type";
 
+    /** The name of the option by which a column has no type at all, so that it keeps any value as it is given. */
+    public static final String UNTYPED = "untyped";
+
     /** The name of the option that says what an index is for, where that has a word of its own, such as fulltext. */
     public static final String KIND = "kind";
 

@@ -10,6 +10,7 @@ import ableschema.core.types.DataType.Simple;
 final class MariaDb extends MySqlFamily {
 
     private static final Traits TRAITS = MySqlFamily.TRAITS
+            .namesIn(NameSpace.OF_MARIADB)
             .named("mariadb", "MariaDB")
             .making(
                     Making.Apart.DELIMITER,

@@ -24,6 +24,7 @@ abstract class MySqlFamily extends Dialect {
     private static final Pattern BEGINNING = Pattern.compile("(?:\\w+|`(?:[^`]|``)+`)\\([0-9]+\\)");
 
     static final Traits TRAITS = Traits.STANDARD
+            .namesIn(NameSpace.OF_MYSQL)
             .granting("{rights}{schema}.*")
             .making(Making.Apart.DELIMITER, "OR REPLACE", Carried.Kind.VIEW)
             .quoting('`', '`')

@@ -11,6 +11,7 @@ import ableschema.core.types.DataType.Simple;
 import java.math.BigInteger;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
 
@@ -24,6 +25,10 @@ final class Oracle extends Dialect {
             + " '(.{8})(.{4})(.{4})(.{4})(.{12})', '\\1-\\2-\\3-\\4-\\5'))";
 
     private static final Traits TRAITS = Traits.STANDARD
+            .namesIn(NameSpace.of(
+                    Set.of(NameSpace.CONSTRAINTS, NameSpace.INDEXES),
+                    Set.of(NameSpace.CONSTRAINTS),
+                    Set.of(NameSpace.INDEXES)))
             .named("oracle", "Oracle")
             .namesUpToBytes(128)
             .making(

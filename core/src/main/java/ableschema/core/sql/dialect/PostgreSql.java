@@ -14,6 +14,7 @@ import java.math.BigInteger;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
@@ -29,6 +30,8 @@ final class PostgreSql extends Dialect {
             Map.of("smallint", "smallserial", "integer", "serial", "bigint", "bigserial");
 
     private static final Traits TRAITS = Traits.STANDARD
+            .namesIn(NameSpace.of(
+                    Set.of(NameSpace.RELATIONS, NameSpace.TABLE), Set.of(NameSpace.TABLE), Set.of(NameSpace.RELATIONS)))
             .named("postgresql", "PostgreSQL")
             .folding(Traits.Folding.LOWER)
             .without(Ability.NUMBERS_BESIDE_TEXTS)

@@ -22,6 +22,8 @@ final class SqlServer extends Dialect {
     private static final int KEYED_TEXT = 450;
 
     private static final Traits TRAITS = Traits.STANDARD
+            .namesIn(NameSpace.of(
+                    Set.of(NameSpace.RELATIONS, NameSpace.TABLE), Set.of(NameSpace.RELATIONS), Set.of(NameSpace.TABLE)))
             .named("sqlserver", "SQL Server")
             .quoting('[', ']')
             .folding(Traits.Folding.AS_WRITTEN)

@@ -11,6 +11,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.regex.Pattern;
 
 /**
@@ -30,6 +31,7 @@ final class Sqlite extends Dialect {
             + " || substr(hex(randomblob(2)), 2) || '-' || hex(randomblob(6))))";
 
     private static final Traits TRAITS = Traits.STANDARD
+            .namesIn(NameSpace.of(Set.of(), Set.of(), Set.of(NameSpace.RELATIONS)))
             .named("sqlite", "SQLite")
             .folding(Traits.Folding.AS_WRITTEN)
             .namesUpTo(0)
@@ -69,6 +71,7 @@ final class Sqlite extends Dialect {
                     DialectOption.virtual(),
                     DialectOption.keyOrder(),
                     DialectOption.ofColumn("collation", "COLLATE {}"),
+                    DialectOption.flag(Part.Kind.COLUMN, DialectOption.UNTYPED, ""),
                     DialectOption.flag(Part.Kind.COLUMN, "rowid", ""),
                     DialectOption.flag(Part.Kind.TABLE, "strict", "STRICT"),
                     DialectOption.flag(Part.Kind.TABLE, "without_rowid", "WITHOUT ROWID"));
@@ -207,6 +210,11 @@ final class Sqlite extends Dialect {
     @Override
     public boolean declaresKeyWithIdentity() {
         return true;
+    }
+
+    @Override
+    public Optional<String> foundType(Column column) {
+        return has(column.options(), DialectOption.UNTYPED) ? Optional.of("") : super.foundType(column);
     }
 
     @Override

@@ -1,6 +1,7 @@
 package ableschema.core.sql.dialect;
 
 import ableschema.core.carried.Carried;
+import ableschema.core.schema.Part;
 import ableschema.core.sql.dialect.TypeForm.Kind;
 import java.nio.charset.StandardCharsets;
 import java.text.Normalizer;
@@ -88,6 +89,7 @@ public final class Traits {
     private char openingQuote = '"';
     private char closingQuote = '"';
     private Folding folding = Folding.UPPER;
+    private Map<Part.Kind, Set<NameSpace>> nameSpaces = NameSpace.USUAL;
     private int longestName = 128;
     private boolean nameLengthInBytes;
     private Set<String> reserved = Set.of();
@@ -142,6 +144,7 @@ public final class Traits {
         copy.openingQuote = openingQuote;
         copy.closingQuote = closingQuote;
         copy.folding = folding;
+        copy.nameSpaces = nameSpaces;
         copy.longestName = longestName;
         copy.nameLengthInBytes = nameLengthInBytes;
         copy.reserved = reserved;
@@ -176,6 +179,12 @@ public final class Traits {
     Traits folding(Folding folding) {
         Traits traits = copy();
         traits.folding = folding;
+        return traits;
+    }
+
+    Traits namesIn(Map<Part.Kind, Set<NameSpace>> spaces) {
+        Traits traits = copy();
+        traits.nameSpaces = spaces;
         return traits;
     }
 
@@ -300,6 +309,11 @@ public final class Traits {
 
     public Folding folding() {
         return folding;
+    }
+
+    /** Where the names of constraints and indexes must differ from each other. */
+    public Map<Part.Kind, Set<NameSpace>> nameSpaces() {
+        return nameSpaces;
     }
 
     /** The longest name, in characters or, where the database counts so, in bytes; 0 for no limit. */
