@@ -97,7 +97,7 @@ final class AlterReader {
     }
 
     private void action(DraftTable table, Cursor at) {
-        if (at.is("with", "nocheck")) {
+        if (at.is("with", "nocheck") && at.text().matches("(?is).*\\b(?:check\\s*\\(|foreign\\s).*")) {
             context.draft.skip(at.tokens().line(at.at()), at.text(), ConstraintReader.NOT_VALID);
         }
         if (!at.accept("with", "check")) {
@@ -435,8 +435,8 @@ final class AlterReader {
         Filling<String> filling = Filling.byDefault(context.defaultValue(found, context.base(column.type())));
         var options = new HashMap<>(column.options());
         context.called(options, found.written(name -> name), filling.defaultValue(), context.base(column.type()));
-        return column.withFilling(context.precise(filling, table.types.getOrDefault(column.name(), SqlType.NONE)))
-                .withOptions(options);
+        context.precise(options, filling, table.types.getOrDefault(column.name(), SqlType.NONE));
+        return column.withFilling(filling).withOptions(options);
     }
 
     private void modify(DraftTable table, Cursor at) {

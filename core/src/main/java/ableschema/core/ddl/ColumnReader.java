@@ -124,7 +124,8 @@ final class ColumnReader {
 
     private Column column() {
         DataType kept = identity.isPresent() ? numbered() : held;
-        return new Column(name, kept, nullable, context.precise(filling, type), identity, comment, options);
+        context.precise(options, filling, type);
+        return new Column(name, kept, nullable, filling, identity, comment, options);
     }
 
     /** A number that the database gives is a whole one of the width that was found. */

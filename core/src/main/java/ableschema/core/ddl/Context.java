@@ -133,12 +133,14 @@ final class Context {
     }
 
     /** The present moment has as many digits as its type has, where the database gives them so. */
-    Filling<String> precise(Filling<String> filling, SqlType type) {
+    void precise(Map<String, String> options, Filling<String> filling, SqlType type) {
         boolean now = is("mariadb")
                 && type.number(0) > 0
                 && (type.name().equals("datetime") || type.name().equals("timestamp"))
                 && filling.defaultValue().toString().equals("current_timestamp");
-        return now ? Filling.byDefault(Expression.text("current_timestamp(" + type.number(0) + ")")) : filling;
+        if (now) {
+            option(options, Part.Kind.COLUMN, DialectOption.DEFAULT, "current_timestamp(" + type.number(0) + ")");
+        }
     }
 
     /** A default in the one form that it has for a type; no expression where it is empty. */
@@ -250,6 +252,11 @@ final class Context {
         }
         String usual = now ? dialect.defaultValue(filled, base).orElse("") : "";
         options.remove(dialect.name() + "." + DialectOption.DEFAULT);
+        if (isMySql()) { // which calls it so whatever was said, with its digits
+            given = given.matches(".*\\([1-6]\\)") && is("mysql")
+                    ? given.replaceFirst("^\\w+", "current_timestamp")
+                    : usual;
+        }
         if (!usual.isEmpty() && !usual.equalsIgnoreCase(given)) {
             option(options, Part.Kind.COLUMN, DialectOption.DEFAULT, given);
         }

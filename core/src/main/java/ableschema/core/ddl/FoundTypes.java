@@ -219,9 +219,10 @@ final class FoundTypes {
                 }
             }
         }
-        boolean isHeld = column.filling().isComputed()
+        boolean isHeld = column.filling().isComputed() && column.type() instanceof DataType.Whole
                 ? !context.dialect.holdingComputed(column.type(), column.name()).isEmpty()
                 : !numbered
+                        && !column.filling().isComputed()
                         && held.computeIfAbsent(column.type(), type -> !context.dialect
                                 .holding(type, column.name(), column.nullable())
                                 .isEmpty());

@@ -10,6 +10,7 @@ import java.util.HashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Collectors;
 
 /**
  * What the types of a dialect hold. First comes how the dialect itself would write each kind of value, then what the name means
@@ -150,7 +151,11 @@ final class TypeMeaning {
             case "uuid", "uniqueidentifier" -> Simple.UUID;
             case "json", "jsonb" -> Simple.JSON;
             case "enum" -> list(type);
-            case "set" -> new DataType.Text(String.join(",", type.arguments()).length());
+            case "set" ->
+                new DataType.Text(type.arguments().stream()
+                        .map(Literal::of)
+                        .collect(Collectors.joining(","))
+                        .length());
             case "bytea", "blob", "tinyblob", "mediumblob", "longblob", "image", "long raw", "bfile" ->
                 new DataType.Bytes(0);
             case "varbinary", "binary", "raw" -> new DataType.Bytes(type.number(0));

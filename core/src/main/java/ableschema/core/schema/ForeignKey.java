@@ -43,6 +43,10 @@ public record ForeignKey(
         return new ForeignKey(name, columns, target, targetColumns, onDelete, onUpdate, wholeOrEmpty, deferred);
     }
 
+    public ForeignKey acting(ReferenceAction onDelete, ReferenceAction onUpdate) {
+        return new ForeignKey(name, columns, target, targetColumns, onDelete, onUpdate, wholeOrEmpty, deferred);
+    }
+
     public ForeignKey named(String name) {
         return new ForeignKey(name, columns, target, targetColumns, onDelete, onUpdate, wholeOrEmpty, deferred);
     }

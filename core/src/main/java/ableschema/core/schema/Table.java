@@ -109,6 +109,10 @@ public record Table(
         }
     }
 
+    public Table withColumns(List<Column> columns) {
+        return new Table(qualified, comment, columns, primaryKey, foreignKeys, uniques, checks, indexes, options);
+    }
+
     public Table withForeignKeys(List<ForeignKey> foreignKeys) {
         return new Table(qualified, comment, columns, primaryKey, foreignKeys, uniques, checks, indexes, options);
     }

@@ -6,6 +6,7 @@ import ableschema.core.schema.Part;
 import ableschema.core.schema.Table;
 import ableschema.core.sql.dialect.Ability;
 import ableschema.core.sql.dialect.Dialect;
+import ableschema.core.types.ReferenceAction;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Predicate;
@@ -14,7 +15,8 @@ import java.util.stream.Collectors;
 /** Writes the foreign keys of one table. */
 record ReferenceClauses(Dialect dialect, Table table, TableNames names, Predicate<ForeignKey> deferred) {
 
-    List<String> clause(ForeignKey key) {
+    List<String> clause(ForeignKey wanted) {
+        ForeignKey key = allowed(wanted, table, dialect);
         boolean matchFull = key.wholeOrEmpty() && isMatchFull(key);
         return List.of(
                 "CONSTRAINT " + names.of(table.part(Part.Kind.FOREIGN_KEY, key.name())),
@@ -22,6 +24,21 @@ record ReferenceClauses(Dialect dialect, Table table, TableNames names, Predicat
                 "  REFERENCES " + names.of(key.target()) + " " + dialect.listed(key.targetColumns())
                         + dialect.referenceEnd(
                                 key, matchFull, deferred.test(key) && dialect.can(Ability.DEFERRED_CONSTRAINTS)));
+    }
+
+    /** The key with what this database lets it do: where a column is never empty, some take no SET NULL. */
+    static ForeignKey allowed(ForeignKey key, Table table, Dialect dialect) {
+        boolean required = key.columns().stream()
+                .anyMatch(name ->
+                        table.column(name).filter(column -> !column.nullable()).isPresent());
+        if (!required || dialect.can(Ability.SET_NULL_OF_REQUIRED)) {
+            return key;
+        }
+        ReferenceAction onDelete =
+                key.onDelete() == ReferenceAction.SET_NULL ? ReferenceAction.NO_ACTION : key.onDelete();
+        ReferenceAction onUpdate =
+                key.onUpdate() == ReferenceAction.SET_NULL ? ReferenceAction.NO_ACTION : key.onUpdate();
+        return key.acting(onDelete, onUpdate);
     }
 
     /** MATCH FULL asks for all columns or none, which only goes where none of them must be there. */

@@ -50,7 +50,7 @@ public final class ScriptWriter {
 
     private ScriptWriter(Schema wanted, List<Remark> remarks, Dialect dialect) {
         this.dialect = dialect;
-        this.paths = CascadePaths.of(wanted, dialect);
+        this.paths = CascadePaths.of(WrittenOut.of(wanted, dialect), dialect);
         this.schema = paths.schema();
         this.remarks = remarks.stream().collect(groupingBy(Remark::place));
         this.order = TableOrder.of(schema);
@@ -99,7 +99,7 @@ public final class ScriptWriter {
 
     /** The statements of one table, also where something in it is undecided; all its foreign keys stand inside. */
     public static List<Statement> of(Table wanted, Schema schema, Dialect dialect) {
-        Table table = CascadePaths.of(schema, dialect)
+        Table table = CascadePaths.of(WrittenOut.of(schema, dialect), dialect)
                 .schema()
                 .table(wanted.qualified())
                 .orElse(wanted);

@@ -70,6 +70,15 @@ final class TableShortfalls {
 
     /** Whether a check can stand here: it speaks of no column that the database changes by a foreign key. */
     boolean canCheck(Expression<String> check) {
+        return !speaksOfNumbered(check) && canCheckReferences(check);
+    }
+
+    private boolean speaksOfNumbered(Expression<String> check) {
+        return !dialect.can(Ability.CHECK_NUMBERED)
+                && check.columns().flatMap(name -> table.column(name).stream()).anyMatch(this::isNumbered);
+    }
+
+    private boolean canCheckReferences(Expression<String> check) {
         return dialect.can(Ability.CHECK_CHANGED_REFERENCES)
                 || table.foreignKeys().stream()
                         .filter(ReferenceClauses::changes)
@@ -270,7 +279,11 @@ final class TableShortfalls {
         Part part = table.part(Kind.CHECK, check.name());
         find(check.expression(), part, "it is left out", found);
         if (!canCheck(check.expression())) {
-            add(found, Ability.CHECK_CHANGED_REFERENCES, part, "it is left to the application");
+            add(
+                    found,
+                    speaksOfNumbered(check.expression()) ? Ability.CHECK_NUMBERED : Ability.CHECK_CHANGED_REFERENCES,
+                    part,
+                    "it is left to the application");
         }
     }
 
@@ -286,6 +299,9 @@ final class TableShortfalls {
         }
         if (key.wholeOrEmpty() && !dialect.can(Ability.CHECK_CHANGED_REFERENCES) && ReferenceClauses.changes(key)) {
             add(found, Ability.CHECK_CHANGED_REFERENCES, part, "that it is whole or empty is left to the application");
+        }
+        if (!ReferenceClauses.allowed(key, table, dialect).equals(key)) {
+            add(found, Ability.SET_NULL_OF_REQUIRED, part, "it is " + ReferenceAction.NO_ACTION.sql());
         }
         if (undeferred) {
             found.add(undeferred(table, key, dialect));

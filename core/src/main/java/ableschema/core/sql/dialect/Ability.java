@@ -47,6 +47,12 @@ public enum Ability {
     SET_DEFAULT("SET DEFAULT"),
     /** What is unique may be empty in many rows. */
     MANY_EMPTIES_IN_UNIQUE("many rows that are empty in what is unique"),
+    /** A reference of a column that is never empty may say that it is emptied, which then fails. */
+    SET_NULL_OF_REQUIRED("SET NULL of columns that are never empty"),
+    /** Columns that the database numbers can stand in a check. */
+    CHECK_NUMBERED("checks over columns that it numbers"),
+    /** What is computed can be computed from what is computed. */
+    COMPUTED_FROM_COMPUTED("columns computed from computed ones"),
     /** Columns that a foreign key may empty or change can stand in a check. */
     CHECK_CHANGED_REFERENCES("checks over columns that a foreign key changes"),
     /** Texts without a limit can be part of a key or index. */

@@ -27,6 +27,7 @@ final class H2 extends Dialect {
             .without(
                     Ability.MATCH_FULL,
                     Ability.DEFERRED_CONSTRAINTS,
+                    Ability.COMPUTED_FROM_COMPUTED,
                     Ability.TRANSACTIONAL_DEFINITIONS,
                     Ability.NUMBER_SEVERAL,
                     Ability.PARTIAL_INDEXES,

@@ -13,7 +13,6 @@ final class MySql extends MySqlFamily {
             .named("mysql", "MySQL")
             .reserving(ReservedWords.MYSQL)
             .with(Kind.UUID, TypeForm.of("char(36)", 36))
-            .withOption(DialectOption.present())
             .withOption(DialectOption.reference("SRID {}"))
             .withOption(DialectOption.flag(Part.Kind.INDEX, DialectOption.INVISIBLE, "INVISIBLE"));
 

@@ -19,8 +19,6 @@ import java.util.regex.Pattern;
 abstract class MySqlFamily extends Dialect {
 
     /** The longest text that a key takes: 3,072 bytes of four-byte characters. */
-    private static final int KEYED_TEXT = 768;
-
     private static final Pattern BEGINNING = Pattern.compile("(?:\\w+|`(?:[^`]|``)+`)\\([0-9]+\\)");
 
     static final Traits TRAITS = Traits.STANDARD
@@ -62,11 +60,14 @@ abstract class MySqlFamily extends Dialect {
                     Ability.MATCH_FULL,
                     Ability.CHECK_CHANGED_REFERENCES,
                     Ability.SET_DEFAULT,
+                    Ability.SET_NULL_OF_REQUIRED,
+                    Ability.CHECK_NUMBERED,
                     Ability.LONG_TEXT_IN_KEYS,
                     Ability.PARTIAL_INDEXES,
                     Ability.TIME_ZONES)
             .withOptions(
                     DialectOption.rawType(),
+                    DialectOption.present(),
                     DialectOption.virtual(),
                     DialectOption.keyLength(),
                     DialectOption.keyOrder(),
@@ -123,7 +124,7 @@ abstract class MySqlFamily extends Dialect {
     @Override
     public String columnType(Table table, Column column, DataType base) {
         boolean keyed = base instanceof DataType.Text && kind(base) == Kind.LONG_TEXT && Keyed.is(table, column);
-        return keyed ? "varchar(" + KEYED_TEXT + ")" : super.columnType(table, column, base);
+        return keyed ? "varchar(" + KeyBytes.textIn(table, column) + ")" : super.columnType(table, column, base);
     }
 
     /** Characters beyond U+FFFF, which names cannot have, stand by their numbers. */

@@ -84,6 +84,7 @@ final class Oracle extends Dialect {
                     Ability.SET_NULL_ON_UPDATE,
                     Ability.SET_DEFAULT,
                     Ability.PARTIAL_INDEXES,
+                    Ability.COMPUTED_FROM_COMPUTED,
                     Ability.LONG_TEXT_IN_KEYS)
             .withOptions(
                     DialectOption.rawType(),

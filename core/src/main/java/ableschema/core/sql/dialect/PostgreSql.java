@@ -34,7 +34,7 @@ final class PostgreSql extends Dialect {
                     Set.of(NameSpace.RELATIONS, NameSpace.TABLE), Set.of(NameSpace.TABLE), Set.of(NameSpace.RELATIONS)))
             .named("postgresql", "PostgreSQL")
             .folding(Traits.Folding.LOWER)
-            .without(Ability.NUMBERS_BESIDE_TEXTS)
+            .without(Ability.NUMBERS_BESIDE_TEXTS, Ability.COMPUTED_FROM_COMPUTED)
             .namesUpToBytes(63)
             .reserving(ReservedWords.POSTGRESQL)
             .withSystemColumns("tableoid", "xmin", "cmin", "xmax", "cmax", "ctid")

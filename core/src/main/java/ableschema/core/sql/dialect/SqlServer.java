@@ -70,6 +70,8 @@ final class SqlServer extends Dialect {
                     Ability.SEVERAL_CASCADES,
                     Ability.MANY_EMPTIES_IN_UNIQUE,
                     Ability.MADE_INDEXES,
+                    Ability.SET_NULL_OF_REQUIRED,
+                    Ability.COMPUTED_FROM_COMPUTED,
                     Ability.LONG_TEXT_IN_KEYS)
             .withOptions(
                     DialectOption.rawType(),
