@@ -202,7 +202,7 @@ CREATE TABLE reading (
   CONSTRAINT reading_key
     PRIMARY KEY (code),
   CONSTRAINT reading_taken_on_code_check
-    CHECK (extract(year from taken_on) >= 1990 and substring(code, 1, 1) = 'R')
+    CHECK (year(taken_on) >= 1990 and substring(code, 1, 1) = 'R')
 );
 
 CREATE TABLE ticket (

@@ -24,8 +24,12 @@ final class Calls {
 
     private final boolean mysql;
 
-    Calls(boolean mysql) {
+    /** Whether a function gives the year of a date. */
+    private final boolean year;
+
+    Calls(boolean mysql, boolean year) {
         this.mysql = mysql;
+        this.year = year;
     }
 
     /** The same expression with its calls as in standard SQL, those within others too. */
@@ -73,6 +77,10 @@ final class Calls {
             done.add(Item.word(WORDS.getOrDefault(name, name)));
         } else if (mysql && name.equals("concat") && arguments.size() > 1) {
             joined(arguments, Item.symbol("||"), Item.symbol("||"), done);
+        } else if (year && called.equals("year") && arguments.size() == 1) {
+            done.addAll(List.of(Item.word("extract"), Item.symbol("("), Item.word("year"), Item.word("from")));
+            done.addAll(arguments.get(0));
+            done.add(Item.symbol(")"));
         } else {
             boolean cut = name.equals("substring") && (arguments.size() == 2 || arguments.size() == 3);
             done.add(name.equals(called) ? function : Item.word(name));

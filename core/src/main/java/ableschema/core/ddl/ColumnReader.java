@@ -14,6 +14,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.regex.Pattern;
 
 /**
  * Reads the definition of a column:
@@ -27,6 +28,11 @@ import java.util.Set;
 final class ColumnReader {
 
     static final String DEFAULT_NAME = "the names of defaults are not kept, here and in what follows";
+
+    /** What gives a whole number, whatever it is made of. */
+    private static final Pattern NUMBERED =
+            Pattern.compile("(?:extract\\(year from|char_length\\()[^()]*\\)", Pattern.CASE_INSENSITIVE);
+
     static final String CONFLICT = "what becomes of a row that conflicts is not kept";
 
     private final Context context;
@@ -311,6 +317,9 @@ final class ColumnReader {
 
     /** What is computed without a type is taken to hold what it is computed from: a text where one is among it. */
     private DataType ofSources(Expression<String> value) {
+        if (NUMBERED.matcher(value.toString()).matches()) {
+            return new DataType.Whole(0);
+        }
         List<DataType> types = value.columns()
                 .flatMap(source ->
                         table.columns.stream().filter(each -> each.name().equals(source)))

@@ -76,6 +76,9 @@ final class ExpressionReader {
     /** Whether the database prints some expressions otherwise than they were written. */
     private final boolean foldsWhatItPrints;
 
+    /** Whether two texts are joined by a plus. */
+    private final boolean plusJoins;
+
     /** Whether LIKE does not look at letter case, whatever the columns are; GLOB does then. */
     private final boolean noLetterCase;
 
@@ -87,7 +90,9 @@ final class ExpressionReader {
     ExpressionReader(Dialect dialect) {
         this.dialect = dialect;
         this.doublePipeIsOr = dialect.name().equals("mysql") || dialect.name().equals("mariadb");
-        this.calls = new Calls(doublePipeIsOr);
+        this.plusJoins = dialect.name().equals("sqlserver");
+        this.calls = new Calls(
+                doublePipeIsOr, doublePipeIsOr || plusJoins || dialect.name().equals("h2"));
         this.noLetterCase = dialect.name().equals("sqlite");
         this.foldsWhatItPrints = doublePipeIsOr || dialect.name().equals("h2");
         standard.put("character_length", "char_length");
@@ -125,6 +130,7 @@ final class ExpressionReader {
         }
         boolean or = doublePipeIsOr && items.stream().anyMatch(item -> item.is("||"));
         items = calls.standard(foldsWhatItPrints ? PrintedForm.of(items, !doublePipeIsOr) : items);
+        items = plusJoins ? JoinedTexts.of(items, isText) : items;
         items = Simplification.of(items, dialect.name().equals("postgresql"), isText);
         boolean isStandard = !or && isStandard(items, isBytes);
         if (isStandard && noLetterCase) {
@@ -147,7 +153,7 @@ final class ExpressionReader {
                         case NUMBER -> item.text().indexOf('x') < 0;
                         case SYMBOL -> OPERATORS.contains(item.text());
                         case WORD ->
-                            WORDS.contains(item.text())
+                            WORDS.contains(item.text()) && !(call && UNITS.contains(item.text()))
                                     || call && isKnown(items, i, isBytes)
                                     || noLetterCase && PrintedForm.isPlainGlob(items, i);
                         case NAME -> false;

@@ -46,6 +46,7 @@ abstract class MySqlFamily extends Dialect {
             .calling(StandardFunction.NEW_UUID, "uuid()")
             .calling(StandardFunction.SUBSTRING, "substring({0}, {1}, {2})")
             .calling(StandardFunction.SUBSTRING_TO_END, "substring({0}, {1})")
+            .calling(StandardFunction.YEAR, "year({0})")
             .calling(StandardFunction.CONCATENATION, "concat({0}, {1})")
             .without(
                     Ability.DOMAINS,

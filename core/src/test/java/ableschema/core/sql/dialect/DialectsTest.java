@@ -123,7 +123,7 @@ class DialectsTest {
             {a} || '-' || {b} <> 'x'           ¦ concat(concat(a, '-'), b) <> 'x' ¦ a || '-' || b <> 'x' ¦ a + N'-' + b <> N'x' ¦ a || '-' || b <> 'x'
             substring({a} from 2 for 3) = 'x'  ¦ substring(a, 2, 3) = 'x' ¦ substr(a, 2, 3) = 'x' ¦ substring(a, 2, 3) = N'x' ¦ substr(a, 2, 3) = 'x'
             substring({a}, 2) = 'x'            ¦ substring(a, 2) = 'x' ¦ substr(a, 2) = 'x' ¦ substring(a, 2, len(a + N'.')) = N'x' ¦ substr(a, 2) = 'x'
-            extract(year from {day}) > 2000    ¦ extract(year from day) > 2000 ¦ cast(strftime('%Y', day) as integer) > 2000 ¦ year(day) > 2000 ¦ extract(year from day) > 2000
+            extract(year from {day}) > 2000    ¦ year(day) > 2000 ¦ cast(strftime('%Y', day) as integer) > 2000 ¦ year(day) > 2000 ¦ extract(year from day) > 2000
             extract(month from {day}) > 6      ¦ extract(month from day) > 6 ¦ extract(month from day) > 6 ¦ extract(month from day) > 6 ¦ extract(month from day) > 6
             {open} = true                      ¦ open = TRUE ¦ open = TRUE ¦ [open] = 1 ¦ open = 1
             {day} > '2027-4-1'                 ¦ day > '2027-4-1' ¦ day > '2027-4-1' ¦ day > N'2027-4-1' ¦ day > '2027-4-1'
