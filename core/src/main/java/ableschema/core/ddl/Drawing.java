@@ -107,6 +107,7 @@ final class Drawing {
                     : typed;
         }
         String called = sequence.isEmpty() ? own(table, column.name()) : sequence;
+        context.draft.undrawn.putIfAbsent(Sequence.key(called), made(called)); // of which nothing else speaks
         String call = "nextval('" + called.replace("'", "''") + "')";
         return without(typed.unnumbered())
                 .withFilling(Filling.byDefault(Expression.<String>text(call).in(context.dialect.name())));

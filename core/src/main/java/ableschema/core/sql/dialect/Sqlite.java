@@ -132,7 +132,8 @@ final class Sqlite extends Dialect {
         if (whole && table.isKey(column) && column.identity().isEmpty()) {
             return "int";
         }
-        return types == Holding.STRICT ? strictType(base) : super.columnType(table, column, base);
+        boolean strict = types == Holding.STRICT || has(table.options(), "strict");
+        return strict ? strictType(base) : super.columnType(table, column, base);
     }
 
     private static String strictType(DataType base) {
