@@ -20,7 +20,7 @@ import org.junit.jupiter.params.provider.EnumSource;
 /** Columns that were read of a script and get another type have it in the script that is written, with all that refers to them. */
 class RetypedAgainstEngineTest {
 
-    private static final int SCRIPTS = 8;
+    private static final int SCRIPTS = 3;
     private static final int STATEMENTS = 25;
     private static final List<String> TYPES =
             List.of("whole", "decimal 8,2", "text 40", "date", "moment", "yes/no", "text");

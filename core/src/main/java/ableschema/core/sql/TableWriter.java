@@ -43,10 +43,10 @@ final class TableWriter {
     TableWriter(Dialect dialect, Schema schema, Table table, TableNames names, Predicate<ForeignKey> deferred) {
         this.dialect = dialect;
         this.schema = schema;
-        this.table = table;
+        this.table = IncludedColumns.of(table, dialect);
         this.names = names;
-        this.shortfalls = new TableShortfalls(dialect, schema, table);
-        this.references = new ReferenceClauses(dialect, table, names, deferred);
+        this.shortfalls = new TableShortfalls(dialect, schema, this.table);
+        this.references = new ReferenceClauses(dialect, this.table, names, deferred);
     }
 
     Table table() {

@@ -187,4 +187,28 @@ class KeptAsFoundTest {
         assertThat(Reverse.of(read.schema(), "found", "mysql").differences()).isEmpty();
         assertThat(again(read, dialect)).contains(expected.split("\\|"));
     }
+
+    @Test
+    void a_column_that_is_taken_along_and_called_otherwise_is_left_out_of_the_index() {
+        Document document = Reverse.of(
+                        read(
+                                "postgresql",
+                                "create table t (a int, note text, b int, primary key (a) include (note, b)); create index i on t (b) include (note)"),
+                        "found")
+                .document();
+        Entity entity = document.design().entities().get(0);
+        Design changed = document.design()
+                .withBody(
+                        entity.id(),
+                        entity.body().attributes().stream()
+                                .filter(each -> each.name().equals("note"))
+                                .map(note -> entity.body().replacing(note.withName("remark")))
+                                .findFirst()
+                                .orElseThrow());
+
+        assertThat(DesignScript.definitions(document.with(changed).mapping(), document.dialect())
+                        .text())
+                .contains("PRIMARY KEY (a) INCLUDE (b)", "CREATE INDEX i ON t (b);")
+                .contains("remark text");
+    }
 }
