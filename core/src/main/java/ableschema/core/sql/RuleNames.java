@@ -18,6 +18,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
+import java.util.TreeSet;
 import java.util.stream.Stream;
 
 /**
@@ -44,6 +45,18 @@ final class RuleNames {
         for (Table table : schema.tables()) {
             parts(table).filter(part -> !take(table, part, part.name())).forEach(part -> call(table, part, wanted));
         }
+    }
+
+    /** Whether something of a table is called as a table or as something else, in whatever letter case. */
+    static boolean mayStandAgain(Table table, Schema schema) {
+        var own = new TreeSet<>(String.CASE_INSENSITIVE_ORDER);
+        boolean twice = !parts(table).map(Part::name).allMatch(own::add);
+        parts(table).map(Part::name).forEach(own::add);
+        return twice
+                || schema.tables().stream()
+                        .anyMatch(other -> own.contains(other.name())
+                                || !other.qualified().equals(table.qualified())
+                                        && parts(other).map(Part::name).anyMatch(own::contains));
     }
 
     /** What a part is called in the script. */

@@ -99,11 +99,15 @@ public final class ScriptWriter {
 
     /** The statements of one table, also where something in it is undecided; all its foreign keys stand inside. */
     public static List<Statement> of(Table wanted, Schema schema, Dialect dialect) {
-        Table table = CascadePaths.of(WrittenOut.of(schema, dialect), dialect)
-                .schema()
-                .table(wanted.qualified())
-                .orElse(wanted);
-        var names = new TableNames(dialect, schema);
+        Table table = WrittenOut.of(
+                CascadePaths.of(schema, dialect)
+                        .schema()
+                        .table(wanted.qualified())
+                        .orElse(wanted),
+                dialect);
+        // asked for with each thing that is chosen, and seldom about names that stand again
+        List<Table> beside = RuleNames.mayStandAgain(wanted, schema) ? schema.tables() : List.of();
+        var names = new TableNames(dialect, new Schema(schema.domains(), beside));
         var writer = new TableWriter(dialect, schema, table, names, key -> false);
         var statements = new ArrayList<Statement>();
         writer.remark().ifPresent(statements::add);

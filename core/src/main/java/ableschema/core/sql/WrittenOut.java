@@ -24,15 +24,19 @@ final class WrittenOut {
                 ? schema
                 : new Schema(
                         schema.domains(),
-                        schema.tables().stream().map(WrittenOut::of).toList(),
+                        schema.tables().stream()
+                                .map(table -> of(table, dialect))
+                                .toList(),
                         schema.carried());
     }
 
-    private static Table of(Table table) {
-        boolean several = table.columns().stream()
-                        .filter(column -> column.filling().isComputed())
-                        .count()
-                > 1;
+    /** The same of one table. */
+    static Table of(Table table, Dialect dialect) {
+        boolean several = !dialect.can(Ability.COMPUTED_FROM_COMPUTED)
+                && table.columns().stream()
+                                .filter(column -> column.filling().isComputed())
+                                .count()
+                        > 1;
         return several
                 ? table.withColumns(table.columns().stream()
                         .map(column -> of(column, table))
