@@ -44,6 +44,16 @@ final class ClauseCheck {
             "is (?:coded|labell?ed|marked|named|titled|tagged|signed|stamped) (?:with|by) (?:codes?|labels?|names?|numbers?|titles?|tags?)",
             CASE);
 
+    /** "Fines are optional for a stay" says how many a stay has. */
+    private static final Pattern NEED = Pattern.compile(
+            "(?:is|are) (?:optional|mandatory|required|necessary|obligatory|compulsory|possible|allowed|needed) (?:for|in|on|at|with|to)",
+            CASE);
+
+    /** "A payment is for one stay or one season ticket". */
+    private static final Pattern EITHER = Pattern.compile(
+            "(?:either )?(?:(?:exactly )?one |an? )?(\\p{L}+(?: \\p{L}+)?) or (?:\\p{L}+ )?(?:exactly )?(?:one|an?) (\\p{L}+(?: \\p{L}+)?)",
+            CASE);
+
     /** "The theory test is passed before the practical test". */
     private static final Pattern IN_TURN =
             Pattern.compile("(?:is|be) \\p{L}+(?:ed|en|wn|ne|ld|nt|pt|ght|de) (?:before|after)", CASE);
@@ -130,6 +140,14 @@ final class ClauseCheck {
     /** A word that is nearly one of the grammar, or a comparison, is no verb; a noun that is nearly an entity is no new one. */
     Optional<Phrasing> slip(SaidClause clause) {
         Matcher stray = STRAY.matcher(" " + Quoted.masked(clause.object()) + " ");
+        Matcher either = EITHER.matcher(Quoted.masked(clause.object()));
+        if (either.matches()) {
+            String one = "Each " + clause.subject() + " " + clause.verb() + " at most one ";
+            return Optional.of(new Phrasing.Refused(
+                    "one thing or the other is two relationships: " + one + either.group(1) + ". " + one
+                            + either.group(2) + ". That it is one of them is kept as text: About … : …",
+                    clause.object()));
+        }
         if (stray.find()) {
             return Optional.of(new Phrasing.Refused(
                     "only one entity stands behind the verb; say the rest in a sentence of its own", clause.object()));
@@ -147,6 +165,19 @@ final class ClauseCheck {
             return Optional.of(new Phrasing.Refused(
                     "is it an attribute? Say: Each " + clause.subject() + " has " + said.one(clause.object()),
                     clause.object()));
+        }
+        String signs = clause.object().replaceFirst("(?i) longs?$", "");
+        if (SaidItem.signs("1 " + signs).isPresent()) {
+            return Optional.of(new Phrasing.Refused(
+                    "whose " + clause.subject() + " is so long? Say: the " + clause.subject()
+                            + " of a … has at most 30 " + signs,
+                    signs));
+        }
+        if (NEED.matcher(clause.verb()).matches()) {
+            return Optional.of(new Phrasing.Refused(
+                    "how many may one " + said.one(clause.object()) + " have? Say: Each " + said.one(clause.object())
+                            + " has any number of " + said.many(clause.subject()) + ", or at least one",
+                    clause.verb()));
         }
         if (isMeasure(clause)) {
             return Optional.of(new Phrasing.Refused(

@@ -46,7 +46,7 @@ final class JoinedSentences {
     /** Between two sentences, each with its subject. */
     private static final Pattern JOINED = Pattern.compile(
             ",? (?:and|but|while|whereas|though|although) (?=(?:an?|each|every|the|all|for (?:each|every)) |(?:\\p{L}+ )?\\p{L}+s (?:(?:are|must be|have to be) (?:never|unique|always)|can|may|must|have|do|belong|contain) )"
-                    + "|, (?=(?:an?|each|every) \\p{L}[\\p{L} -]* (?:is|has|can|may|must) )",
+                    + "|, (?=(?:an?|each|every) \\p{L}[\\p{L} -]* (?:is|has|can|may|must) |(?:\\p{L}+ )?\\p{L}+s have )",
             Pattern.CASE_INSENSITIVE);
 
     private static final Pattern APART = Pattern.compile(
@@ -74,7 +74,7 @@ final class JoinedSentences {
 
     /** "Is sent by one sender and received by one recipient". */
     private static final Pattern SUFFERED = Pattern.compile(
-            ",? (?:and|but) (?:then )?(?=\\p{L}+(?:ed|en|wn|ught|old|aid|ade|ent|ept|eld) (?:by|in|on|at|to|from|for|with|into|under|against) (?:"
+            "(?:,? (?:and|but)|,) (?:then )?(?=\\p{L}+(?:ed|en|wn|ught|old|aid|ade|ent|ept|eld) (?:by|in|on|at|to|from|for|with|into|under|against) (?:"
                     + COUNTED + ") )",
             Pattern.CASE_INSENSITIVE);
 

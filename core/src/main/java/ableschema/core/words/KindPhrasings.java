@@ -24,7 +24,9 @@ final class KindPhrasings {
             "integer", "whole",
             "text", "text",
             "string", "text",
-            "boolean", "yes/no");
+            "boolean", "yes/no",
+            "running number", "counted",
+            "consecutive number", "counted");
 
     /** What an attribute may be, and no entity is. */
     private static final Pattern VALUE = Pattern.compile(
@@ -67,6 +69,9 @@ final class KindPhrasings {
             return type;
         }
         boolean known = said.isEntity(general);
+        if (!known && "counted".equals(TYPES.get(general.toLowerCase(Locale.ROOT)))) {
+            return attributes.whose(noun);
+        }
         boolean sort = EntityKind.USUAL.contains(new EntityKind(general.toLowerCase(Locale.ROOT)));
         Matcher of = OF_ANOTHER.matcher(noun);
         if (of.matches()) {

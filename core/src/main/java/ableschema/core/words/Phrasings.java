@@ -22,7 +22,7 @@ public final class Phrasings {
 
     /** What has the form of a sentence of the grammar, and is none. */
     private static final Pattern FREELY = Pattern.compile(
-            "(?is).* (?:is|are) (?:identified by .* together with .*|also an? .*|an? .* (?:too|also|as well)\\.?)"
+            "(?is).* (?:is|are) (?:identified by .* together with .*|(?:an? )?(?:running|sequential|consecutive|automatic) numbers?\\b.*|also an? .*|an? .* (?:too|also|as well)\\.?)"
                     + "|the [^:]* of (?:the|an?|each|every) [^:]* is an? .*|there is an? .*|there are (?:(?!about [0-9])|[^,]* and (?:about )?[0-9][0-9,.]* (?!more|new)).*");
 
     /** Words that a sentence of the grammar does not have outside of quotes. */

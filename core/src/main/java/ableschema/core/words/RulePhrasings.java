@@ -34,7 +34,8 @@ final class RulePhrasings extends SentenceForms {
 
     /** "Low, normal or high and normal by default". */
     private static final Pattern PRESET = Pattern.compile(
-            "(.+?)(?:,? (?:and|with)|[;,]) (\\p{L}+) (?:by|as(?: the)?) default\\.?", Pattern.CASE_INSENSITIVE);
+            "(.+?)(?:,? (?:and|with)|[;,]) (?:(\\p{L}+) (?:by|as(?: the)?) default|(?:the |its )?default (?:is |being |value )?(\\p{L}+))\\.?",
+            Pattern.CASE_INSENSITIVE);
 
     private static final Pattern OF_ANOTHER =
             Pattern.compile(".+ of (?:its|their|the|an?) .+", Pattern.CASE_INSENSITIVE);
@@ -131,6 +132,14 @@ final class RulePhrasings extends SentenceForms {
                 "(.+?) " + BE + " (?:always )?(?:between|from) " + NUMBER + UNIT + " (?:and|to) " + NUMBER + UNIT,
                 m -> bounded(m, "between " + number(m.group(2)) + " and " + number(m.group(3))));
         form(
+                "(.+?) (?:is|are) (?:given |measured |kept |stored )?in (\\p{L}+),? (?:and )?(?:is |are |lies? )?(?:always )?(?:between|from) "
+                        + NUMBER + " (?:and|to) " + NUMBER,
+                m -> attributes.fact(
+                        m.group(1), "between " + number(m.group(3)) + " and " + number(m.group(4)), m.group(2)));
+        form(
+                "(.+?) (?:is|are) (?:an? )?(?:running|sequential|consecutive|automatic) numbers?(?:,? (?:(?:which|that) )?(?:start|count|begin|runn?)(?:s|ing|ning) (?:up )?(?:at|from|with) (\\d+))?",
+                m -> counted(m.group(1), m.matcher().group(2)));
+        form(
                 "(.+?s) (?:go|run) from " + NUMBER + UNIT + " (?:up )?to " + NUMBER + UNIT,
                 m -> bounded(m, "between " + number(m.group(2)) + " and " + number(m.group(3))));
         form(
@@ -192,6 +201,15 @@ final class RulePhrasings extends SentenceForms {
         form(
                 "(.+?) (?:must be|is|are|has to be|have to be) (?:mandatory|required|compulsory|obligatory|needed|always (?:given|known|present))(?: for (?:an? |each |every |all )?(\\p{L}[\\p{L} ]*))?",
                 m -> m.matcher().group(2) == null ? attributes.needed(m.group(1)) : neededFor(m.group(2), m.group(1)));
+    }
+
+    /** "The ticket number is a running number starting at 10000." */
+    private Optional<Phrasing> counted(String phrase, String from) {
+        return attributes
+                .meant(phrase)
+                .flatMap(meant -> readAs("Each " + meant.owner() + " has " + meant.attribute() + ": counted"
+                        + (from == null ? "" : " " + from) + "."))
+                .or(() -> attributes.whose(phrase));
     }
 
     private static final Pattern LAST_UNIT =
@@ -296,11 +314,12 @@ final class RulePhrasings extends SentenceForms {
     private Optional<Phrasing> list(String phrase, String list) {
         Matcher preset = PRESET.matcher(list);
         if (preset.matches()) {
+            String value = preset.group(2) == null ? preset.group(3) : preset.group(2);
             return list(phrase, preset.group(1))
                     .filter(ReadAs.class::isInstance)
                     .map(read -> new ReadAs(((ReadAs) read)
                             .sentences().stream()
-                                    .map(each -> each.replaceFirst("\\)\\.$", "; default " + preset.group(2) + ")."))
+                                    .map(each -> each.replaceFirst("\\)\\.$", "; default " + value + ")."))
                                     .toList()));
         }
         List<String> values = SaidNouns.members(list.replaceAll("(?i),? or ", ", "));

@@ -20,7 +20,7 @@ final class SaidItem {
             new String[] {"string ?\\((\\d+)\\)", "text $1"},
             new String[] {"(?:numeric|decimal|number) ?\\((\\d+) ?, ?(\\d+)\\)", "decimal $1,$2"},
             new String[] {"(?:numeric|decimal|number) ?\\((\\d+)\\)", "decimal $1,0"},
-            new String[] {"(?:string|varchar|clob)\\b", "text"},
+            new String[] {"(?:string|varchar|clob|(?:long|short|free|plain) text)\\b", "text"},
             new String[] {"(?:big|small|tiny)?int(?:eger)?\\b", "whole"},
             new String[] {"bool(?:ean)?\\b", "yes/no"},
             new String[] {"(?:timestamp|datetime|date ?(?:and|/|-) ?time)\\b", "moment"},
@@ -68,6 +68,16 @@ final class SaidItem {
     /** "A barcode which must be unique". */
     private static final Pattern TOLD_OF = Pattern.compile(
             "(.+?),? (?:which|that) (?:must be|is|are|has to be|should be|may be|can be) (unique|secret|personal|private|confidential|optional|empty|unknown|missing|positive|(?:at least|at most|greater than|less than|more than) -?\\d+(?:\\.\\d+)?(?: [\\p{L}%]+)?)",
+            CASE);
+
+    /** "A number counting up from 100", "a number (starting at 100)". */
+    private static final Pattern COUNTING = Pattern.compile(
+            "(\\p{L}[\\p{L} ]*?),? \\(?(?:(?:which|that) )?(?:start(?:ing|s)|count(?:ing|s|ed)|begin(?:ning|s)|running) (?:up )?(?:at|from|with) (\\d+)\\)?",
+            CASE);
+
+    /** "A short name that no two workers share". */
+    private static final Pattern SHARED_BY_NONE = Pattern.compile(
+            "(.+?),? (?:which|that) (?:no (?:two|other) \\p{L}+(?: \\p{L}+)? (?:shares?|has|have)|nobody else has|no one else has)",
             CASE);
 
     /** "A name (required)", as all are that are not said to be optional. */
@@ -235,6 +245,14 @@ final class SaidItem {
             optional = true;
             name = told.group(1);
         }
+        Matcher counting = COUNTING.matcher(name);
+        if (counting.matches()) {
+            return counting.group(1) + ": counted " + counting.group(2);
+        }
+        Matcher shared = SHARED_BY_NONE.matcher(name);
+        if (shared.matches()) {
+            return unique(shared.group(1));
+        }
         Matcher flag = SIZED_FLAG.matcher(name);
         if (flag.matches()) {
             return flagged(item(flag.group(1)), flag.group(flag.groupCount()).toLowerCase(Locale.ROOT));
@@ -335,13 +353,13 @@ final class SaidItem {
 
     /** "Founded (year)". */
     private static final Pattern TYPE_IN_BRACKETS = Pattern.compile(
-            "(\\p{L}[^()]*?) ?\\((text|date|time|year|moment|timestamp|datetime|whole(?: number)?|integer|int|boolean|bool|string|uuid|json)\\)",
+            "(\\p{L}[^()]*?) ?\\(((?:(?:long|short|free|plain) )?text|date|time|year|moment|timestamp|datetime|whole(?: number)?|integer|int|boolean|bool|string|uuid|json)\\)",
             CASE);
 
     private static String typed(String said) {
         Matcher typed = TYPE_IN_BRACKETS.matcher(said);
         if (typed.matches()) {
-            return typed(typed.group(1) + ": " + typed.group(2).replaceFirst(" number$", ""));
+            return typed(typed.group(1) + ": " + typed.group(2).replaceFirst("(?i) number$|^\\p{L}+ (?=text$)", ""));
         }
         String item = withColon(YES_OR_NO.matcher(said).replaceFirst(": yes/no"));
         Matcher type = Pattern.compile("^([^:\"]+?\\]?) ?: ?(.+)$").matcher(item);

@@ -37,7 +37,7 @@ final class SwallowedWords {
                     + " identify identifies identified determine determines determined tell tells told distinguish distinguished differ differs depend depends key primary"
                     + " kind kinds type types sort sorts form forms categories class classes value values percentage character characters letter letters digit digits sign signs"
                     + " long run runs go goes get gets got receive receives give gives given take takes taken lie lies come comes last lasts weigh weighs cost costs exceed exceeds"
-                    + " start starts begin begins end ends share shares allow allowed become carry carries bear bears show shows belong belongs call called"
+                    + " starting counting running consecutive sequential automatic short free plain start starts begin begins end ends share shares allow allowed become carry carries bear bears show shows belong belongs call called"
                     + " room space place places capacity arranged organised organized hierarchy tree order level time times moment day date year money whole decimal number integer int bigint smallint string"
                     + " varchar varchar2 nvarchar char numeric bool boolean timestamp datetime text reused repeated consecutively numbered collapsed deleted delete deleting removed remove"
                     + " removing drop dropped gone erased stay stays remain remains fall falls rise rises left leave cancelled added each used code codes calculated computed derived worked minus plus times divided multiplied whatever regardless ignoring case cases found looked filtered searched sorted ordered measured entered agreed fixed counted specified defined documented logged occur occurs join joins expect expects higher lower larger smaller later earlier greater heavier older younger");
@@ -57,7 +57,7 @@ final class SwallowedWords {
 
     /** "An address (street, number and town)" is a street, a number and a town. */
     private static final Pattern OF_PARTS = Pattern.compile(
-            "\\b(?:(?:full|contact|postal) )?(?:" + PlainWording.WHOLES + ")" + PlainWording.OF_PARTS
+            "\\b(?:(?:full|contact|postal) )?(?:" + PlainerForms.WHOLES + ")" + PlainerForms.OF_PARTS
                     + "|\\b(?:namely|consists?|consisting|composed|made up)\\b",
             Pattern.CASE_INSENSITIVE);
 

@@ -181,7 +181,7 @@ class PhrasingsTest {
                     """
             A pallet holds at most 900 kg.        | Each pallet has size in kg
             A shift lasts four hours.             | Each shift has size in hours
-            A seal code is 8 characters.          | Each seal code has size in characters
+            A seal code is 8 characters.          | whose seal code is so long?
             A fee must be a positive number.      | whose fee?
             A bill must be paid within 30 days.   | a measure is no entity
             A vet handles at most 12 visits a day. | how often it happens
