@@ -51,7 +51,8 @@ final class ClauseCheck {
 
     /** "A payment is for one stay or one season ticket". */
     private static final Pattern EITHER = Pattern.compile(
-            "(?:either )?(?:(?:exactly )?one |an? )?(\\p{L}+(?: \\p{L}+)?) or (?:\\p{L}+ )?(?:exactly )?(?:one|an?) (\\p{L}+(?: \\p{L}+)?)",
+            "(\\p{L}+(?: (?!(?:either|or)\\b)\\p{L}+){0,2}?)(?: either)?( PLACE)?(?: (?:exactly )?(?:one|an?))? (\\p{L}+(?: \\p{L}+)?) or (?:PLACE )?(?:(?:exactly )?(?:one|an?) )?(\\p{L}+(?: \\p{L}+)?)"
+                    .replace("PLACE", "(?:by|for|to|of|in|on|at|from|with|about)"),
             CASE);
 
     /** "The theory test is passed before the practical test". */
@@ -88,6 +89,10 @@ final class ClauseCheck {
     private static final Pattern VALUE = Pattern.compile(
             "(?:(?:positive|negative|whole|decimal|real|round) )?(?:numbers?|text|string|integers?|decimals?|boolean|names?|quantit(?:y|ies)|grades?|remarks?|status(?:es)?|descriptions?"
                     + "|(?:\\p{L}+ )?(?:amounts?|sums?|scores?|heights?|widths?|weights?|ages?|prices?|money|dates?|times?|percentages?|durations?))",
+            CASE);
+
+    private static final Pattern SOME_TIME = Pattern.compile(
+            "(?:first|last|next|same|whole|current|following|previous) (?:hour|day|week|month|quarter|year|season|night)s?",
             CASE);
 
     private static final Pattern LASTING = Pattern.compile(
@@ -140,12 +145,13 @@ final class ClauseCheck {
     /** A word that is nearly one of the grammar, or a comparison, is no verb; a noun that is nearly an entity is no new one. */
     Optional<Phrasing> slip(SaidClause clause) {
         Matcher stray = STRAY.matcher(" " + Quoted.masked(clause.object()) + " ");
-        Matcher either = EITHER.matcher(Quoted.masked(clause.object()));
+        Matcher either = EITHER.matcher(Quoted.masked(clause.verb() + " " + clause.object()));
         if (either.matches()) {
-            String one = "Each " + clause.subject() + " " + clause.verb() + " at most one ";
+            String one = "Each " + clause.subject() + " " + either.group(1)
+                    + (either.group(2) == null ? "" : either.group(2)) + " at most one ";
             return Optional.of(new Phrasing.Refused(
-                    "one thing or the other is two relationships: " + one + either.group(1) + ". " + one
-                            + either.group(2) + ". That it is one of them is kept as text: About … : …",
+                    "one thing or the other is two relationships: " + one + either.group(3) + ". " + one
+                            + either.group(4) + ". That it is one of them is kept as text: About … : …",
                     clause.object()));
         }
         if (stray.find()) {
@@ -172,6 +178,11 @@ final class ClauseCheck {
                     "whose " + clause.subject() + " is so long? Say: the " + clause.subject()
                             + " of a … has at most 30 " + signs,
                     signs));
+        }
+        if (SOME_TIME.matcher(clause.object()).matches()) {
+            return Optional.of(new Phrasing.Refused(
+                    "what holds at some time only is kept as text: About " + clause.subject() + ": …",
+                    clause.object()));
         }
         if (NEED.matcher(clause.verb()).matches()) {
             return Optional.of(new Phrasing.Refused(

@@ -334,6 +334,7 @@ public final class Phrasings {
                 .or(() -> measures.of(sentence))
                 .or(() -> deletions.of(sentence))
                 .or(() -> rules.of(sentence))
+                .or(() -> rules.ofItsValues(sentence))
                 .or(() -> keys.of(sentence))
                 .or(() -> facts.of(sentence))
                 .or(() -> attributes.of(sentence))

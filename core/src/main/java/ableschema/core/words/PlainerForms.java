@@ -34,6 +34,12 @@ final class PlainerForms {
                     + "|,? (?:(?:which|that) consists? of|(?:which is |which are )?(?:consisting|made up|composed) of) )";
 
     static final List<Plainer> ALL = List.of(
+            plainer("are|is", ", so (is|are) (?=\\p{L}+(?: \\p{L}+)?\\.?$)", " and so $1 "),
+            plainer("our|my", "^(?:our|my) (\\p{L}+s) (?=(?!of\\b)\\p{L}+[^\\Ws] )", "All $1 "),
+            plainer(
+                    "least",
+                    "^(at least (?:\\d+|\\p{L}+)) (\\p{L}+(?: (?!(?:is|are|can|may|must)\\b)\\p{L}+)??) ((?:is |are )?\\p{L}+(?: (?:in|on|at|for|to|by|with))?) (?:each|every) (\\p{L}+(?: \\p{L}+)?)(?=\\.?$)",
+                    "A $2 $3 any number of $4, and each $4 has $1 $2"),
             plainer(
                     "default",
                     "; (?:and )?(?:the |its )?default (?:is |being )?(\\p{L}+)(?=\\.?$)",

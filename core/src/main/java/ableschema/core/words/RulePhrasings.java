@@ -17,7 +17,8 @@ final class RulePhrasings extends SentenceForms {
 
     private static final String VALUE =
             "(" + Quoted.MASK + "+|'[^']*'|-?[\\p{L}\\d.](?:[\\p{L}\\d._-]*[\\p{L}\\d_-])?)";
-    private static final String NUMBER = "(-?\\d+(?:[.,]\\d+)*(?: (?:thousand|million|billion))?|" + Counts.WORDS + ")";
+    private static final String NUMBER =
+            "([+-]?\\d+(?:[.,]\\d+)*(?: (?:thousand|million|billion))?|" + Counts.WORDS + ")";
     private static final Map<String, Integer> POWERS = Map.of("thousand", 3, "million", 6, "billion", 9);
     private static final Map<String, String> ORDERS =
             Map.of("exceed", "greater than", "precede", "before", "follow", "after");
@@ -249,7 +250,7 @@ final class RulePhrasings extends SentenceForms {
         if (Character.isLetter(text.charAt(0))) {
             return Integer.toString(Counts.number(text));
         }
-        String[] parts = text.toLowerCase(Locale.ROOT).split(" ");
+        String[] parts = text.replaceFirst("^\\+", "").toLowerCase(Locale.ROOT).split(" ");
         boolean thousands = parts[0].matches("-?[1-9]\\d{0,2}(?:,\\d{3})+");
         String number = parts[0].replace(",", thousands ? "" : ".");
         return parts.length == 1
@@ -310,6 +311,28 @@ final class RulePhrasings extends SentenceForms {
                 "(?:the )?(?:possible|allowed|permitted|valid) (?:values? (?:of|for) )?(.+?) are:? (.+)",
                 m -> list(m.group(1), m.group(2)));
     }
+
+    /** "Severity: minor, major" lists the values of what is known; what is only called as if it had some is asked about. */
+    Optional<Phrasing> ofItsValues(String sentence) {
+        Matcher values = VALUES.matcher(SaidNouns.withoutStops(sentence));
+        if (!values.matches() || said.isEntity(values.group(1))) {
+            return Optional.empty();
+        }
+        String name = values.group(1);
+        String list = values.group(2);
+        return attributes
+                .ofTheOnlyOne(name)
+                .flatMap(meant -> list("the " + meant.attribute() + " of the " + meant.owner(), list))
+                .or(() -> SORTED.matcher(name).matches() ? attributes.whose(name) : Optional.empty());
+    }
+
+    private static final Pattern VALUES =
+            Pattern.compile("(?:the )?(\\p{L}+(?: \\p{L}+)?): ([^,:()]+, [^:()]+)", Pattern.CASE_INSENSITIVE);
+
+    /** What things are sorted by, and what is no thing itself. */
+    private static final Pattern SORTED = Pattern.compile(
+            "(?:\\p{L}+ )?(?:level|status|state|priority|severity|colour|color|size|gender|condition|urgency|difficulty)",
+            Pattern.CASE_INSENSITIVE);
 
     private Optional<Phrasing> list(String phrase, String list) {
         Matcher preset = PRESET.matcher(list);

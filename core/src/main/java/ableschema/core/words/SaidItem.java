@@ -139,7 +139,7 @@ final class SaidItem {
     private static final Pattern MAYBE = Pattern.compile("(?:optional(?:ly)?|possibly|maybe|perhaps) ", CASE);
 
     private static final Pattern OPTIONAL_BEHIND = Pattern.compile(
-            "(.+?) ?\\((?:optional|if (?:known|any|given|there is one)|(?:may|can|might) be (?:empty|missing|unknown|left out|left empty)|not always (?:known|given)|nullable)\\)",
+            "(.+?) ?\\((?:optional|if (?:known|any|given|there is one)|(?:may|can|might) be (?:empty|missing|unknown|left out|left empty)|(?:empty|open|unknown|blank|not set|not known) (?:until|before|while|if|when|unless|as long as) [^()]*|not always (?:known|given)|nullable)\\)",
             CASE);
 
     /** "Email (unique, optional)". */

@@ -121,12 +121,16 @@ final class SaidVerbs {
         return (space < 0 ? text : text.substring(0, space)).toLowerCase(Locale.ROOT);
     }
 
+    /** What does not go with one: "turbine models are made by" speaks of models. */
+    private static final Set<String> OF_MANY = Set.of("are", "were", "have");
+
     /** "Game masters supervise games" speaks of several, where games are known. */
     private int ofMany(String text, int known) {
         int end = text.indexOf(' ', known + 1);
         boolean longer = end > 0
                 && !AUXILIARIES.contains(text.substring(known + 1, end).toLowerCase(Locale.ROOT))
-                && !AUXILIARIES.contains(firstWord(text.substring(end + 1)))
+                && (OF_MANY.contains(firstWord(text.substring(end + 1)))
+                        || !AUXILIARIES.contains(firstWord(text.substring(end + 1))))
                 && !said.isPlural(text.substring(0, known))
                 && said.isPlural(text.substring(0, end))
                 && VERBAL.matcher(text.substring(end + 1)).lookingAt()
