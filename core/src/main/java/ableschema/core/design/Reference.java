@@ -36,6 +36,15 @@ public record Reference(
         return new Reference(onDelete, onUpdate, targetKey, columns, pins);
     }
 
+    /** Returns this reference without an action that would empty its columns. */
+    public Reference emptyingNone() {
+        return withActions(emptyingNone(onDelete), emptyingNone(onUpdate));
+    }
+
+    private static ReferenceAction emptyingNone(ReferenceAction action) {
+        return action == ReferenceAction.SET_NULL ? ReferenceAction.NO_ACTION : action;
+    }
+
     public Reference withTargetKey(Optional<Id> unique) {
         return new Reference(onDelete, onUpdate, unique, columns, pins);
     }

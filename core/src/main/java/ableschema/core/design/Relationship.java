@@ -98,12 +98,15 @@ public record Relationship(Id id, End first, End second, String noun, SubtypeLay
 
     /** Returns this relationship with another end; where it then refers the other way, what it does on delete goes along. */
     public Relationship with(Side side, End end) {
-        var changed = new Relationship(
-                id, side == Side.FIRST ? end : first, side == Side.SECOND ? end : second, noun, subtype, body, pins);
-        return changed.actingAs(this);
+        return with(side == Side.FIRST ? end : first, side == Side.SECOND ? end : second);
     }
 
-    /** Ends that come to be referred to take over what the reference did that was there before. */
+    /** Returns this relationship with other ends; where it then refers the other way, what it does on delete goes along. */
+    public Relationship with(End first, End second) {
+        return new Relationship(id, first, second, noun, subtype, body, pins).actingAs(this);
+    }
+
+    /** Ends that come to be referred to take over what the reference did that was there before, but empty none that must be there. */
     private Relationship actingAs(Relationship before) {
         Relationship acting = this;
         for (Side side : referencedSides()) {
@@ -125,8 +128,9 @@ public record Relationship(Id id, End first, End second, String noun, SubtypeLay
         return acting;
     }
 
-    private static Reference acted(End end, Reference model) {
-        return end.reference().withActions(model.onDelete(), model.onUpdate());
+    private Reference acted(End end, Reference model) {
+        Reference acting = end.reference().withActions(model.onDelete(), model.onUpdate());
+        return isManyToMany() || end.cardinality().isMandatory() ? acting.emptyingNone() : acting;
     }
 
     public Relationship withNoun(String noun) {

@@ -41,8 +41,11 @@ public final class Alternatives {
         }
     }
 
-    /** One to many, the reverse, one to one and many to many; minimums stay as they are. */
+    /** One to many, the reverse, one to one and many to many; minimums stay as they are. None for what makes one a kind of another. */
     public List<Alternative> of(Relationship relationship) {
+        if (relationship.isSubtype()) {
+            return List.of();
+        }
         var all = new ArrayList<Alternative>();
         for (Side one : Side.values()) {
             all.add(alternative(relationship, one == Side.FIRST, one == Side.SECOND));
@@ -53,9 +56,8 @@ public final class Alternatives {
     }
 
     private Alternative alternative(Relationship relationship, boolean oneFirst, boolean oneSecond) {
-        Relationship changed = relationship
-                .with(Side.FIRST, limited(relationship.first(), oneFirst))
-                .with(Side.SECOND, limited(relationship.second(), oneSecond));
+        Relationship changed =
+                relationship.with(limited(relationship.first(), oneFirst), limited(relationship.second(), oneSecond));
         Design design = document.design();
         String first = design.at(relationship.first()).name();
         String second = design.at(relationship.second()).name();

@@ -21,6 +21,7 @@ import ableschema.core.design.Side;
 import ableschema.core.design.Unique;
 import ableschema.core.document.Document;
 import ableschema.core.document.Edit;
+import ableschema.core.mapping.Keys;
 import ableschema.core.mapping.Readdressing;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -41,8 +42,8 @@ import java.util.Set;
 record MergeOneToOne(Id relationship, Side staying, String name) implements Edit {
 
     /**
-     * Empty where a row of the side that goes may be without one of the side that stays, or sample rows are; and where the other has kinds
-     * or is one.
+     * Empty where a row of the side that goes may be without one of the side that stays, or sample rows are; where the other has kinds
+     * or is one; and where the key of the one that stays comes from the other.
      */
     static Optional<MergeOneToOne> of(Design design, Relationship relationship, Side staying) {
         Id gone = relationship.end(staying.other()).entity();
@@ -50,7 +51,9 @@ record MergeOneToOne(Id relationship, Side staying, String name) implements Edit
         boolean owned = relationship.isOneToOne()
                 && relationship.end(staying).cardinality().isMandatory()
                 && !relationship.isRecursive();
-        if (kinds || !owned || !new Merging(design, relationship, staying).allRowsMeet()) {
+        boolean keyed = new Keys(design).isKeyedBy(relationship.end(staying).entity(), gone, by -> !by.relationship()
+                .equals(relationship.id()));
+        if (kinds || !owned || keyed || !new Merging(design, relationship, staying).allRowsMeet()) {
             return Optional.empty();
         }
         String title = "put " + design.nameOf(gone) + " into "

@@ -3,6 +3,7 @@ package ableschema.core.edit;
 import ableschema.core.design.Body;
 import ableschema.core.design.Cardinality;
 import ableschema.core.design.Design;
+import ableschema.core.design.End;
 import ableschema.core.design.EndRef;
 import ableschema.core.design.Id;
 import ableschema.core.design.IdKind;
@@ -14,6 +15,7 @@ import ableschema.core.design.Relationship;
 import ableschema.core.design.Side;
 import ableschema.core.design.Unique;
 import ableschema.core.document.Edit;
+import ableschema.core.mapping.Keys;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -44,7 +46,9 @@ final class OneToOneForms {
             boolean now = relationship.referencedSide().equals(Optional.of(referred));
             boolean shares = sharesKey(holder(referred));
             ways.add(new Way(holder + " refers to " + other, edit(referred, false), now && !shares));
-            ways.add(new Way(holder + " has the key of " + other, edit(referred, true), now && shares));
+            if (shares || !wouldLeadBack(referred)) {
+                ways.add(new Way(holder + " has the key of " + other, edit(referred, true), now && shares));
+            }
         }
         Stream.of(Side.values())
                 .flatMap(staying -> MergeOneToOne.of(design, relationship, staying).stream())
@@ -54,6 +58,13 @@ final class OneToOneForms {
 
     private String name(Side side) {
         return design.at(relationship.end(side)).name();
+    }
+
+    /** Whether the key of the other comes from this one already, by another way: then neither would have one. */
+    private boolean wouldLeadBack(Side referred) {
+        return new Keys(design)
+                .isKeyedBy(relationship.end(referred).entity(), holder(referred), end -> !end.relationship()
+                        .equals(relationship.id()));
     }
 
     private Id holder(Side referred) {
@@ -78,8 +89,9 @@ final class OneToOneForms {
         Id holder = holder(referred);
         Id other = relationship.end(referred).entity();
         EndRef end = relationship.ref(referred);
-        Body ofHolder = shared ? sharing(body(holder), end) : withOwnKey(body(holder));
-        Body ofOther = withOwnKey(body(other));
+        Body ofHolder = shared ? sharing(body(holder), end) : withOwnKey(holder);
+        Body ofOther = withOwnKey(other);
+        Relationship referring = referring(referred);
         String title =
                 "have " + name(referred.other()) + (shared ? " share the key of " : " refer to ") + name(referred);
         return new Compound(
@@ -87,7 +99,9 @@ final class OneToOneForms {
                 List.of(
                         new ChangeBody(other, ofOther, title),
                         new ChangeBody(holder, ofHolder, title),
-                        new PutRelationship(referring(referred), title))); // with which linked rows turn round
+                        new PutRelationship(
+                                shared ? emptyingNone(referring, referred) : referring,
+                                title))); // with which linked rows turn round
     }
 
     /** The side that is referred to is told by which end must be there. */
@@ -95,9 +109,15 @@ final class OneToOneForms {
         if (relationship.referencedSide().equals(Optional.of(referred))) {
             return relationship;
         }
-        return relationship
-                .with(referred, relationship.end(referred).withCardinality(Cardinality.EXACTLY_ONE))
-                .with(referred.other(), relationship.end(referred.other()).withCardinality(Cardinality.AT_MOST_ONE));
+        End there = relationship.end(referred).withCardinality(Cardinality.EXACTLY_ONE);
+        End here = relationship.end(referred.other()).withCardinality(Cardinality.AT_MOST_ONE);
+        return referred == Side.FIRST ? relationship.with(there, here) : relationship.with(here, there);
+    }
+
+    /** A key is never emptied. */
+    private static Relationship emptyingNone(Relationship referring, Side referred) {
+        End end = referring.end(referred);
+        return referring.with(referred, end.with(end.reference().emptyingNone()));
     }
 
     /** What was its key stays unique. */
@@ -113,15 +133,19 @@ final class OneToOneForms {
                 : shared;
     }
 
-    /** Where its key is the other's, its first alternate key is its own again. */
-    private Body withOwnKey(Body body) {
+    /** Where its key is the other's, its first alternate key is its own again; where it has none it gets a number. */
+    private Body withOwnKey(Id entity) {
+        Body body = body(entity);
         if (body.key().stream().noneMatch(this::isThrough)) {
             return body;
         }
         Optional<Unique> own = body.uniques().stream()
                 .filter(each -> each.parts().stream().noneMatch(this::isThrough))
                 .findFirst();
-        return body.withKey(own.map(Unique::parts).orElse(List.of()))
+        if (own.isEmpty()) {
+            return MadeKey.counted(design.nameOf(entity), body, ids).in(body);
+        }
+        return body.withKey(own.get().parts())
                 .withUniques(body.uniques().stream()
                         .filter(each -> own.filter(each::equals).isEmpty())
                         .toList());

@@ -4,18 +4,16 @@ import ableschema.core.design.Attribute;
 import ableschema.core.design.Body;
 import ableschema.core.design.Design;
 import ableschema.core.design.Entity;
-import ableschema.core.design.FreeName;
 import ableschema.core.design.IdKind;
 import ableschema.core.design.IdSource;
 import ableschema.core.design.KeyPart;
 import ableschema.core.design.Pins;
-import ableschema.core.design.Row;
 import ableschema.core.design.Unique;
 import ableschema.core.document.Edit;
 import ableschema.core.edit.ChangeBody;
 import ableschema.core.edit.ChangeKey;
 import ableschema.core.edit.Edits;
-import ableschema.core.expression.Expression;
+import ableschema.core.edit.MadeKey;
 import ableschema.core.keys.KeyCandidate.Clash;
 import ableschema.core.normalization.EntityTheory;
 import ableschema.core.sql.dialect.Dialect;
@@ -23,13 +21,10 @@ import ableschema.core.sql.dialect.Dialects;
 import ableschema.core.theory.AttributeSet;
 import ableschema.core.types.DataType;
 import ableschema.core.words.Sentences;
-import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Set;
-import java.util.UUID;
 
 /**
  * Finds what could be the key of an entity: its key now, its unique rules, what follows from its dependencies, what is
@@ -170,7 +165,11 @@ public final class KeyCandidates {
         List<Unique> uniques = new ArrayList<>(changed.uniques());
         uniques.removeIf(unique -> unique.parts().equals(changed.key()));
         boolean widened = changed.key().containsAll(body.key());
+        boolean here = body.key().stream()
+                .flatMap(part -> part.through().stream())
+                .allMatch(design.referencesOf(entity.id())::contains);
         if (!body.key().isEmpty()
+                && here
                 && !widened
                 && uniques.stream().noneMatch(u -> u.parts().equals(body.key()))) {
             uniques.add(new Unique(ids.next(IdKind.UNIQUE), body.key(), Pins.NONE));
@@ -179,51 +178,26 @@ public final class KeyCandidates {
     }
 
     private KeyCandidate counted() {
-        String name = free(entity.name().toLowerCase(Locale.ROOT) + " no");
-        var attribute = Attribute.named(ids.next(IdKind.ATTRIBUTE), name).withType(new DataType.Counted(1, 1));
-        var rows = new ArrayList<Row>();
-        for (Row row : body.rows()) {
-            rows.add(row.with(attribute.id(), Integer.toString(rows.size() + 1)));
-        }
-        return made(attribute, "counted 1, 2, 3 …", rows);
+        return made(MadeKey.counted(entity.name(), body, ids), "counted 1, 2, 3 …");
     }
 
     private KeyCandidate uuid() {
-        var attribute = Attribute.named(ids.next(IdKind.ATTRIBUTE), free("id"))
-                .withType(DataType.Simple.UUID)
-                .withDefault(Expression.of(new Expression.Text<>("new_uuid()")));
-        List<Row> rows = body.rows().stream()
-                .map(row -> row.with(
-                        attribute.id(),
-                        UUID.nameUUIDFromBytes(row.id().toString().getBytes(StandardCharsets.UTF_8))
-                                .toString()))
-                .toList();
-        return made(attribute, "UUID, made by the database", rows);
+        return made(MadeKey.uuid(body, ids), "UUID, made by the database");
     }
 
     /** A candidate that does not exist yet: an attribute made to be the key. */
-    private KeyCandidate made(Attribute attribute, String note, List<Row> rows) {
+    private KeyCandidate made(MadeKey key, String note) {
+        String name = key.attribute().name();
+        Edit edit = new ChangeBody(
+                entity.id(), keepingOldKey(key.in(body)), "make " + name + " the key of " + entity.name());
         return new KeyCandidate(
-                attribute.name(),
+                name,
                 note,
                 true,
                 List.of(),
-                points.ofMade(attribute.type()),
+                points.ofMade(key.attribute().type()),
                 List.of(),
                 false,
-                make(attribute, rows));
-    }
-
-    private String free(String wanted) {
-        return FreeName.of(wanted, name -> body.attribute(name).isPresent());
-    }
-
-    private Edit make(Attribute attribute, List<Row> rows) {
-        var attributes = new ArrayList<Attribute>();
-        attributes.add(attribute);
-        attributes.addAll(body.attributes());
-        Body changed = body.withAttributes(attributes).withRows(rows).withKey(List.of(attribute.ref()));
-        String name = "make " + attribute.name() + " the key of " + entity.name();
-        return new ChangeKey(new ChangeBody(entity.id(), keepingOldKey(changed), name));
+                new ChangeKey(edit));
     }
 }

@@ -22,6 +22,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Predicate;
 import java.util.stream.Stream;
 
 /**
@@ -106,10 +107,15 @@ public final class Keys {
     /** Whether a circle of keys is cut at this reference, as it leads to an entity that stands later. */
     boolean isCut(Id owner, EndRef end) {
         Id target = design.target(end).map(Entity::id).orElse(owner);
-        return places.isLaterOrSame(target, owner) && isKeyedBy(target, owner);
+        return places.isLaterOrSame(target, owner) && isKeyedBy(target, owner, by -> true);
     }
 
-    private boolean isKeyedBy(Id entity, Id other) {
+    /**
+     * Whether the key of an entity comes from another, over however many in between.
+     *
+     * @param by which references are followed
+     */
+    public boolean isKeyedBy(Id entity, Id other, Predicate<EndRef> by) {
         var seen = new HashSet<Id>();
         var open = new ArrayDeque<>(List.of(entity));
         while (!open.isEmpty()) {
@@ -120,6 +126,7 @@ public final class Keys {
             if (seen.add(next)) {
                 design.body(next).orElse(Body.EMPTY).key().stream()
                         .flatMap(part -> part.through().stream())
+                        .filter(by)
                         .flatMap(end -> design.target(end).stream())
                         .forEach(target -> open.add(target.id()));
             }

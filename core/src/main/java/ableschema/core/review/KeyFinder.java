@@ -3,8 +3,13 @@ package ableschema.core.review;
 import static java.util.stream.Collectors.joining;
 
 import ableschema.core.design.Attribute;
+import ableschema.core.design.ColumnRef;
+import ableschema.core.design.Design;
+import ableschema.core.design.EndRef;
 import ableschema.core.design.Entity;
+import ableschema.core.design.ForeignColumn;
 import ableschema.core.design.Id;
+import ableschema.core.design.KeyPart;
 import ableschema.core.finding.Finding;
 import ableschema.core.finding.Place;
 import ableschema.core.finding.Remedy;
@@ -13,6 +18,7 @@ import ableschema.core.finding.Step;
 import ableschema.core.keys.KeyCandidates;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.function.Consumer;
 import java.util.regex.Pattern;
 
@@ -28,18 +34,35 @@ final class KeyFinder implements Finder.OfEach {
                             + " to, and none can be changed alone.")
             .counted("to choose");
 
+    static final Rule CIRCLE = Rule.mustMend(
+                    Step.KEYS,
+                    "key-circle",
+                    "Keys in a circle",
+                    "{entity} takes its key from {target}, which takes its key from {entity} in turn.",
+                    "Where each takes its key from the other neither has one, and no table can be made of either.")
+            .counted("in a circle");
+    static final Rule PART_ELSEWHERE = Rule.mustMend(
+                    Step.KEYS,
+                    "key-part-elsewhere",
+                    "Part of a key elsewhere",
+                    "{entity} takes its key from {target}, but refers to none.",
+                    "The table of the other refers to this one, so that there is nothing here by which that part of the key"
+                            + " could be told.")
+            .counted("elsewhere");
+
     private static final int MOST = 2;
     private static final Pattern IDENTIFIER =
             Pattern.compile("(?:^|.* )(?:code|no|number|id|key|reference|isbn|ean|iban)", Pattern.CASE_INSENSITIVE);
 
     @Override
     public List<Rule> rules() {
-        return List.of(NO_KEY);
+        return List.of(NO_KEY, CIRCLE, PART_ELSEWHERE);
     }
 
     @Override
     public void find(Subject subject, Entity entity, Consumer<Finding> found) {
         if (!entity.body().key().isEmpty()) {
+            findLed(subject, entity, found);
             return;
         }
         List<Attribute> alike = entity.body().attributes().stream()
@@ -54,14 +77,54 @@ final class KeyFinder implements Finder.OfEach {
         for (Attribute each : alike) {
             finding = finding.mendedBy(choosing(entity.id(), each));
         }
-        found.accept(finding.mendedBy(Remedy.of(
+        found.accept(mendedByMaking(entity.id(), finding));
+    }
+
+    private static Finding mendedByMaking(Id entity, Finding finding) {
+        return finding.mendedBy(Remedy.of(
                         "number them",
                         (design, ids, given) -> KeyCandidates.numbered(
-                                design, design.entity(entity.id()).orElseThrow(), ids)))
+                                design, design.entity(entity).orElseThrow(), ids)))
                 .mendedBy(Remedy.of(
                         "give each a UUID",
                         (design, ids, given) -> KeyCandidates.withUuid(
-                                design, design.entity(entity.id()).orElseThrow(), ids))));
+                                design, design.entity(entity).orElseThrow(), ids)));
+    }
+
+    /** Parts of a key that lead through relationships, and come to nothing. */
+    private static void findLed(Subject subject, Entity entity, Consumer<Finding> found) {
+        Design design = subject.design();
+        List<EndRef> references = design.referencesOf(entity.id());
+        for (KeyPart part : entity.body().key()) {
+            Optional<EndRef> end = part.through();
+            Optional<Entity> target = end.flatMap(design::target);
+            if (target.isEmpty()) {
+                continue;
+            }
+            boolean elsewhere = !references.contains(end.get());
+            if (elsewhere || isCut(subject, entity, end.get())) {
+                Finding finding = Finding.of(
+                                elsewhere ? PART_ELSEWHERE : CIRCLE,
+                                new Place(entity.id(), Optional.empty(), List.of(part)))
+                        .naming("entity", entity.name())
+                        .naming("target", target.get().name());
+                found.accept(mendedByMaking(entity.id(), finding));
+            }
+        }
+    }
+
+    /** Whether a column stands for a key that there is none of because its parts lead back here. */
+    private static boolean isCut(Subject subject, Entity entity, EndRef end) {
+        boolean keyed = subject.design()
+                .target(end)
+                .filter(target -> !target.body().key().isEmpty())
+                .isPresent();
+        return keyed
+                && subject.table(entity.id())
+                        .filter(table -> table.columns().stream().anyMatch(column -> subject.trace()
+                                .ref(table, column)
+                                .equals(new ForeignColumn(end, new ColumnRef.Keyless()))))
+                        .isPresent();
     }
 
     private static Remedy choosing(Id entity, Attribute attribute) {

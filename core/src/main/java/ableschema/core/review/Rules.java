@@ -15,7 +15,7 @@ public final class Rules {
 
     /** What they find keeps definitions from being written. */
     public static final List<Rule> UNDECIDED =
-            List.of(UndecidedFinder.NO_ATTRIBUTES, UndecidedFinder.UNTYPED, KeyFinder.NO_KEY);
+            List.of(UndecidedFinder.NO_ATTRIBUTES, UndecidedFinder.UNTYPED, KeyFinder.NO_KEY, KeyFinder.CIRCLE);
 
     static final List<Finder> FINDERS = List.of(
             new BriefFinder(),

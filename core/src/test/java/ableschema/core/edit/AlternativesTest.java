@@ -11,12 +11,16 @@ import ableschema.core.design.Side;
 import ableschema.core.design.SubtypeLayout;
 import ableschema.core.document.Document;
 import ableschema.core.document.Position;
+import ableschema.core.finding.Finding;
+import ableschema.core.finding.Remedy;
+import ableschema.core.finding.Severity;
 import ableschema.core.rows.DesignScript;
 import ableschema.core.rows.RowJudge;
 import ableschema.core.schema.Column;
 import ableschema.core.schema.Table;
 import ableschema.core.sql.dialect.Dialects;
 import ableschema.core.store.DocumentFile;
+import ableschema.core.types.ReferenceAction;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
@@ -51,6 +55,67 @@ class AlternativesTest {
         assertThat(all).filteredOn(Alternatives.Alternative::current).hasSize(1);
         Document many = all.get(3).edit().applyTo(HIVES.document());
         assertThat(all.get(0).edit().applyTo(many)).isEqualTo(HIVES.document());
+    }
+
+    @Test
+    void a_key_that_came_from_the_other_is_missed_where_that_refers_here_instead_and_is_back_with_the_reference() {
+        DesignFixture weak = HIVES.with("Each hive is identified by its apiary and no.");
+        DesignFixture turned = made(weak, 1);
+        assertThat(turned.review().open())
+                .extracting(Finding::text)
+                .contains("Hive takes its key from Apiary, but refers to none.");
+        Remedy numbered =
+                turned.review().of(Severity.MUST_MEND).get(0).remedies().get(0);
+        DesignFixture mended = turned.with(f -> numbered.edit(f.design(), f.ids()));
+        assertThat(mended.review().of(Severity.MUST_MEND)).isEmpty();
+        assertThat(mended.table("hive").primaryKey().orElseThrow().columns()).containsExactly("hive_no");
+        assertThat(made(turned, 0).design()).isEqualTo(weak.design());
+    }
+
+    @Test
+    void a_reference_that_turns_round_and_must_be_there_then_is_not_emptied() {
+        DesignFixture optional = design(
+                "Each apiary has code: text 6 (key).",
+                "Each hive has no: whole (key).",
+                "Each apiary shelters at least one hive; each hive stands in at most one apiary (on delete set null).");
+        DesignFixture turned = made(optional, 1);
+        assertThat(turned.table("apiary").foreignKeys()).singleElement().satisfies(key -> assertThat(key.onDelete())
+                .isEqualTo(ReferenceAction.NO_ACTION));
+        assertThat(made(turned, 0).design()).isEqualTo(optional.design());
+    }
+
+    @Test
+    void a_key_is_not_offered_to_the_entity_that_it_comes_from() {
+        DesignFixture pair = design(
+                "Each hive has code: text 6 (key).",
+                "Each scale has serial no: text 9.",
+                "Each hive stands on at most one scale; each scale carries at most one hive.",
+                "Each scale belongs to exactly one hive; each hive owns any number of scales.",
+                "Each scale is identified by its hive \"belongs to\" and serial no.");
+        assertThat(new Alternatives(pair.document(), pair.ids())
+                        .ofOneToOne(pair.design().relationships().get(0)))
+                .extracting(Alternatives.Alternative::label)
+                .contains("Hive refers to Scale", "Scale has the key of Hive")
+                .doesNotContain("Hive has the key of Scale");
+    }
+
+    @Test
+    void who_gives_the_shared_key_back_and_has_no_other_gets_a_number() {
+        DesignFixture pair = design(
+                        "Each hive has code: text 6 (key).",
+                        "Each scale has model: text 20.",
+                        "Each hive stands on at most one scale; each scale carries exactly one hive.",
+                        "Each scale is identified by its hive.")
+                .filled("Hive", "code\nA\nB\n")
+                .filled("Scale", "hive,model\nA,X\nB,Y\n");
+        DesignFixture made = pair.with(new Alternatives(pair.document(), pair.ids())
+                .ofOneToOne(pair.design().relationships().get(0)).stream()
+                        .filter(way -> way.label().equals("Scale refers to Hive"))
+                        .findFirst()
+                        .orElseThrow()
+                        .edit());
+        assertThat(made.table("scale").primaryKey().orElseThrow().columns()).containsExactly("scale_no");
+        assertThat(made.review().of(Severity.MUST_MEND)).isEmpty();
     }
 
     private static final DesignFixture STANDING =

@@ -33,6 +33,7 @@ class RulesTest {
             textBlock =
                     """
             no-key | Each valve has maker: text 20. | Valve has no key.
+            key-circle | Each valve has no: whole (key). Each pump has no: whole. Each valve carries exactly one pump; each pump belongs to at most one valve. Each pump stems from exactly one valve; each valve leads to at most one pump. Each pump is identified by its valve and no. Each valve is identified by its pump. | Valve takes its key from Pump, which takes its key from Valve in turn.
             untyped | Each valve has no: whole (key), maker. | Valve: maker has no type yet.
             event-without-moment | Test is an event. Each test has no: whole (key). | Test is an event, but no attribute says when it happened.
             event-without-participant | Test is an event. Each test has no: whole (key). | Test is an event, but nothing says who or what took part in it.

@@ -413,7 +413,9 @@ public final class GlossView extends VBox {
         findings(relationship.id());
         parts.addAnew(joined(relationship));
         OtherwiseLines.of(workspace, relationship).ifPresent(parts::addAnew);
-        parts.addAnew(AlternativesView.of(workspace, relationship));
+        if (!relationship.isSubtype()) {
+            parts.addAnew(AlternativesView.of(workspace, relationship));
+        }
         AlternativesView.ofTables(workspace, relationship).ifPresent(parts::addAnew);
         reasons(relationship.id());
         Id table = relationship.referencing().orElse(relationship.id());
