@@ -209,10 +209,10 @@ final class AlterReader {
     }
 
     private void add(DraftTable table, Cursor at) {
+        String called = "";
         if (at.is("constraint") && at.tokens().is(at.at() + 2, "default") && at.end() - at.at() > 5) {
             at.skip(); // a default is no constraint of its own elsewhere
-            context.draft.skipAll(at.tokens().line(at.at()), at.text(), ColumnReader.DEFAULT_NAME);
-            at.skip();
+            called = at.name();
         }
         if (ConstraintReader.begins(at)) {
             new ConstraintReader(context, table).read(at);
@@ -222,6 +222,9 @@ final class AlterReader {
             String column = at.tokens().unquoted(at.end() - 1);
             at.skip();
             setDefault(table, column, at.upTo(at.end() - 2));
+            if (!called.isEmpty()) {
+                new NamedDefaults(context).name(table, column, called, at);
+            }
             return;
         }
         if (at.accept("generated") || at.is("partition")) {
@@ -308,7 +311,9 @@ final class AlterReader {
             String name = at.name();
             boolean found = context.isMySql() && reference
                     ? new MySqlTables(context).dropForeignKey(table, name)
-                    : context.isMySql() && index ? table.dropIndex(name) : table.dropNamed(name);
+                    : context.isMySql() && index
+                            ? table.dropIndex(name)
+                            : table.dropNamed(name) || new NamedDefaults(context).drop(table, name);
             if (!found) {
                 throw new Unread("there is no constraint or index " + name + " in " + table.name);
             }
@@ -425,7 +430,7 @@ final class AlterReader {
         table.change(
                 column,
                 each -> each.filling().isComputed()
-                                || (context.isMySql() || context.is("h2"))
+                                || (context.isMySql() || context.is("h2") || context.is("sqlserver"))
                                         && each.identity().isPresent()
                         ? each // which the database passes over
                         : withDefault(table, drawing.released(table, each), found));

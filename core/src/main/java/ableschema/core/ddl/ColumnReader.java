@@ -161,7 +161,8 @@ final class ColumnReader {
             skipStates();
         } else if (at.accept("default")) {
             defaultValue();
-            if (!constraint.isEmpty()) {
+            if (!constraint.isEmpty()
+                    && !context.option(options, Part.Kind.COLUMN, DialectOption.DEFAULT_NAME, constraint)) {
                 context.draft.skipAll(at.tokens().line(at.at() - 1), constraint, DEFAULT_NAME);
             }
         } else if (at.accept("primary", "key")) {
@@ -176,6 +177,7 @@ final class ColumnReader {
                 new IndexReader(context, table).empties(at, Part.Kind.UNIQUE, options);
             }
             constraints.later(at, options, Part.Kind.UNIQUE);
+            constraints.conflict(at, options, Part.Kind.UNIQUE);
             if (!known) {
                 constraints.unique(constraint, List.of(name), options);
             }

@@ -13,6 +13,7 @@ import ableschema.core.types.ReferenceAction;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 
@@ -115,9 +116,7 @@ final class ConstraintReader {
             reference(name.isEmpty() ? given : name, columns, at);
         } else if (at.is("check")) {
             check(name, at);
-            if (at.accept("not", "enforced") || at.is("disable")) {
-                context.draft.skip(at.tokens().line(start), at.tokens().text(start, at.end()), NOT_ENFORCED);
-            } else if (at.is("not", "valid") || at.is("novalidate") || at.is("enable", "novalidate")) {
+            if (at.is("not", "valid") || at.is("novalidate") || at.is("enable", "novalidate")) {
                 context.draft.skip(at.tokens().line(start), at.tokens().text(start, at.end()), NOT_VALID);
             }
         } else if (at.accept("unique")) {
@@ -160,14 +159,14 @@ final class ConstraintReader {
         if (at.isAny("invisible", "ignored")) {
             return IndexReader.UNUSED;
         }
-        return at.is("comment") ? IndexReader.DESCRIBED : at.is("on", "conflict") ? ColumnReader.CONFLICT : "";
+        return at.is("comment") ? IndexReader.DESCRIBED : "";
     }
 
     /** What stands behind a key or what is unique, and is not kept, where it makes a difference. */
     private void tellRest(Cursor at, Map<String, String> options, Part.Kind of) {
         while (!at.atEnd()) {
             int start = at.at();
-            if (later(at, options, of)) {
+            if (later(at, options, of) || conflict(at, options, of)) {
                 continue;
             }
             if (at.accept("not", "deferrable") || at.accept("not", "ignored")) {
@@ -201,6 +200,19 @@ final class ConstraintReader {
                     at.tokens().line(start),
                     at.tokens().text(start, at.at()),
                     "that it is checked at the end of a transaction is not kept");
+        }
+        return true;
+    }
+
+    /** Reads ON CONFLICT and what is done then if it stands here. */
+    boolean conflict(Cursor at, Map<String, String> options, Part.Kind of) {
+        int start = at.at();
+        if (!at.accept("on", "conflict")) {
+            return false;
+        }
+        String option = of == Part.Kind.UNIQUE ? DialectOption.CONFLICT : DialectOption.KEY_CONFLICT;
+        if (!context.option(options, of, option, at.name().toUpperCase(Locale.ROOT))) {
+            context.draft.skip(at.tokens().line(start), at.tokens().text(start, at.at()), ColumnReader.CONFLICT);
         }
         return true;
     }
@@ -398,16 +410,20 @@ final class ConstraintReader {
             throw new Unread("the condition is missing");
         }
         List<String> columns = condition.columns().distinct().toList();
-        var check = new Table.CheckConstraint(context.defaults.check(table, columns, name), condition);
+        var options = new HashMap<String, String>();
+        int start = at.at();
+        boolean held = at.accept("no", "inherit")
+                && !context.option(options, Part.Kind.CHECK, DialectOption.HELD, "NO INHERIT");
+        held |= at.accept("not", "enforced")
+                && !context.option(options, Part.Kind.CHECK, DialectOption.HELD, "NOT ENFORCED");
+        held |= at.accept("disable") && !context.option(options, Part.Kind.CHECK, DialectOption.HELD, "DISABLE");
+        if (held) {
+            context.draft.skip(at.tokens().line(start), condition.toString(), NOT_ENFORCED);
+        }
+        var check = new Table.CheckConstraint(context.defaults.check(table, columns, name), condition, options);
         table.checks.add(check);
         if (name.isEmpty() || check.name().isEmpty()) {
             table.unnamedChecks.add(check);
-        }
-        if (at.accept("no", "inherit")) {
-            context.draft.skip(
-                    at.tokens().line(at.at() - 1),
-                    condition.toString(),
-                    "that others do not inherit a check is not kept");
         }
     }
 
@@ -433,6 +449,7 @@ final class ConstraintReader {
         boolean whole = false;
         boolean deferred = false;
         int deferrable = -1;
+        var options = new HashMap<String, String>();
         while (!at.atEnd()) {
             deferrable = at.is("deferrable") ? at.at() : deferrable;
             if (at.accept("on", "delete")) {
@@ -447,7 +464,9 @@ final class ConstraintReader {
             } else if (at.accept("initially")) {
                 deferred = at.is("deferred");
                 at.skip();
-            } else if (at.accept("not", "enforced") || at.accept("disable")) {
+            } else if (at.accept("not", "enforced")
+                    || at.accept("disable")
+                            && !context.option(options, Part.Kind.FOREIGN_KEY, DialectOption.HELD, "DISABLE")) {
                 context.draft.skip(at.tokens().line(at.at() - 1), name, NOT_ENFORCED);
             } else if (at.accept("not", "valid") || at.accept("novalidate")) {
                 context.draft.skip(at.tokens().line(at.at() - 1), name, NOT_VALID);
@@ -457,7 +476,9 @@ final class ConstraintReader {
                 break; // the next clause of a column
             }
         }
-        if (deferrable >= 0 && !deferred) {
+        if (deferrable >= 0
+                && !deferred
+                && !context.option(options, Part.Kind.FOREIGN_KEY, DialectOption.DEFERRABLE, "INITIALLY IMMEDIATE")) {
             context.draft.skip(
                     at.tokens().line(deferrable),
                     at.tokens().text(deferrable, Math.max(deferrable + 1, at.at())),
@@ -471,7 +492,8 @@ final class ConstraintReader {
                 onDelete,
                 onUpdate,
                 whole,
-                deferred && context.dialect.can(Ability.DEFERRED_CONSTRAINTS)));
+                deferred && context.dialect.can(Ability.DEFERRED_CONSTRAINTS),
+                options));
     }
 
     /** The key of a table that is there already; nothing where it is made later. */

@@ -148,6 +148,7 @@ final class DraftTable {
         primaryKey = null;
         options.keySet()
                 .removeIf(option -> option.endsWith("." + DialectOption.KEY_INCLUDE)
+                        || option.endsWith("." + DialectOption.KEY_CONFLICT)
                         || option.endsWith("." + DialectOption.KEY_LATER));
     }
 
@@ -204,7 +205,7 @@ final class DraftTable {
         uniques.replaceAll(each -> new Table.UniqueConstraint(
                 each.name(), each.columns().stream().map(renamed).toList(), including(each.options(), found, to)));
         checks.replaceAll(each -> {
-            var check = new Table.CheckConstraint(each.name(), each.expression().map(renamed));
+            var check = new Table.CheckConstraint(each.name(), each.expression().map(renamed), each.options());
             String owner = checksOfColumns.remove(each);
             if (owner != null) {
                 checksOfColumns.put(check, renamed.apply(owner));
@@ -283,7 +284,7 @@ final class DraftTable {
         foreignKeys.replaceAll(key -> key.named(renamed.apply(key.name())));
         uniques.replaceAll(
                 each -> new Table.UniqueConstraint(renamed.apply(each.name()), each.columns(), each.options()));
-        checks.replaceAll(each -> new Table.CheckConstraint(renamed.apply(each.name()), each.expression()));
+        checks.replaceAll(each -> each.named(renamed.apply(each.name())));
         indexes.replaceAll(each -> new Table.TableIndex(
                 renamed.apply(each.name()), each.columns(), each.unique(), each.only(), each.options()));
         return found[0];

@@ -224,7 +224,7 @@ final class TableReader {
             for (Table.CheckConstraint check : from.checks) {
                 String name =
                         context.is("mysql") ? table.name.name() + "_chk_" + (table.checks.size() + 1) : check.name();
-                table.checks.add(new Table.CheckConstraint(name, check.expression()));
+                table.checks.add(check.named(name));
             }
         }
         if (all || including.contains("indexes")) {
@@ -389,6 +389,7 @@ final class TableReader {
             table.columns.addAll(0, all);
             from.types.forEach(table.types::putIfAbsent);
             from.checks.stream()
+                    .filter(check -> !context.dialect.has(check.options(), DialectOption.HELD)) // NO INHERIT
                     .filter(check ->
                             table.checks.stream().noneMatch(own -> own.name().equals(check.name())))
                     .forEach(table.checks::add);

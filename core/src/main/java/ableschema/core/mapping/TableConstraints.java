@@ -34,7 +34,9 @@ import java.util.function.Function;
 final class TableConstraints {
 
     /** The options of what is unique; others among the pins of a reference are its own. */
-    private static final Set<String> OF_UNIQUE = Set.of("empties", "include", "later");
+    private static final Set<String> OF_UNIQUE = Set.of("empties", "include", "later", "conflict");
+
+    private static final Set<String> OF_REFERENCE = Set.of("deferrable", "held");
 
     private final String table;
     private final Id owner;
@@ -151,7 +153,14 @@ final class TableConstraints {
                 reference.onDelete(),
                 reference.onUpdate(),
                 mayBeEmpty > 1 && !isEmptyInPart(reference),
-                isDeferred(reference));
+                isDeferred(reference),
+                only(OF_REFERENCE, reference.pins().options()));
+    }
+
+    private static Map<String, String> only(Set<String> names, Map<String, String> options) {
+        var own = new HashMap<>(options);
+        own.keySet().removeIf(option -> !names.contains(option.substring(option.indexOf('.') + 1)));
+        return own;
     }
 
     /** Whether it waits for the end of a transaction, as in the database that this was read from. */
@@ -205,11 +214,10 @@ final class TableConstraints {
         boolean known = served.contains(over) && !again;
         if (!over.isEmpty() && !known) {
             served.add(over);
-            var options = new HashMap<>(pins.options());
-            // others are the reference's
-            options.keySet().removeIf(option -> !OF_UNIQUE.contains(option.substring(option.indexOf('.') + 1)));
             uniques.add(new UniqueConstraint(
-                    named(origin, pins, role, rules.patterns().unique(), over(over)), over, options));
+                    named(origin, pins, role, rules.patterns().unique(), over(over)),
+                    over,
+                    only(OF_UNIQUE, pins.options())));
         }
     }
 
@@ -218,7 +226,10 @@ final class TableConstraints {
         for (Check check : body.checks()) {
             columns.named(check.expression())
                     .ifPresentOrElse(
-                            expression -> checks.add(new CheckConstraint(name(check, expression), expression)),
+                            expression -> checks.add(new CheckConstraint(
+                                    name(check, expression),
+                                    expression,
+                                    check.pins().options())),
                             () -> gap(check.id(), "a check speaks of a column that is not in this table"));
         }
         return checks;

@@ -261,8 +261,11 @@ final class Assembly {
         var checks = new ArrayList<Check>();
         for (Table.CheckConstraint each : table.checks()) {
             Id id = Found.rule(IdKind.CHECK, table, each.name(), checks.size());
-            checks.add(new Check(
-                    id, each.expression().map(name -> refs.of(table, name)), pinning.rule(table, id, each.name())));
+            Pins pins = pinning.rule(table, id, each.name());
+            for (Map.Entry<String, String> option : each.options().entrySet()) {
+                pins = pins.withOption(option.getKey(), option.getValue());
+            }
+            checks.add(new Check(id, each.expression().map(name -> refs.of(table, name)), pins));
         }
         return checks;
     }
@@ -333,6 +336,9 @@ final class Assembly {
         }
         for (Map.Entry<String, String> option :
                 unique.map(Table.UniqueConstraint::options).orElse(Map.of()).entrySet()) {
+            pins = pins.withOption(option.getKey(), option.getValue());
+        }
+        for (Map.Entry<String, String> option : key.options().entrySet()) {
             pins = pins.withOption(option.getKey(), option.getValue());
         }
         if (key.deferred()) {

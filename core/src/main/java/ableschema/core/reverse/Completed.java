@@ -88,7 +88,7 @@ final class Completed {
                     other -> other.expression().equals(each.expression()),
                     Table.CheckConstraint::name);
             left.removeIf(other -> other.name().equals(name));
-            checks.add(new Table.CheckConstraint(name, each.expression()));
+            checks.add(each.named(name));
         }
         return checks;
     }

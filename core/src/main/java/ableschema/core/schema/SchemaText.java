@@ -50,7 +50,9 @@ final class SchemaText {
         table.uniques()
                 .forEach(
                         unique -> say(name + " unique " + unique.name(), unique.columns() + options(unique.options())));
-        table.checks().forEach(check -> say(name + " check " + check.name(), text(check.expression())));
+        table.checks()
+                .forEach(check ->
+                        say(name + " check " + check.name(), text(check.expression()) + options(check.options())));
         table.indexes().forEach(index -> say(name + " index " + index.name(), text(index)));
     }
 
@@ -73,7 +75,8 @@ final class SchemaText {
         return key.columns() + " to " + key.target() + " " + key.targetColumns() + " on delete "
                 + key.onDelete().sql() + " on update " + key.onUpdate().sql()
                 + (key.wholeOrEmpty() ? " whole or empty" : "")
-                + (key.deferred() ? " deferred" : "");
+                + (key.deferred() ? " deferred" : "")
+                + options(key.options());
     }
 
     private static String text(Table.TableIndex index) {

@@ -57,7 +57,19 @@ public record Table(
     }
 
     /** A rule on each row; columns stand in it by their names. */
-    public record CheckConstraint(String name, Expression<String> expression) {}
+    public record CheckConstraint(String name, Expression<String> expression, Map<String, String> options) {
+        public CheckConstraint {
+            options = Map.copyOf(options);
+        }
+
+        public CheckConstraint(String name, Expression<String> expression) {
+            this(name, expression, Map.of());
+        }
+
+        public CheckConstraint named(String name) {
+            return new CheckConstraint(name, expression, options);
+        }
+    }
 
     /**
      * An index that no constraint brings along.

@@ -22,8 +22,20 @@ record ReferenceClauses(Dialect dialect, Table table, TableNames names, Predicat
                 "CONSTRAINT " + names.of(table.part(Part.Kind.FOREIGN_KEY, key.name())),
                 "  FOREIGN KEY " + dialect.listed(key.columns()),
                 "  REFERENCES " + names.of(key.target()) + " " + dialect.listed(key.targetColumns())
-                        + dialect.referenceEnd(
-                                key, matchFull, deferred.test(key) && dialect.can(Ability.DEFERRED_CONSTRAINTS)));
+                        + (matchFull ? " MATCH FULL" : "")
+                        + action(" ON DELETE ", dialect.deleting(key.onDelete()))
+                        + action(" ON UPDATE ", dialect.updating(key.onUpdate()))
+                        + end(key));
+    }
+
+    private String end(ForeignKey key) {
+        return deferred.test(key) && dialect.can(Ability.DEFERRED_CONSTRAINTS)
+                ? " DEFERRABLE INITIALLY DEFERRED"
+                : dialect.ruleEnd(Part.Kind.FOREIGN_KEY, key.options());
+    }
+
+    private static String action(String when, ReferenceAction action) {
+        return action == ReferenceAction.NO_ACTION ? "" : when + action.sql();
     }
 
     /** The key with what this database lets it do: where a column is never empty, some take no SET NULL. */

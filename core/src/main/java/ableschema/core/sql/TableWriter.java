@@ -86,7 +86,8 @@ final class TableWriter {
         for (Table.CheckConstraint check : table.checks()) {
             if (isWritten(check) && !beside.contains(check)) {
                 elements.add(constraint(
-                        table.part(Kind.CHECK, check.name()), "CHECK (" + written(check.expression()) + ")"));
+                        table.part(Kind.CHECK, check.name()),
+                        "CHECK (" + written(check.expression()) + ")" + dialect.ruleEnd(Kind.CHECK, check.options())));
             }
         }
         for (Column column : table.columns()) {
@@ -252,7 +253,7 @@ final class TableWriter {
             if (numbered) {
                 add(clauses, identity(column, base));
             }
-            shortfalls.filled(column).ifPresent(sql -> add(clauses, "DEFAULT " + sql));
+            shortfalls.filled(column).ifPresent(sql -> add(clauses, defaultName(column) + "DEFAULT " + sql));
             if (!column.nullable() && !isComputedUnmarked(column)) {
                 add(clauses, "NOT NULL");
             }
@@ -264,6 +265,12 @@ final class TableWriter {
             }
         }
         return clauses.append(dialect.columnEnd(column)).toString().strip();
+    }
+
+    private String defaultName(Column column) {
+        return dialect.option(column.options(), DialectOption.DEFAULT_NAME)
+                .map(name -> "CONSTRAINT " + dialect.column(name) + " ")
+                .orElse("");
     }
 
     /** Whether a check has to hold that a computed column is never empty. */

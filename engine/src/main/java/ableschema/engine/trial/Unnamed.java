@@ -72,7 +72,7 @@ final class Unnamed {
                                 new Table.UniqueConstraint(known.apply(each.name()), each.columns(), each.options()))
                         .toList(),
                 table.checks().stream()
-                        .map(each -> new Table.CheckConstraint(known.apply(each.name()), each.expression()))
+                        .map(each -> each.named(known.apply(each.name())))
                         .toList(),
                 table.indexes(),
                 table.options());

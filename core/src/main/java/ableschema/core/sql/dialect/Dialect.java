@@ -6,7 +6,6 @@ import ableschema.core.carried.Carried;
 import ableschema.core.expression.Expression;
 import ableschema.core.schema.Column;
 import ableschema.core.schema.DomainType;
-import ableschema.core.schema.ForeignKey;
 import ableschema.core.schema.Identity;
 import ableschema.core.schema.Part;
 import ableschema.core.schema.Table;
@@ -426,6 +425,11 @@ public abstract class Dialect implements Cloneable {
         return own.clauses(Part.Kind.PRIMARY_KEY, table.options());
     }
 
+    /** What this dialect alone says of a check or a foreign key, behind it. */
+    public final String ruleEnd(Part.Kind of, Map<String, String> options) {
+        return own.clauses(of, options);
+    }
+
     /** What stands behind the columns of an index. */
     public String indexEnd(Table.TableIndex index) {
         return own.clauses(Part.Kind.INDEX, index.options());
@@ -523,18 +527,6 @@ public abstract class Dialect implements Cloneable {
     /** A statement that makes something which has no words of its own for being made only where there is none. */
     public String unlessThere(String sql) {
         return sql;
-    }
-
-    /** What stands behind a foreign key's target columns. */
-    public String referenceEnd(ForeignKey key, boolean matchFull, boolean deferred) {
-        return (matchFull ? " MATCH FULL" : "")
-                + action(" ON DELETE ", deleting(key.onDelete()))
-                + action(" ON UPDATE ", updating(key.onUpdate()))
-                + (deferred ? " DEFERRABLE INITIALLY DEFERRED" : "");
-    }
-
-    private static String action(String when, ReferenceAction action) {
-        return action == ReferenceAction.NO_ACTION ? "" : when + action.sql();
     }
 
     /** What stands in place of an action on delete that this database does not have. */

@@ -51,6 +51,9 @@ public record DialectOption(Part.Kind of, String name, String form, Pattern valu
     /** The name of the option by which a default that is the present moment, or day, is called as it was found. */
     public static final String DEFAULT = "default";
 
+    /** The name of the option by which a default is a constraint with a name. */
+    public static final String DEFAULT_NAME = "default_name";
+
     /** The name of the option by which a default, or the next number, stands for an empty value that is given as well. */
     public static final String ON_NULL = "on_null";
 
@@ -90,7 +93,19 @@ public record DialectOption(Part.Kind of, String name, String form, Pattern valu
     /** The name of the option by which what is unique may be checked at the end of a transaction; it stands behind what is taken along. */
     public static final String LATER = "later";
 
+    /** The name of the option by which a foreign key may be checked at the end of a transaction, where that asks for it. */
+    public static final String DEFERRABLE = "deferrable";
+
+    /** The name of the option by which a rule is held in another way than usual, or not at all. */
+    public static final String HELD = "held";
+
+    /** The name of the option that says what becomes of a row which says again what is unique. */
+    public static final String CONFLICT = "conflict";
+
     /** The same of a primary key, as an option of its table. */
+    public static final String KEY_CONFLICT = "key_conflict";
+
+    /** What is said of what is unique by {@link #LATER}, of a primary key, as an option of its table. */
     public static final String KEY_LATER = "key_later";
 
     /** The name of the option of a table that lists the columns which its primary key takes along. */
@@ -199,6 +214,22 @@ public record DialectOption(Part.Kind of, String name, String form, Pattern valu
         return new DialectOption(of, name, "DEFERRABLE {}", Pattern.compile("INITIALLY (?:DEFERRED|IMMEDIATE)"));
     }
 
+    /** A foreign key that may be checked at the end of a transaction. */
+    static DialectOption deferrableReference() {
+        return new DialectOption(
+                Part.Kind.FOREIGN_KEY, DEFERRABLE, "DEFERRABLE {}", Pattern.compile("INITIALLY IMMEDIATE"));
+    }
+
+    /** @param as in which way a rule is held, as it stands behind it */
+    static DialectOption held(Part.Kind of, String as) {
+        return new DialectOption(of, HELD, "{}", Pattern.compile(as));
+    }
+
+    /** What becomes of a row that says again what is unique. */
+    static DialectOption conflict(Part.Kind of, String name) {
+        return new DialectOption(of, name, "ON CONFLICT {}", Pattern.compile("ROLLBACK|ABORT|FAIL|IGNORE|REPLACE"));
+    }
+
     /** Columns that a primary key takes along. */
     static DialectOption keyInclude() {
         return new DialectOption(
@@ -217,6 +248,11 @@ public record DialectOption(Part.Kind of, String name, String form, Pattern valu
     /** The system of reference of a place. */
     static DialectOption reference(String form) {
         return new DialectOption(Part.Kind.COLUMN, REFERENCE, form, Pattern.compile("[0-9]{1,10}"));
+    }
+
+    /** The name of a default, as it is without quotes. */
+    static DialectOption defaultName() {
+        return new DialectOption(Part.Kind.COLUMN, DEFAULT_NAME, "", Pattern.compile("[^\\p{Cntrl}]{1,128}"));
     }
 
     /** What the present moment is called behind DEFAULT. */

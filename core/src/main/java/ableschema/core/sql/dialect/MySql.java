@@ -14,6 +14,7 @@ final class MySql extends MySqlFamily {
             .reserving(ReservedWords.MYSQL)
             .with(Kind.UUID, TypeForm.of("char(36)", 36))
             .withOption(DialectOption.reference("SRID {}"))
+            .withOption(DialectOption.held(Part.Kind.CHECK, "NOT ENFORCED"))
             .withOption(DialectOption.flag(Part.Kind.INDEX, DialectOption.INVISIBLE, "INVISIBLE"));
 
     MySql() {

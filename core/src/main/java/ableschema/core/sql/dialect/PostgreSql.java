@@ -67,6 +67,8 @@ final class PostgreSql extends Dialect {
                     DialectOption.present(),
                     DialectOption.include(Part.Kind.INDEX),
                     DialectOption.include(Part.Kind.UNIQUE),
+                    DialectOption.held(Part.Kind.CHECK, "NO INHERIT"),
+                    DialectOption.deferrableReference(),
                     DialectOption.deferrable(Part.Kind.UNIQUE, DialectOption.LATER),
                     DialectOption.deferrable(Part.Kind.PRIMARY_KEY, DialectOption.KEY_LATER),
                     DialectOption.keyInclude(),

@@ -76,6 +76,7 @@ final class SqlServer extends Dialect {
             .withOptions(
                     DialectOption.rawType(),
                     DialectOption.present(),
+                    DialectOption.defaultName(),
                     DialectOption.include(Part.Kind.INDEX),
                     DialectOption.empties(Part.Kind.UNIQUE),
                     DialectOption.empties(Part.Kind.INDEX),
