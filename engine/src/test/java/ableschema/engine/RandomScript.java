@@ -196,7 +196,7 @@ final class RandomScript {
             clauses.add(constraint("UNIQUE") + later());
         }
         if (in(7) && key.isEmpty() && type.kind() != 'x') {
-            clauses.add(constraint("CHECK") + " (" + rule(name, type.kind()) + ")");
+            clauses.add(check(name, type.kind()));
         }
         if (in(10) && !tables.isEmpty() && type.kind() != 'x') {
             clauses.add(references(type.kind()));
@@ -250,7 +250,20 @@ final class RandomScript {
                 " on update cascade on delete set null",
                 " ON DELETE RESTRICT",
                 " ON UPDATE NO ACTION");
-        return said("REFERENCES") + " " + other.name + " (" + any(keys) + ")" + actions;
+        return said("REFERENCES") + " " + other.name + " (" + any(keys) + ")" + actions + waiting();
+    }
+
+    private String check(String column, char kind) {
+        return constraint("CHECK") + " (" + rule(column, kind) + ")"
+                + (engine == RealEngine.POSTGRESQL && in(6) ? said(" NO INHERIT") : "");
+    }
+
+    /** When a reference is checked. */
+    private String waiting() {
+        boolean may = engine == RealEngine.POSTGRESQL || engine == RealEngine.SQLITE;
+        return may && in(5)
+                ? one(" DEFERRABLE", " deferrable initially immediate", " DEFERRABLE INITIALLY DEFERRED")
+                : "";
     }
 
     private String tableConstraint(Made table) {
@@ -261,24 +274,22 @@ final class RandomScript {
             return constraint("UNIQUE") + " " + columns + including(table) + later();
         }
         return switch (random.nextInt(2)) {
-            case 0 -> constraint("CHECK") + " (" + rule(of.name(), of.kind()) + ")";
-            default ->
-                tables.isEmpty()
-                        ? constraint("CHECK") + " (" + rule(of.name(), of.kind()) + ")"
-                        : foreignKey(table, of);
+            case 0 -> check(of.name(), of.kind());
+            default -> tables.isEmpty() ? check(of.name(), of.kind()) : foreignKey(table, of);
         };
     }
 
     private String foreignKey(Made table, Column of) {
         String references = references(of.kind());
         boolean itself = of.kind() == 'x' || references.contains("(" + of.name() + ")"); // which nobody means
-        return itself
-                ? constraint("CHECK") + " (" + rule(of.name(), of.kind()) + ")"
-                : constraint("FOREIGN KEY") + " (" + of.name() + ") " + references;
+        return itself ? check(of.name(), of.kind()) : constraint("FOREIGN KEY") + " (" + of.name() + ") " + references;
     }
 
     /** When what is unique is checked; nothing can refer to it then. */
     private String later() {
+        if (engine == RealEngine.SQLITE && in(6)) {
+            return said(one(" ON CONFLICT IGNORE", " ON CONFLICT REPLACE", " ON CONFLICT ABORT"));
+        }
         return engine == RealEngine.POSTGRESQL && in(6)
                 ? one(
                         " DEFERRABLE",

@@ -28,13 +28,17 @@ class ScriptsElsewhereTest {
               FOREIGN KEY (`boat`) REFERENCES `boat` (`id`) ON DELETE CASCADE) ENGINE=InnoDB;
             """;
 
-    /** Texts without a limit stand together in indexes; a column that is never empty is emptied; a check is over a number. */
+    /** Texts and bytes without a limit, or too wide, stand in keys and indexes; what is never empty is emptied; a check is over a number. */
     private static final String OF_POSTGRESQL =
             """
             CREATE TABLE person (id serial PRIMARY KEY CHECK (id > 0), last_name text NOT NULL, first_name text NOT NULL, town text,
               since timestamptz DEFAULT now(), day date DEFAULT now(), UNIQUE (last_name, first_name, day) DEFERRABLE);
             CREATE TABLE visit (person int NOT NULL REFERENCES person ON DELETE SET NULL, place text NOT NULL, at timestamp DEFAULT localtimestamp,
               note text, PRIMARY KEY (person, place) INCLUDE (note));
+            CREATE TABLE picture (digest bytea PRIMARY KEY, small bytea, title varchar(2000) UNIQUE, place varchar(900), UNIQUE (digest, place));
+            CREATE TABLE mark (picture bytea REFERENCES picture, word text NOT NULL, UNIQUE (picture, word));
+            CREATE INDEX picture_title ON picture (title, place DESC);
+            CREATE INDEX picture_small ON picture (small);
             CREATE INDEX person_name ON person (town, last_name, first_name);
             CREATE INDEX visit_note ON visit (place, note) INCLUDE (at);
             """;

@@ -29,6 +29,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
+import java.util.stream.Stream;
 
 /** The constraints and indexes of one table, named so that an engine's message can be understood. */
 final class TableConstraints {
@@ -112,6 +113,7 @@ final class TableConstraints {
             return Optional.empty();
         }
         served.add(key);
+        gapOfIncluded(owner, pinsOf(owner, design).options());
         return Optional.of(new PrimaryKey(
                 named(owner, pinsOf(owner, design), Role.KEY, rules.patterns().key(), Map.of()), key));
     }
@@ -218,6 +220,7 @@ final class TableConstraints {
                     named(origin, pins, role, rules.patterns().unique(), over(over)),
                     over,
                     only(OF_UNIQUE, pins.options())));
+            gapOfIncluded(origin, pins.options());
         }
     }
 
@@ -249,6 +252,22 @@ final class TableConstraints {
         return columns.column(ref)
                 .filter(column -> column.type() instanceof DataType.OneOf || column.type() instanceof DataType.Bytes)
                 .isPresent();
+    }
+
+    /** Columns that a key or an index takes along are kept by their names, as they were found. */
+    private void gapOfIncluded(Id thing, Map<String, String> options) {
+        options.forEach((option, names) -> {
+            if (option.endsWith(".include") || option.endsWith(".key_include")) {
+                Stream.of(names.split(", "))
+                        .map(name ->
+                                name.replaceFirst("^[\"\\[](.*)[\"\\]]$", "$1").replaceAll("([\"\\]])\\1", "$1"))
+                        .filter(name -> columns.list().stream()
+                                .noneMatch(column -> column.name().equalsIgnoreCase(name)))
+                        .forEach(name -> gap(
+                                thing,
+                                "a key or an index takes the column " + name + " along, which is not in this table"));
+            }
+        });
     }
 
     private void gap(Id thing, String text) {
@@ -283,6 +302,7 @@ final class TableConstraints {
                     only.get(),
                     index.pins().options());
             indexes.add(made);
+            gapOfIncluded(index.id(), index.pins().options());
             if (!made.only().isPresent()) {
                 served.add(made.columnNames());
             }

@@ -1,5 +1,7 @@
 package ableschema.core.sql;
 
+import static java.util.stream.Collectors.joining;
+
 import ableschema.core.expression.Expression;
 import ableschema.core.schema.Column;
 import ableschema.core.schema.DomainType;
@@ -27,8 +29,10 @@ final class TableShortfalls {
     private final Dialect dialect;
     private final Schema schema;
     private final Table table;
+    private final KeyRoom room;
 
     TableShortfalls(Dialect dialect, Schema schema, Table table) {
+        this.room = new KeyRoom(dialect, schema, table);
         this.dialect = dialect;
         this.schema = schema;
         this.table = table;
@@ -107,9 +111,24 @@ final class TableShortfalls {
                         Ability.COMPUTED_KEYS,
                         table.part(Kind.PRIMARY_KEY, key.name()),
                         "it is unique, and no primary key"));
+        table.primaryKey().ifPresent(key -> room.beyond(key.columns())
+                .ifPresent(why -> add(
+                        found,
+                        Ability.WIDE_KEYS,
+                        table.part(Kind.PRIMARY_KEY, key.name()),
+                        why + ": the table is refused")));
         for (Table.UniqueConstraint unique : table.uniques()) {
             Part part = table.part(Kind.UNIQUE, unique.name());
             name(part, unique.name(), found);
+            if (!canBeUnique(unique.columns())) {
+                add(
+                        found,
+                        Ability.WIDE_UNIQUES,
+                        part,
+                        room.beyond(unique.columns()).orElseThrow() // as it is not so wide otherwise
+                                + ": it is left out, and left to the application");
+                continue;
+            }
             findEmpties(part, unique.columns(), unique.options(), found);
         }
         for (Table.CheckConstraint check : table.checks()) {
@@ -132,14 +151,43 @@ final class TableShortfalls {
     boolean canIndex(Table.TableIndex index) {
         boolean made = index.columns().stream().map(Table.IndexedColumn::value).allMatch(dialect::indexes);
         boolean some = !index.only().isPresent() || dialect.takesIndexOver(index.only());
-        return made && (some || !index.unique());
+        boolean fits = whyTooWide(index).isEmpty() || !beginnings(index).isEmpty();
+        return made && (some || !index.unique()) && fits;
+    }
+
+    /** How much of its texts an index is over that is too wide otherwise, by their names; what is unique is so as a whole. */
+    Map<String, Long> beginnings(Table.TableIndex index) {
+        return index.unique() || whyTooWide(index).isEmpty() ? Map.of() : room.beginnings(index.columnNames());
+    }
+
+    private Optional<String> whyTooWide(Table.TableIndex index) {
+        boolean room = !index.isPlain()
+                || dialect.has(index.options(), DialectOption.KIND)
+                || index.unique() && dialect.can(Ability.WIDE_UNIQUES);
+        return room ? Optional.empty() : this.room.beyond(index.columnNames());
+    }
+
+    /** Whether what is unique can be a constraint: it is not wider than the database lets it be. */
+    boolean canBeUnique(List<String> columns) {
+        return dialect.can(Ability.WIDE_UNIQUES) || room.beyond(columns).isEmpty();
     }
 
     private void find(Table.TableIndex index, Part part, List<Shortfall> found) {
         boolean plain = index.columns().stream().map(Table.IndexedColumn::value).allMatch(dialect::indexes);
         String leftOut =
                 index.unique() ? "it is left out, and that it is unique is left to the application" : "it is left out";
-        if (!plain && !dialect.can(Ability.MADE_INDEXES)) {
+        Optional<String> tooWide = whyTooWide(index);
+        if (tooWide.isPresent()) {
+            String begun = beginnings(index).entrySet().stream()
+                    .map(each -> each.getValue() + " of " + each.getKey())
+                    .sorted()
+                    .collect(joining(" and "));
+            add(
+                    found,
+                    Ability.WIDE_KEYS,
+                    part,
+                    tooWide.get() + ": " + (begun.isEmpty() ? leftOut : "it is over the first " + begun));
+        } else if (!plain && !dialect.can(Ability.MADE_INDEXES)) {
             add(found, Ability.MADE_INDEXES, part, leftOut);
         } else if (!index.only().isPresent() || dialect.takesIndexOver(index.only())) {
             index.columns().forEach(column -> find(column.value(), part, leftOut, found));
@@ -185,8 +233,10 @@ final class TableShortfalls {
         }
         String kept = dialect.columnType(table, schema.resolved(column), base);
         boolean longText = base instanceof DataType.Text && !dialect.can(Ability.LONG_TEXT_IN_KEYS);
-        if (longText && !kept.equals(dialect.type(base))) {
-            add(found, Ability.LONG_TEXT_IN_KEYS, part, "it is " + kept);
+        boolean longBytes = base instanceof DataType.Bytes && !dialect.can(Ability.LONG_BYTES_IN_KEYS);
+        if ((longText || longBytes) && !kept.equals(dialect.type(base))) {
+            Ability missing = longText ? Ability.LONG_TEXT_IN_KEYS : Ability.LONG_BYTES_IN_KEYS;
+            add(found, missing, part, "it is " + kept);
         }
         find(column.filling().expression(), part, "nothing fills it", found);
         if (column.defaultValue().isPresent()

@@ -72,6 +72,7 @@ final class TableWriter {
         primaryKey().ifPresent(elements::add);
         table.uniques().stream()
                 .filter(unique -> !shortfalls.isFiltered(unique.columns(), unique.options()))
+                .filter(unique -> shortfalls.canBeUnique(unique.columns()))
                 .forEach(unique ->
                         elements.add(constraint(table.part(Kind.UNIQUE, unique.name()), dialect.unique(unique))));
         ofNumbers()
@@ -391,14 +392,18 @@ final class TableWriter {
                 : " WHERE " + notEmpty + (filtered && some ? " AND (" + condition + ")" : condition);
     }
 
-    private String indexed(Table.IndexedColumn part) {
-        String value =
-                part.value().asColumn().map(dialect::column).orElseGet(() -> dialect.indexed(written(part.value())));
+    private String indexed(Table.IndexedColumn part, Map<String, Long> beginnings) {
+        String value = part.value()
+                .asColumn()
+                .map(name ->
+                        dialect.column(name) + (beginnings.containsKey(name) ? "(" + beginnings.get(name) + ")" : ""))
+                .orElseGet(() -> dialect.indexed(written(part.value())));
         return part.descending() ? value + " DESC" : value;
     }
 
     private String indexed(Table.TableIndex index) {
-        return index.columns().stream().map(this::indexed).collect(joining(", "));
+        Map<String, Long> beginnings = shortfalls.beginnings(index);
+        return index.columns().stream().map(part -> indexed(part, beginnings)).collect(joining(", "));
     }
 
     private Statement index(Table.TableIndex index) {

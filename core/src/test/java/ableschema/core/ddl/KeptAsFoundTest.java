@@ -115,6 +115,29 @@ class KeptAsFoundTest {
     }
 
     @Test
+    void a_column_that_is_taken_along_and_called_otherwise_now_is_told() {
+        SqlRead read = read(
+                "postgresql",
+                "create table t (a int, b int, c int, \"D d\" int, primary key (a) include (c)); create index x on t (a) include (b, \"D d\")");
+        Document document = Reverse.of(read, "found").document();
+        assertThat(document.mapping().gaps()).isEmpty();
+
+        Design design = document.design();
+        Entity table = design.entities().get(0);
+        Entity renamed = table.withBody(table.body()
+                .withAttributes(table.body().attributes().stream()
+                        .map(each -> each.name().equals("a") ? each : each.withName("new " + each.name()))
+                        .map(each -> each.withPins(each.pins().withName("")))
+                        .toList()));
+        assertThat(document.with(design.with(renamed)).mapping().gaps())
+                .extracting(gap -> gap.text().replaceFirst(", which is not.*", ""))
+                .containsExactlyInAnyOrder(
+                        "a key or an index takes the column b along",
+                        "a key or an index takes the column c along",
+                        "a key or an index takes the column D d along");
+    }
+
+    @Test
     void another_default_takes_the_place_of_the_present_moment() {
         SqlRead read = read(
                 "postgresql",

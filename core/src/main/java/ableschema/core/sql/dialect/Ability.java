@@ -57,6 +57,12 @@ public enum Ability {
     CHECK_CHANGED_REFERENCES("checks over columns that a foreign key changes"),
     /** Texts without a limit can be part of a key or index. */
     LONG_TEXT_IN_KEYS("texts without a limit in keys and indexes"),
+    /** A key or an index may be as wide as its columns are. */
+    WIDE_KEYS("keys and indexes of any width"),
+    /** What is unique may be as wide as its columns are. */
+    WIDE_UNIQUES("unique rules of any width"),
+    /** Bytes of any length may be in a key or an index. */
+    LONG_BYTES_IN_KEYS("bytes without a limit in keys and indexes"),
     /** A primary key can be over a column that is computed. */
     COMPUTED_KEYS("computed columns in primary keys"),
     /** A text is compared with a number without being made one. */

@@ -425,6 +425,11 @@ public abstract class Dialect implements Cloneable {
         return own.clauses(Part.Kind.PRIMARY_KEY, table.options());
     }
 
+    /** How many bytes a character of a text takes at most. */
+    public int bytesOfCharacter(Table table, Column column) {
+        return 4;
+    }
+
     /** What this dialect alone says of a check or a foreign key, behind it. */
     public final String ruleEnd(Part.Kind of, Map<String, String> options) {
         return own.clauses(of, options);

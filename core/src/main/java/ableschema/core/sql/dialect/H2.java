@@ -1,6 +1,8 @@
 package ableschema.core.sql.dialect;
 
 import ableschema.core.carried.Carried;
+import ableschema.core.schema.Column;
+import ableschema.core.schema.Table;
 import ableschema.core.sql.dialect.TypeForm.Kind;
 import ableschema.core.types.DataType;
 import java.util.Optional;
@@ -27,6 +29,7 @@ final class H2 extends Dialect {
             .without(
                     Ability.MATCH_FULL,
                     Ability.DEFERRED_CONSTRAINTS,
+                    Ability.LONG_BYTES_IN_KEYS,
                     Ability.COMPUTED_FROM_COMPUTED,
                     Ability.TRANSACTIONAL_DEFINITIONS,
                     Ability.NUMBER_SEVERAL,
@@ -36,6 +39,14 @@ final class H2 extends Dialect {
 
     H2() {
         super(TRAITS);
+    }
+
+    /** There is no index over a blob; a varbinary holds up to 1,048,576 bytes. */
+    @Override
+    public String columnType(Table table, Column column, DataType base) {
+        return Keyed.unlimited(kind(base), table, column, base)
+                .map(kind -> kind == Kind.LONG_BYTES ? "varbinary" : "varchar")
+                .orElseGet(() -> super.columnType(table, column, base));
     }
 
     @Override

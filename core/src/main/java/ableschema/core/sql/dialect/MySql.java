@@ -13,6 +13,7 @@ final class MySql extends MySqlFamily {
             .named("mysql", "MySQL")
             .reserving(ReservedWords.MYSQL)
             .with(Kind.UUID, TypeForm.of("char(36)", 36))
+            .without(Ability.WIDE_UNIQUES)
             .withOption(DialectOption.reference("SRID {}"))
             .withOption(DialectOption.held(Part.Kind.CHECK, "NOT ENFORCED"))
             .withOption(DialectOption.flag(Part.Kind.INDEX, DialectOption.INVISIBLE, "INVISIBLE"));

@@ -28,6 +28,7 @@ abstract class MySqlFamily extends Dialect {
             .quoting('`', '`')
             .folding(Traits.Folding.AS_WRITTEN)
             .namesUpTo(64)
+            .keysUpTo(KeyBytes.MOST)
             .comparing(Traits.TextComparison.NO_CASE_NO_ACCENTS)
             .with(Kind.TEXT, TypeForm.of("varchar({n})").upTo(16_383))
             .with(Kind.LONG_TEXT, TypeForm.of("longtext"))
@@ -64,6 +65,8 @@ abstract class MySqlFamily extends Dialect {
                     Ability.SET_NULL_OF_REQUIRED,
                     Ability.CHECK_NUMBERED,
                     Ability.LONG_TEXT_IN_KEYS,
+                    Ability.LONG_BYTES_IN_KEYS,
+                    Ability.WIDE_KEYS,
                     Ability.PARTIAL_INDEXES,
                     Ability.TIME_ZONES)
             .withOptions(
@@ -123,9 +126,23 @@ abstract class MySqlFamily extends Dialect {
     }
 
     @Override
+    public int bytesOfCharacter(Table table, Column column) {
+        String set = option(column.options(), DialectOption.COLLATION)
+                .or(() -> option(table.options(), "charset"))
+                .or(() -> option(table.options(), DialectOption.COLLATION))
+                .orElse("utf8mb4");
+        return set.matches("(?i)(?:latin|ascii|cp|koi8|greek|hebrew|binary|mac|armscii|swe7|dec8|hp8|tis620).*")
+                ? 1
+                : set.matches("(?i)utf8(?!mb4).*") ? 3 : super.bytesOfCharacter(table, column);
+    }
+
+    @Override
     public String columnType(Table table, Column column, DataType base) {
-        boolean keyed = base instanceof DataType.Text && kind(base) == Kind.LONG_TEXT && Keyed.is(table, column);
-        return keyed ? "varchar(" + KeyBytes.textIn(table, column) + ")" : super.columnType(table, column, base);
+        return Keyed.unlimited(kind(base), table, column, base)
+                .map(kind -> kind == Kind.LONG_TEXT
+                        ? "varchar(" + KeyBytes.charactersIn(table, column) + ")"
+                        : "varbinary(" + KeyBytes.bytesIn(table, column) + ")")
+                .orElseGet(() -> super.columnType(table, column, base));
     }
 
     /** Characters beyond U+FFFF, which names cannot have, stand by their numbers. */

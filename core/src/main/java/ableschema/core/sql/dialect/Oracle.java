@@ -31,6 +31,7 @@ final class Oracle extends Dialect {
                     Set.of(NameSpace.INDEXES)))
             .named("oracle", "Oracle")
             .namesUpToBytes(128)
+            .keysUpTo(6398)
             .making(
                     Making.Apart.SLASH,
                     "OR REPLACE",
@@ -85,7 +86,10 @@ final class Oracle extends Dialect {
                     Ability.SET_DEFAULT,
                     Ability.PARTIAL_INDEXES,
                     Ability.COMPUTED_FROM_COMPUTED,
-                    Ability.LONG_TEXT_IN_KEYS)
+                    Ability.LONG_TEXT_IN_KEYS,
+                    Ability.LONG_BYTES_IN_KEYS,
+                    Ability.WIDE_KEYS,
+                    Ability.WIDE_UNIQUES)
             .withOptions(
                     DialectOption.rawType(),
                     DialectOption.present(),
@@ -105,8 +109,9 @@ final class Oracle extends Dialect {
 
     @Override
     public String columnType(Table table, Column column, DataType base) {
-        boolean keyed = base instanceof DataType.Text && kind(base) == Kind.LONG_TEXT && Keyed.is(table, column);
-        return keyed ? "varchar2(" + KEYED_TEXT + " char)" : super.columnType(table, column, base);
+        return Keyed.unlimited(kind(base), table, column, base)
+                .map(kind -> kind == Kind.LONG_TEXT ? "varchar2(" + KEYED_TEXT + " char)" : "raw(2000)")
+                .orElseGet(() -> super.columnType(table, column, base));
     }
 
     @Override

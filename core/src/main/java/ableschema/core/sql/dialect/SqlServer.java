@@ -72,7 +72,8 @@ final class SqlServer extends Dialect {
                     Ability.MADE_INDEXES,
                     Ability.SET_NULL_OF_REQUIRED,
                     Ability.COMPUTED_FROM_COMPUTED,
-                    Ability.LONG_TEXT_IN_KEYS)
+                    Ability.LONG_TEXT_IN_KEYS,
+                    Ability.LONG_BYTES_IN_KEYS)
             .withOptions(
                     DialectOption.rawType(),
                     DialectOption.present(),
@@ -117,8 +118,9 @@ final class SqlServer extends Dialect {
 
     @Override
     public String columnType(Table table, Column column, DataType base) {
-        boolean keyed = base instanceof DataType.Text && kind(base) == Kind.LONG_TEXT && Keyed.is(table, column);
-        return keyed ? "nvarchar(" + KEYED_TEXT + ")" : super.columnType(table, column, base);
+        return Keyed.unlimited(kind(base), table, column, base)
+                .map(kind -> kind == Kind.LONG_TEXT ? "nvarchar(" + KEYED_TEXT + ")" : "varbinary(900)")
+                .orElseGet(() -> super.columnType(table, column, base));
     }
 
     @Override

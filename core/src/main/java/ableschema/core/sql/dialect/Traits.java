@@ -96,6 +96,7 @@ public final class Traits {
     private Set<String> systemColumns = Set.of();
     private Map<Kind, TypeForm> types = Map.of();
     private int decimalScale;
+    private int keyRoom;
     private Set<Ability> abilities = EnumSet.allOf(Ability.class);
     private Empties empties = Empties.MANY;
     private TextComparison comparison = TextComparison.EXACT;
@@ -151,6 +152,7 @@ public final class Traits {
         copy.systemColumns = systemColumns;
         copy.types = types;
         copy.decimalScale = decimalScale;
+        copy.keyRoom = keyRoom;
         copy.abilities = abilities;
         copy.empties = empties;
         copy.comparison = comparison;
@@ -225,6 +227,18 @@ public final class Traits {
     }
 
     /** The most digits that may stand behind the point; 0 for no limit. */
+    /** Keys and indexes that take at most so many bytes; wider ones are refused when they are made. */
+    Traits keysUpTo(int bytes) {
+        Traits traits = copy();
+        traits.keyRoom = bytes;
+        return traits;
+    }
+
+    /** How many bytes a key or an index may take; 0 where any number is taken when it is made. */
+    public int keyRoom() {
+        return keyRoom;
+    }
+
     Traits decimalScaleUpTo(int digits) {
         Traits traits = copy();
         traits.decimalScale = digits;

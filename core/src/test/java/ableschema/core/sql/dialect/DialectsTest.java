@@ -332,6 +332,11 @@ class DialectsTest {
                                         "fillfactor=70",
                                         "desc",
                                         "INITIALLY DEFERRED",
+                                        "INITIALLY IMMEDIATE",
+                                        "NO INHERIT",
+                                        "NOT ENFORCED",
+                                        "DISABLE",
+                                        "IGNORE",
                                         "one")
                                 .filter(option::takes)
                                 .findFirst()
@@ -381,7 +386,7 @@ class DialectsTest {
     void an_option_of_another_dialect_is_refused() {
         assertThatThrownBy(() -> Dialects.requireOption("postgresql.engine", "InnoDB"))
                 .hasMessage(
-                        "'engine' is no option of PostgreSQL; its options are collation, constraint, default, deferred, empties, enum, include, key_include, key_later, later, match, method, not_null, owned_sequence, partition, sequence, serial, storage, tablespace, type");
+                        "'engine' is no option of PostgreSQL; its options are collation, constraint, default, deferrable, deferred, empties, enum, held, include, key_include, key_later, later, match, method, not_null, owned_sequence, partition, sequence, serial, storage, tablespace, type");
         assertThatThrownBy(() -> Dialects.requireOption("mysql.engine", "a; b")).hasMessageContaining("no value");
         Dialects.requireOption("mysql.type", "enum('a','b''c')");
         Dialects.requireOption("postgresql.type", "timestamp(3) with time zone");
