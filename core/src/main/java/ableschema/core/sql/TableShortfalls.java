@@ -14,6 +14,7 @@ import ableschema.core.schema.Table;
 import ableschema.core.sql.dialect.Ability;
 import ableschema.core.sql.dialect.Dialect;
 import ableschema.core.sql.dialect.DialectOption;
+import ableschema.core.sql.dialect.SearchIndexes;
 import ableschema.core.sql.dialect.Shortfall;
 import ableschema.core.sql.dialect.Traits.Empties;
 import ableschema.core.types.DataType;
@@ -77,6 +78,21 @@ final class TableShortfalls {
         return !speaksOfNumbered(check) && canCheckReferences(check);
     }
 
+    /** Whether a column can be computed here: it speaks of none that the database numbers. */
+    boolean canCompute(Column column) {
+        return dialect.can(Ability.COMPUTED_FROM_NUMBERED) || !isFromNumbered(column);
+    }
+
+    /** Whether a column is computed from one that the database numbers. */
+    boolean isFromNumbered(Column column) {
+        return column.filling().isComputed()
+                && column.filling()
+                        .expression()
+                        .columns()
+                        .flatMap(name -> table.column(name).stream())
+                        .anyMatch(this::isNumbered);
+    }
+
     private boolean speaksOfNumbered(Expression<String> check) {
         return !dialect.can(Ability.CHECK_NUMBERED)
                 && check.columns().flatMap(name -> table.column(name).stream()).anyMatch(this::isNumbered);
@@ -121,12 +137,12 @@ final class TableShortfalls {
             Part part = table.part(Kind.UNIQUE, unique.name());
             name(part, unique.name(), found);
             if (!canBeUnique(unique.columns())) {
+                Optional<String> wide = room.beyond(unique.columns());
                 add(
                         found,
-                        Ability.WIDE_UNIQUES,
+                        wide.isPresent() ? Ability.WIDE_UNIQUES : Ability.JSON_IN_KEYS,
                         part,
-                        room.beyond(unique.columns()).orElseThrow() // as it is not so wide otherwise
-                                + ": it is left out, and left to the application");
+                        wide.map(why -> why + ": ").orElse("") + "it is left out, and left to the application");
                 continue;
             }
             findEmpties(part, unique.columns(), unique.options(), found);
@@ -151,6 +167,9 @@ final class TableShortfalls {
     boolean canIndex(Table.TableIndex index) {
         boolean made = index.columns().stream().map(Table.IndexedColumn::value).allMatch(dialect::indexes);
         boolean some = !index.only().isPresent() || dialect.takesIndexOver(index.only());
+        if (SearchIndexes.isMissing(index, dialect) || speaksOfJson(index)) {
+            return false;
+        }
         boolean fits = whyTooWide(index).isEmpty() || !beginnings(index).isEmpty();
         return made && (some || !index.unique()) && fits;
     }
@@ -158,6 +177,16 @@ final class TableShortfalls {
     /** How much of its texts an index is over that is too wide otherwise, by their names; what is unique is so as a whole. */
     Map<String, Long> beginnings(Table.TableIndex index) {
         return index.unique() || whyTooWide(index).isEmpty() ? Map.of() : room.beginnings(index.columnNames());
+    }
+
+    private boolean speaksOfJson(Table.TableIndex index) {
+        return !dialect.can(Ability.JSON_IN_KEYS) && index.isPlain() && anyJson(index.columnNames());
+    }
+
+    private boolean anyJson(List<String> columns) {
+        return columns.stream()
+                .flatMap(name -> table.column(name).stream())
+                .anyMatch(column -> schema.resolved(column.type()) == DataType.Simple.JSON);
     }
 
     private Optional<String> whyTooWide(Table.TableIndex index) {
@@ -169,7 +198,9 @@ final class TableShortfalls {
 
     /** Whether what is unique can be a constraint: it is not wider than the database lets it be. */
     boolean canBeUnique(List<String> columns) {
-        return dialect.can(Ability.WIDE_UNIQUES) || room.beyond(columns).isEmpty();
+        boolean json = !dialect.can(Ability.JSON_IN_KEYS) && anyJson(columns);
+        return !json
+                && (dialect.can(Ability.WIDE_UNIQUES) || room.beyond(columns).isEmpty());
     }
 
     private void find(Table.TableIndex index, Part part, List<Shortfall> found) {
@@ -177,7 +208,11 @@ final class TableShortfalls {
         String leftOut =
                 index.unique() ? "it is left out, and that it is unique is left to the application" : "it is left out";
         Optional<String> tooWide = whyTooWide(index);
-        if (tooWide.isPresent()) {
+        if (SearchIndexes.isMissing(index, dialect)) {
+            add(found, Ability.SEARCH_INDEXES, part, leftOut);
+        } else if (speaksOfJson(index)) {
+            add(found, Ability.JSON_IN_KEYS, part, leftOut);
+        } else if (tooWide.isPresent()) {
             String begun = beginnings(index).entrySet().stream()
                     .map(each -> each.getValue() + " of " + each.getKey())
                     .sorted()
@@ -239,6 +274,9 @@ final class TableShortfalls {
             add(found, missing, part, "it is " + kept);
         }
         find(column.filling().expression(), part, "nothing fills it", found);
+        if (!canCompute(column)) {
+            add(found, Ability.COMPUTED_FROM_NUMBERED, part, "nothing fills it");
+        }
         if (column.defaultValue().isPresent()
                 && dialect.understands(column.defaultValue())
                 && filled(column).isEmpty()) {

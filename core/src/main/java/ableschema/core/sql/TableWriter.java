@@ -155,9 +155,10 @@ final class TableWriter {
         String clauses = clauses(column, base);
         boolean computed = isComputed(column);
         if (computed) {
-            boolean stored = !dialect.has(column.options(), DialectOption.VIRTUAL);
+            boolean virtual = dialect.has(column.options(), DialectOption.VIRTUAL)
+                    || !dialect.can(Ability.CHECK_NUMBERED) && shortfalls.isFromNumbered(column);
             DataType known = rawType(column).isPresent() ? DataTypes.UNDECIDED : base; // what is found stays as it is
-            type = dialect.computed(type, written(column.filling().expression()), known, stored)
+            type = dialect.computed(type, written(column.filling().expression()), known, !virtual)
                     .strip();
         }
         boolean described =
@@ -196,7 +197,8 @@ final class TableWriter {
 
     private boolean isComputed(Column column) {
         return column.filling().isComputed()
-                && dialect.understands(column.filling().expression());
+                && dialect.understands(column.filling().expression())
+                && shortfalls.canCompute(column);
     }
 
     /** A number that is the row's own, or a type as it was found, needs no conditions. */

@@ -100,6 +100,25 @@ class KeptAsFoundTest {
     @ParameterizedTest
     @CsvSource(
             delimiter = '|',
+            quoteCharacter = '`',
+            textBlock =
+                    """
+            mysql   | mariadb | create table t (a int unsigned, b tinytext, c bit(3), d year, e datetime(6), f double(8,2)) | a int unsigned, b tinytext, c bit(3), d year, e datetime(6), f double(8,2) )
+            mariadb | mysql   | create table t (a mediumint, b geometry not null, spatial key s (b)) engine=Aria | a mediumint, b geometry NOT NULL ); CREATE SPATIAL INDEX s ON t (b);
+            mysql   | mariadb | create table t (a text, fulltext key f (a)) engine=MyISAM row_format=fixed | a text ) ENGINE=MyISAM ROW_FORMAT=FIXED; CREATE FULLTEXT INDEX f ON t (a);
+            mysql   | mariadb | create table t (a datetime default current_timestamp on update current_timestamp) | DEFAULT current_timestamp ON UPDATE current_timestamp
+            mysql   | mariadb | create table t (a varchar(9)) default charset=utf8mb4 collate=utf8mb4_0900_ai_ci | ( a varchar(9) );
+            mysql   | mariadb | create table t (a varchar(9) collate utf8mb4_bin)                             | a varchar(9) COLLATE utf8mb4_bin
+            mariadb | mysql   | create table t (a uuid, b inet6)                                              | a char(36), b
+            mysql   | mariadb | create table t (a int, key i (a) invisible)                                   | ON t (a) IGNORED
+            """)
+    void mysql_and_mariadb_keep_what_both_have(String from, String to, String sql, String expected) {
+        assertThat(again(read(from, sql), to)).contains(expected);
+    }
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
             textBlock =
                     """
             sqlserver  | create table t (a int); alter table t with nocheck add constraint c check (a > 0)         | rows from before need not meet it

@@ -57,6 +57,12 @@ public enum Ability {
     CHECK_CHANGED_REFERENCES("checks over columns that a foreign key changes"),
     /** Texts without a limit can be part of a key or index. */
     LONG_TEXT_IN_KEYS("texts without a limit in keys and indexes"),
+    /** An index leads to what is within values, as another database has it. */
+    SEARCH_INDEXES("indexes over what is within values, as another database has them"),
+    /** A document may be in a key or an index. */
+    JSON_IN_KEYS("documents in keys and indexes"),
+    /** A column may be computed from one that it numbers. */
+    COMPUTED_FROM_NUMBERED("columns computed from those that it numbers"),
     /** A key or an index may be as wide as its columns are. */
     WIDE_KEYS("keys and indexes of any width"),
     /** What is unique may be as wide as its columns are. */

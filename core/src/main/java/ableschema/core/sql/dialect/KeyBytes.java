@@ -41,7 +41,9 @@ final class KeyBytes {
                         table.primaryKey().stream().map(Table.PrimaryKey::columns),
                         table.uniques().stream().map(Table.UniqueConstraint::columns),
                         table.foreignKeys().stream().map(key -> key.columns()),
-                        table.indexes().stream().map(index -> index.mentioned().toList()))
+                        table.indexes().stream()
+                                .filter(index -> !SearchIndexes.is(index))
+                                .map(index -> index.mentioned().toList()))
                 .flatMap(keys -> keys);
     }
 

@@ -28,8 +28,10 @@ final class Keyed {
         return table.isInKey(column)
                 || table.uniques().stream().anyMatch(unique -> unique.columns().contains(name))
                 || table.foreignKeys().stream().anyMatch(key -> key.columns().contains(name))
-                || table.indexes().stream().anyMatch(index -> index.columns().stream()
-                        .flatMap(part -> part.value().columns())
-                        .anyMatch(name::equals));
+                || table.indexes().stream()
+                        .anyMatch(index -> !SearchIndexes.is(index)
+                                && index.columns().stream()
+                                        .flatMap(part -> part.value().columns())
+                                        .anyMatch(name::equals));
     }
 }

@@ -20,6 +20,7 @@ final class MariaDb extends MySqlFamily {
                     Carried.Kind.TRIGGER,
                     Carried.Kind.EVENT)
             .reserving(ReservedWords.MARIADB)
+            .relatedTo("mysql", "utf8mb4_(?:.*_)?0900_.*|vector.*|ndb.*|federated")
             .withSystemColumns("row_start", "row_end")
             .decimalScaleUpTo(38)
             .comparing(Traits.TextComparison.NO_CASE_NO_ACCENTS_BY_LETTER)

@@ -12,8 +12,12 @@ final class MySql extends MySqlFamily {
     private static final Traits TRAITS = MySqlFamily.TRAITS
             .named("mysql", "MySQL")
             .reserving(ReservedWords.MYSQL)
+            .relatedTo(
+                    "mariadb",
+                    "(?:.*_)?uca1400_.*|.*_nopad_.*|uuid|inet[46]|xmltype|vector.*|aria|rocksdb|tokudb|columnstore|spider|connect|s3"
+                            + "|page_checksum|transactional")
             .with(Kind.UUID, TypeForm.of("char(36)", 36))
-            .without(Ability.WIDE_UNIQUES)
+            .without(Ability.WIDE_UNIQUES, Ability.COMPUTED_FROM_NUMBERED)
             .withOption(DialectOption.reference("SRID {}"))
             .withOption(DialectOption.held(Part.Kind.CHECK, "NOT ENFORCED"))
             .withOption(DialectOption.flag(Part.Kind.INDEX, DialectOption.INVISIBLE, "INVISIBLE"));

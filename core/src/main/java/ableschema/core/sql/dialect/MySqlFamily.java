@@ -66,6 +66,7 @@ abstract class MySqlFamily extends Dialect {
                     Ability.CHECK_NUMBERED,
                     Ability.LONG_TEXT_IN_KEYS,
                     Ability.LONG_BYTES_IN_KEYS,
+                    Ability.JSON_IN_KEYS,
                     Ability.WIDE_KEYS,
                     Ability.PARTIAL_INDEXES,
                     Ability.TIME_ZONES)

@@ -88,6 +88,7 @@ final class Oracle extends Dialect {
                     Ability.COMPUTED_FROM_COMPUTED,
                     Ability.LONG_TEXT_IN_KEYS,
                     Ability.LONG_BYTES_IN_KEYS,
+                    Ability.JSON_IN_KEYS,
                     Ability.WIDE_KEYS,
                     Ability.WIDE_UNIQUES)
             .withOptions(

@@ -9,16 +9,21 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 
-/** The options of one dialect among those of all, each by its own name: {@code mysql.engine} as {@code engine}. */
+/**
+ * The options of one dialect among those of all, each by its own name: {@code mysql.engine} as {@code engine}. What is said in a
+ * related dialect holds where nothing is said in this one.
+ */
 final class OwnOptions {
 
     private final String prefix;
+    private final Traits traits;
 
     /** Those that are a clause of their own, in the order in which they are written. */
     private final Map<Part.Kind, List<DialectOption>> clauses;
 
     OwnOptions(Traits traits) {
         this.prefix = traits.name() + ".";
+        this.traits = traits;
         this.clauses = traits.options().stream()
                 .filter(option -> !option.name().equals(DialectOption.TYPE)
                         && !option.form().isEmpty())
@@ -37,7 +42,19 @@ final class OwnOptions {
     }
 
     Optional<String> value(Map<String, String> options, String option) {
-        return options.isEmpty() ? Optional.empty() : Optional.ofNullable(options.get(prefix + option));
+        if (options.isEmpty()) {
+            return Optional.empty();
+        }
+        String own = options.get(prefix + option);
+        return own == null ? traits.relative().flatMap(relative -> said(relative, options, option)) : Optional.of(own);
+    }
+
+    private Optional<String> said(Traits.Relative relative, Map<String, String> options, String option) {
+        return Optional.ofNullable(options.get(relative.name() + "." + option))
+                .filter(value -> !relative.missing().matcher(value).matches()
+                        && !relative.missing().matcher(option).matches()
+                        && traits.options().stream()
+                                .anyMatch(each -> each.name().equals(option) && each.takes(value)));
     }
 
     /** How a table is cut into parts, with a space before; empty where it is not. */

@@ -73,7 +73,8 @@ final class SqlServer extends Dialect {
                     Ability.SET_NULL_OF_REQUIRED,
                     Ability.COMPUTED_FROM_COMPUTED,
                     Ability.LONG_TEXT_IN_KEYS,
-                    Ability.LONG_BYTES_IN_KEYS)
+                    Ability.LONG_BYTES_IN_KEYS,
+                    Ability.JSON_IN_KEYS)
             .withOptions(
                     DialectOption.rawType(),
                     DialectOption.present(),

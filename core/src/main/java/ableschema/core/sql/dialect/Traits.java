@@ -11,7 +11,9 @@ import java.util.EnumSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
+import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
@@ -97,6 +99,7 @@ public final class Traits {
     private Map<Kind, TypeForm> types = Map.of();
     private int decimalScale;
     private int keyRoom;
+    private Optional<Relative> relative = Optional.empty();
     private Set<Ability> abilities = EnumSet.allOf(Ability.class);
     private Empties empties = Empties.MANY;
     private TextComparison comparison = TextComparison.EXACT;
@@ -153,6 +156,7 @@ public final class Traits {
         copy.types = types;
         copy.decimalScale = decimalScale;
         copy.keyRoom = keyRoom;
+        copy.relative = relative;
         copy.abilities = abilities;
         copy.empties = empties;
         copy.comparison = comparison;
@@ -227,6 +231,24 @@ public final class Traits {
     }
 
     /** The most digits that may stand behind the point; 0 for no limit. */
+    /**
+     * A dialect of which most options mean the same here.
+     *
+     * @param missing what there is not here, of the values and names of its options
+     */
+    record Relative(String name, Pattern missing) {}
+
+    /** What is said in a dialect that is nearly the same holds here too, where nothing else is said. */
+    Traits relatedTo(String name, String missing) {
+        Traits traits = copy();
+        traits.relative = Optional.of(new Relative(name, Pattern.compile(missing, Pattern.CASE_INSENSITIVE)));
+        return traits;
+    }
+
+    Optional<Relative> relative() {
+        return relative;
+    }
+
     /** Keys and indexes that take at most so many bytes; wider ones are refused when they are made. */
     Traits keysUpTo(int bytes) {
         Traits traits = copy();
