@@ -76,6 +76,7 @@ final class Drawing {
         var options = new HashMap<>(column.options());
         Identity numbers = from(sequence, table, column.name(), options);
         return OtherReader.numbered(column, numbers.start(), numbers.step(), false)
+                .withNullable(column.nullable()) // a default alone leaves that as it is
                 .withOptions(options);
     }
 

@@ -198,7 +198,9 @@ final class OtherReader {
             }
             Identity numbers =
                     context.is("postgresql") ? context.draft.numbers(sequence) : context.draft.drawn(sequence);
-            return column.identity().isPresent() ? numbered(column, numbers.start(), numbers.step(), false) : column;
+            return column.identity().isPresent()
+                    ? numbered(column, numbers.start(), numbers.step(), false).withNullable(column.nullable())
+                    : column;
         });
     }
 

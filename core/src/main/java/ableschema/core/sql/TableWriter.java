@@ -459,7 +459,7 @@ final class TableWriter {
             if (shortfalls.isNumbered(column)) {
                 Optional<String> start =
                         dialect.startNumbering(table, name(), column.identity().orElseThrow()); // numbered ones have it
-                Stream.of(start, dialect.owningSequence(name(), column))
+                Stream.of(start, dialect.ofNumbered(name(), column))
                         .flatMap(Optional::stream)
                         .map(sql -> new SqlWriter(table.part(Kind.COLUMN, column.name())).line(sql))
                         .forEach(writer -> statements.add(writer.closed(Statement.Kind.SETTING)));

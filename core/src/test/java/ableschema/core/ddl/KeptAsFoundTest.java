@@ -43,6 +43,7 @@ class KeptAsFoundTest {
             postgresql | create table t (a int, b int, unique (a, b) include (c) deferrable, c int)                | UNIQUE (a, b) INCLUDE (c) DEFERRABLE INITIALLY IMMEDIATE
             postgresql | create table t (a int, b int); alter table t add primary key (a) include (b); alter table t rename b to d | PRIMARY KEY (a) INCLUDE (d)
             postgresql | create table t (a int, b int, c int); create index x on t (a) include (b); alter table t rename b to d     | ON t (a) INCLUDE (d)
+            postgresql | create table t (a serial, b int); alter table t alter a drop not null                     | a serial, b integer ); ALTER TABLE t ALTER COLUMN a DROP NOT NULL;
             postgresql | create table t (a timestamptz default now())                                              | DEFAULT now()
             postgresql | create table t (a timestamp default localtimestamp)                                       | DEFAULT localtimestamp
             postgresql | create table t (a date default now())                                                     | DEFAULT now()

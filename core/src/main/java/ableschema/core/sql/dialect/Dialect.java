@@ -479,8 +479,8 @@ public abstract class Dialect implements Cloneable {
                 + " IS " + text(text);
     }
 
-    /** A statement by which the sequence that a column draws from goes with it. */
-    public Optional<String> owningSequence(String table, Column column) {
+    /** What more is said of a numbered column once its table is there, as a statement of its own. */
+    public Optional<String> ofNumbered(String table, Column column) {
         return Optional.empty();
     }
 

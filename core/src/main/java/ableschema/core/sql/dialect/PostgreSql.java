@@ -174,7 +174,10 @@ final class PostgreSql extends Dialect {
     }
 
     @Override
-    public Optional<String> owningSequence(String table, Column column) {
+    public Optional<String> ofNumbered(String table, Column column) {
+        if (isSerial(column) && column.nullable()) { // serial says that it is never empty
+            return Optional.of("ALTER TABLE " + table + " ALTER COLUMN " + column(column.name()) + " DROP NOT NULL");
+        }
         return drawn(column)
                 .filter(sequence -> has(column.options(), DialectOption.OWNED))
                 .map(sequence -> "ALTER SEQUENCE " + sequence + " OWNED BY " + table + "." + column(column.name()));
