@@ -3,6 +3,7 @@ package ableschema.core.keys;
 import ableschema.core.design.Attribute;
 import ableschema.core.design.ColumnRef;
 import ableschema.core.design.Design;
+import ableschema.core.design.EndRef;
 import ableschema.core.design.Entity;
 import ableschema.core.design.Id;
 import ableschema.core.design.KeyPart;
@@ -175,11 +176,27 @@ final class KeyPoints {
     }
 
     private Point there(List<KeyPart> parts) {
+        Optional<Point> nowhere =
+                parts.stream().flatMap(part -> leadsNowhere(part).stream()).findFirst();
+        if (nowhere.isPresent()) {
+            return nowhere.get();
+        }
         return parts.stream()
                 .filter(this::isOptional)
                 .map(part -> point(Kind.THERE, sentences.called(part) + " may be empty", Verdict.BAD))
                 .findFirst()
                 .orElseGet(() -> point(Kind.THERE, "yes", Verdict.GOOD));
+    }
+
+    /** A part that another entity brings, but from here, or not to here. */
+    private Optional<Point> leadsNowhere(KeyPart part) {
+        Optional<EndRef> end = part instanceof KeyPart.WholeReference ? part.through() : Optional.empty();
+        if (end.filter(each -> !design.referencesOf(entity.id()).contains(each)).isPresent()) {
+            return Optional.of(point(Kind.THERE, sentences.called(part) + " is not referred to", Verdict.BAD));
+        }
+        return end.flatMap(design::target)
+                .filter(target -> keys.isKeyedBy(target.id(), entity.id(), by -> true))
+                .map(target -> point(Kind.THERE, sentences.called(part) + " takes its key from here", Verdict.BAD));
     }
 
     private boolean isOptional(KeyPart part) {

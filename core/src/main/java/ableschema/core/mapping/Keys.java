@@ -110,6 +110,14 @@ public final class Keys {
         return places.isLaterOrSame(target, owner) && isKeyedBy(target, owner, by -> true);
     }
 
+    /** Whether the key of an entity comes from where it goes to, so that it has none. */
+    public boolean isInCircle(Entity entity) {
+        return entity.body().key().stream()
+                .flatMap(part -> part.through().stream())
+                .flatMap(end -> design.target(end).stream())
+                .anyMatch(target -> isKeyedBy(target.id(), entity.id(), by -> true));
+    }
+
     /**
      * Whether the key of an entity comes from another, over however many in between.
      *

@@ -23,6 +23,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
 
 /** What a dialect cannot say of one table, and what stands instead. */
 final class TableShortfalls {
@@ -80,7 +81,19 @@ final class TableShortfalls {
 
     /** Whether a column can be computed here: it speaks of none that the database numbers. */
     boolean canCompute(Column column) {
-        return dialect.can(Ability.COMPUTED_FROM_NUMBERED) || !isFromNumbered(column);
+        boolean virtual = dialect.can(Ability.COMPUTED_FROM_NUMBERED)
+                && (dialect.can(Ability.CHECK_NUMBERED) || !isInSomeKey(column.name()));
+        return virtual || !isFromNumbered(column);
+    }
+
+    private boolean isInSomeKey(String column) {
+        return Stream.of(
+                        table.primaryKey().stream().flatMap(key -> key.columns().stream()),
+                        table.uniques().stream().flatMap(unique -> unique.columns().stream()),
+                        table.foreignKeys().stream().flatMap(key -> key.columns().stream()),
+                        table.indexes().stream().flatMap(Table.TableIndex::mentioned))
+                .flatMap(names -> names)
+                .anyMatch(column::equals);
     }
 
     /** Whether a column is computed from one that the database numbers. */

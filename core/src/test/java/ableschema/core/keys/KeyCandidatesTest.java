@@ -68,6 +68,22 @@ class KeyCandidatesTest {
     }
 
     @Test
+    void a_key_that_comes_from_here_in_turn_is_none() {
+        DesignFixture circle = design(
+                "Each hive has code: text 6.",
+                "Each scale has model: text 20.",
+                "Each hive stands on exactly one scale; each scale carries at most one hive.",
+                "Each scale belongs to exactly one hive; each hive owns at most one scale.",
+                "Each hive is identified by its scale.",
+                "Each scale is identified by its hive.");
+        List<KeyCandidate> candidates = candidates(circle.document(), "Hive");
+
+        assertThat(named(candidates, "scale").point(KeyCandidate.Kind.THERE).answer())
+                .isEqualTo("scale takes its key from here");
+        assertThat(KeyAdvice.of(candidates).orElseThrow().candidate().name()).isEqualTo("hive no");
+    }
+
+    @Test
     void all_are_compared_on_the_same_points_and_the_key_now_is_marked() throws Exception {
         Document demo = DocumentFile.read(Path.of("../demo/alder-valley.able.json"));
         List<KeyCandidate> inspection = candidates(demo, "Inspection");

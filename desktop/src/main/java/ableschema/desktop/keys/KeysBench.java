@@ -16,6 +16,7 @@ import ableschema.core.keys.KeyAdvice;
 import ableschema.core.keys.KeyCandidate;
 import ableschema.core.keys.KeyCandidates;
 import ableschema.core.keys.KeyReach;
+import ableschema.core.mapping.Keys;
 import ableschema.core.mapping.Mapping;
 import ableschema.core.words.Nouns;
 import ableschema.core.words.PartNames;
@@ -82,7 +83,8 @@ public final class KeysBench extends ScrollPane {
     }
 
     private Stream<Entity> keyless() {
-        return workspace.design().entities().stream().filter(e -> e.body().key().isEmpty());
+        var keys = new Keys(workspace.design());
+        return workspace.design().entities().stream().filter(e -> e.body().key().isEmpty() || keys.isInCircle(e));
     }
 
     private void show() {
