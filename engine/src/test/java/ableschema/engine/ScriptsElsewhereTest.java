@@ -24,6 +24,11 @@ class ScriptsElsewhereTest {
               `gross` decimal(8,2) GENERATED ALWAYS AS (`net` + `tax`) STORED, `signs` set('a','b') NOT NULL DEFAULT '',
               PRIMARY KEY (`id`), KEY `name` (`name`), UNIQUE KEY `harbour` (`harbour`, `name`),
               CONSTRAINT `in_harbour` FOREIGN KEY (`harbour`) REFERENCES `harbour` (`id`)) ENGINE=InnoDB KEY_BLOCK_SIZE=8 ROW_FORMAT=COMPRESSED;
+            CREATE TABLE `sign` (`id` int unsigned NOT NULL AUTO_INCREMENT PRIMARY KEY, `doc` json, `at` datetime(6) ON UPDATE CURRENT_TIMESTAMP(6),
+              `kind` varchar(20) GENERATED ALWAYS AS (json_unquote(json_extract(`doc`, '$.kind'))) VIRTUAL, `bits` bit(3), `size` tinyint DEFAULT (1 << 3),
+              `month` varchar(7) GENERATED ALWAYS AS (date_format(`at`, '%Y-%m')) VIRTUAL, `note` longtext, `place` point NOT NULL, `whole` geometry,
+              CHECK (`note` regexp '^[A-Z]'), FULLTEXT KEY `words` (`note`), SPATIAL KEY `near` (`place`)) ENGINE=InnoDB DEFAULT CHARSET=utf8mb4
+              COLLATE=utf8mb4_0900_ai_ci;
             CREATE TABLE `name` (`boat` mediumint NOT NULL, `given` date, PRIMARY KEY (`boat`), UNIQUE KEY `harbour` (`given`, `boat`),
               FOREIGN KEY (`boat`) REFERENCES `boat` (`id`) ON DELETE CASCADE) ENGINE=InnoDB;
             """;

@@ -203,13 +203,13 @@ final class TableShortfalls {
     }
 
     private Optional<String> whyTooWide(Table.TableIndex index) {
-        boolean room = !index.isPlain()
+        boolean anyWidth = !index.isPlain()
                 || dialect.has(index.options(), DialectOption.KIND)
                 || index.unique() && dialect.can(Ability.WIDE_UNIQUES);
-        return room ? Optional.empty() : this.room.beyond(index.columnNames());
+        return anyWidth ? Optional.empty() : room.beyond(index.columnNames());
     }
 
-    /** Whether what is unique can be a constraint: it is not wider than the database lets it be. */
+    /** Whether what is unique can be so here: it is not wider than the database lets it be, and is over no document. */
     boolean canBeUnique(List<String> columns) {
         boolean json = !dialect.can(Ability.JSON_IN_KEYS) && anyJson(columns);
         return !json

@@ -352,7 +352,7 @@ final class TableWriter {
     List<Statement> indexes() {
         var statements = new ArrayList<Statement>();
         for (Table.UniqueConstraint unique : table.uniques()) {
-            if (shortfalls.isFiltered(unique.columns(), unique.options())) {
+            if (shortfalls.isFiltered(unique.columns(), unique.options()) && shortfalls.canBeUnique(unique.columns())) {
                 statements.add(new SqlWriter(table.part(Kind.UNIQUE, unique.name()))
                         .line("CREATE UNIQUE INDEX " + ifMissing(dialect.indexIfMissing())
                                 + names.of(table.part(Kind.UNIQUE, unique.name())) + " ON " + name() + " "

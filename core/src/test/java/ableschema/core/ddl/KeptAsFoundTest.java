@@ -110,6 +110,11 @@ class KeptAsFoundTest {
             mysql   | mariadb | create table t (a datetime default current_timestamp on update current_timestamp) | DEFAULT current_timestamp ON UPDATE current_timestamp
             mysql   | mariadb | create table t (a varchar(9)) default charset=utf8mb4 collate=utf8mb4_0900_ai_ci | ( a varchar(9) );
             mysql   | mariadb | create table t (a varchar(9) collate utf8mb4_bin)                             | a varchar(9) COLLATE utf8mb4_bin
+            mysql   | mariadb | create table t (j json, b varchar(9) as (json_unquote(json_extract(j, '$.n'))))  | b varchar(9) GENERATED ALWAYS AS (json_unquote(json_extract(j, '$.n'))) VIRTUAL
+            mysql   | mariadb | create table t (j json, b varchar(9) as (j->>'$.x'))                          | j json, b varchar(9) );
+            mysql   | mariadb | create table t (a varchar(9), check (a regexp '^x'))                          | CHECK (a regexp '^x')
+            mariadb | mysql   | create table t (a int default (1 << 3))                                       | DEFAULT (1 << 3)
+            mariadb | mysql   | create table t (a varchar(9), b varchar(9) as (nvl(a, 'x')))                  | a varchar(9), b varchar(9) );
             mariadb | mysql   | create table t (a uuid, b inet6)                                              | a char(36), b
             mysql   | mariadb | create table t (a int, key i (a) invisible)                                   | ON t (a) IGNORED
             """)

@@ -290,7 +290,7 @@ public abstract class Dialect implements Cloneable {
 
     /** Whether an expression can be written here: standard SQL, or this dialect's own. */
     public final boolean understands(Expression<String> expression) {
-        return expression.isStandard() || expression.dialect().equals(name());
+        return expression.isStandard() || expression.dialect().equals(name()) || traits.isUnderstood(expression);
     }
 
     /** Whether a statement that is carried along is written in this dialect. */

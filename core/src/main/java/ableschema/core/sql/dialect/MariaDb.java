@@ -20,7 +20,11 @@ final class MariaDb extends MySqlFamily {
                     Carried.Kind.TRIGGER,
                     Carried.Kind.EVENT)
             .reserving(ReservedWords.MARIADB)
-            .relatedTo("mysql", "utf8mb4_(?:.*_)?0900_.*|vector.*|ndb.*|federated")
+            .relatedTo(
+                    "mysql",
+                    "utf8mb4_(?:.*_)?0900_.*|vector.*|ndb.*|federated",
+                    "->|\\b(?:regexp_like|uuid_to_bin|bin_to_uuid|is_uuid|member\\s+of|any_value|grouping|st_latitude|st_longitude"
+                            + "|st_transform|json_storage\\w*|json_schema_validation_report|json_pretty)\\b")
             .withSystemColumns("row_start", "row_end")
             .decimalScaleUpTo(38)
             .comparing(Traits.TextComparison.NO_CASE_NO_ACCENTS_BY_LETTER)

@@ -15,7 +15,10 @@ final class MySql extends MySqlFamily {
             .relatedTo(
                     "mariadb",
                     "(?:.*_)?uca1400_.*|.*_nopad_.*|uuid|inet[46]|xmltype|vector.*|aria|rocksdb|tokudb|columnstore|spider|connect|s3"
-                            + "|page_checksum|transactional")
+                            + "|page_checksum|transactional",
+                    "\\b(?:nvl2?|to_char|to_number|to_date|add_months|chr|natural_sort_key|sformat|crc32c|kdf|sys_guid|uuid_v[47]"
+                            + "|nextval|lastval|(?:next|previous)\\s+value|vec_\\w+"
+                            + "|json_(?:detailed|compact|loose|exists|query|equals|normalize|array_intersect|object_\\w+))\\b")
             .with(Kind.UUID, TypeForm.of("char(36)", 36))
             .without(Ability.WIDE_UNIQUES, Ability.COMPUTED_FROM_NUMBERED)
             .withOption(DialectOption.reference("SRID {}"))

@@ -1,6 +1,7 @@
 package ableschema.core.sql.dialect;
 
 import ableschema.core.carried.Carried;
+import ableschema.core.expression.Expression;
 import ableschema.core.schema.Part;
 import ableschema.core.sql.dialect.TypeForm.Kind;
 import java.nio.charset.StandardCharsets;
@@ -235,14 +236,25 @@ public final class Traits {
      * A dialect of which most options mean the same here.
      *
      * @param missing what there is not here, of the values and names of its options
+     * @param unknown what stands in expressions that are not understood here
      */
-    record Relative(String name, Pattern missing) {}
+    record Relative(String name, Pattern missing, Pattern unknown) {}
 
     /** What is said in a dialect that is nearly the same holds here too, where nothing else is said. */
-    Traits relatedTo(String name, String missing) {
+    Traits relatedTo(String name, String missing, String unknown) {
         Traits traits = copy();
-        traits.relative = Optional.of(new Relative(name, Pattern.compile(missing, Pattern.CASE_INSENSITIVE)));
+        traits.relative = Optional.of(new Relative(
+                name,
+                Pattern.compile(missing, Pattern.CASE_INSENSITIVE),
+                Pattern.compile(unknown, Pattern.CASE_INSENSITIVE)));
         return traits;
+    }
+
+    /** Whether an expression of a related dialect means the same here. */
+    boolean isUnderstood(Expression<String> expression) {
+        return relative.filter(each -> each.name().equals(expression.dialect())
+                        && !each.unknown().matcher(expression.toString()).find())
+                .isPresent();
     }
 
     Optional<Relative> relative() {
