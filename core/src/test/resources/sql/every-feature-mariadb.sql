@@ -84,7 +84,6 @@ CREATE TABLE store.shelf (
 -- Not in MariaDB: numbering by a chosen step. tool.tool_no: it goes on by 1, not by 10.
 -- Not in MariaDB: types of any size. tool.long_text: at most 16383 characters can be asked for, so that it is longtext and longer ones than 20000000 are taken too.
 -- Not in MariaDB: types of any size. tool.huge: at most 65 digits can be asked for, so that decimal 2000,0 is decimal(65,0).
--- Not in MariaDB: expressions of another dialect. tool.tool_label_form: it is left out, as this is written for mysql: {LabelText} regexp '^[A-Z]'.
 -- Not in MariaDB: checks over columns that a foreign key changes. tool.tool_lies_on_shelf: that it is whole or empty is left to the application.
 CREATE TABLE tool (
   tool_no          integer        AUTO_INCREMENT NOT NULL,
@@ -116,6 +115,8 @@ CREATE TABLE tool (
     CHECK (lent_from is null or lent_until is null or lent_until >= lent_from),
   CONSTRAINT tool_maker_check
     CHECK (char_length(maker) > 1 and lower(maker) <> 'none'),
+  CONSTRAINT tool_label_form
+    CHECK (`LabelText` regexp '^[A-Z]'),
   CHECK (full_name IS NOT NULL),
   CONSTRAINT tool_lies_on_shelf
     FOREIGN KEY (shelf_row_letter, shelf_no)

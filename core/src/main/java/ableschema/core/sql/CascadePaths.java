@@ -24,15 +24,13 @@ import java.util.stream.Stream;
  * circle. Of such ways the later one, in the order of the tables, stands without its action.
  *
  * @param schema     the schema with those actions that can stand
- * @param shortfalls the foreign keys that lost theirs, with the two ways
+ * @param shortfalls the foreign keys that lost theirs, with the two ways, and those that are left out
  */
 record CascadePaths(Schema schema, List<Shortfall> shortfalls) {
 
     static CascadePaths of(Schema schema, Dialect dialect) {
-        if (dialect.can(Ability.SEVERAL_CASCADES)) {
-            return new CascadePaths(schema, List.of());
-        }
-        return new Cut(schema, dialect).paths();
+        CascadePaths left = LostReferences.left(schema, dialect);
+        return dialect.can(Ability.SEVERAL_CASCADES) ? left : new Cut(left.schema(), dialect).paths(left.shortfalls());
     }
 
     /** Those of one table. */
@@ -62,7 +60,8 @@ record CascadePaths(Schema schema, List<Shortfall> shortfalls) {
             this.updates = new Ways(tables);
         }
 
-        CascadePaths paths() {
+        CascadePaths paths(List<Shortfall> before) {
+            shortfalls.addAll(before);
             List<Table> tables = schema.tables().stream().map(this::cut).toList();
             return new CascadePaths(schema.withTables(tables), List.copyOf(shortfalls));
         }

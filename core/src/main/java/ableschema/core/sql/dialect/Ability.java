@@ -57,6 +57,10 @@ public enum Ability {
     CHECK_CHANGED_REFERENCES("checks over columns that a foreign key changes"),
     /** Texts without a limit can be part of a key or index. */
     LONG_TEXT_IN_KEYS("texts without a limit in keys and indexes"),
+    /** A table in a schema with a name can refer to one in the usual schema, which is not named. */
+    REFERENCES_TO_USUAL_SCHEMA("references from a schema to the usual one, which has no name"),
+    /** A table can refer to others, and be referred to, however it is kept. */
+    REFERENCES_BY_ANY_ENGINE("foreign keys of tables that are kept without them"),
     /** An index leads to what is within values, as another database has it. */
     SEARCH_INDEXES("indexes over what is within values, as another database has them"),
     /** A document may be in a key or an index. */

@@ -29,6 +29,7 @@ final class H2 extends Dialect {
             .without(
                     Ability.MATCH_FULL,
                     Ability.DEFERRED_CONSTRAINTS,
+                    Ability.REFERENCES_TO_USUAL_SCHEMA,
                     Ability.LONG_BYTES_IN_KEYS,
                     Ability.COMPUTED_FROM_COMPUTED,
                     Ability.TRANSACTIONAL_DEFINITIONS,

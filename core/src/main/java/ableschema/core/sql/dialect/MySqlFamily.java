@@ -65,6 +65,8 @@ abstract class MySqlFamily extends Dialect {
                     Ability.SET_NULL_OF_REQUIRED,
                     Ability.CHECK_NUMBERED,
                     Ability.LONG_TEXT_IN_KEYS,
+                    Ability.REFERENCES_TO_USUAL_SCHEMA,
+                    Ability.REFERENCES_BY_ANY_ENGINE,
                     Ability.LONG_BYTES_IN_KEYS,
                     Ability.JSON_IN_KEYS,
                     Ability.WIDE_KEYS,
