@@ -412,12 +412,12 @@ final class ConstraintReader {
         List<String> columns = condition.columns().distinct().toList();
         var options = new HashMap<String, String>();
         int start = at.at();
-        boolean held = at.accept("no", "inherit")
+        boolean lost = at.accept("no", "inherit")
                 && !context.option(options, Part.Kind.CHECK, DialectOption.HELD, "NO INHERIT");
-        held |= at.accept("not", "enforced")
+        lost |= at.accept("not", "enforced")
                 && !context.option(options, Part.Kind.CHECK, DialectOption.HELD, "NOT ENFORCED");
-        held |= at.accept("disable") && !context.option(options, Part.Kind.CHECK, DialectOption.HELD, "DISABLE");
-        if (held) {
+        lost |= at.accept("disable") && !context.option(options, Part.Kind.CHECK, DialectOption.HELD, "DISABLE");
+        if (lost) {
             context.draft.skip(at.tokens().line(start), condition.toString(), NOT_ENFORCED);
         }
         var check = new Table.CheckConstraint(context.defaults.check(table, columns, name), condition, options);
