@@ -92,6 +92,16 @@ public record Pins(Map<Role, String> names, String namespace, int place, Map<Str
         return new Pins(names, namespace, place, changed);
     }
 
+    /** Returns these pins with more options, which stand in place of those of the same name. */
+    public Pins withOptions(Map<String, String> more) {
+        if (more.isEmpty()) {
+            return this;
+        }
+        var changed = new TreeMap<>(options);
+        changed.putAll(more);
+        return new Pins(names, namespace, place, changed);
+    }
+
     /** Returns these pins without what only one thing can have: names, and the place among the columns. */
     public Pins forCopy() {
         return new Pins(Map.of(), namespace, 0, options);

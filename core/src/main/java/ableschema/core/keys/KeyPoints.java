@@ -3,7 +3,6 @@ package ableschema.core.keys;
 import ableschema.core.design.Attribute;
 import ableschema.core.design.ColumnRef;
 import ableschema.core.design.Design;
-import ableschema.core.design.EndRef;
 import ableschema.core.design.Entity;
 import ableschema.core.design.Id;
 import ableschema.core.design.KeyPart;
@@ -190,13 +189,15 @@ final class KeyPoints {
 
     /** A part that another entity brings, but from here, or not to here. */
     private Optional<Point> leadsNowhere(KeyPart part) {
-        Optional<EndRef> end = part instanceof KeyPart.WholeReference ? part.through() : Optional.empty();
-        if (end.filter(each -> !design.referencesOf(entity.id()).contains(each)).isPresent()) {
-            return Optional.of(point(Kind.THERE, sentences.called(part) + " is not referred to", Verdict.BAD));
-        }
-        return end.flatMap(design::target)
-                .filter(target -> keys.isKeyedBy(target.id(), entity.id(), by -> true))
-                .map(target -> point(Kind.THERE, sentences.called(part) + " takes its key from here", Verdict.BAD));
+        boolean elsewhere = part instanceof KeyPart.WholeReference whole
+                && !design.referencesOf(entity.id()).contains(whole.end());
+        String called = elsewhere || keys.leadsBack(entity.id(), part) ? sentences.called(part) : "";
+        return called.isEmpty()
+                ? Optional.empty()
+                : Optional.of(point(
+                        Kind.THERE,
+                        called + (elsewhere ? " is not referred to" : " takes its key from here"),
+                        Verdict.BAD));
     }
 
     private boolean isOptional(KeyPart part) {

@@ -112,10 +112,15 @@ public final class Keys {
 
     /** Whether the key of an entity comes from where it goes to, so that it has none. */
     public boolean isInCircle(Entity entity) {
-        return entity.body().key().stream()
-                .flatMap(part -> part.through().stream())
-                .flatMap(end -> design.target(end).stream())
-                .anyMatch(target -> isKeyedBy(target.id(), entity.id(), by -> true));
+        return entity.body().key().stream().anyMatch(part -> leadsBack(entity.id(), part));
+    }
+
+    /** Whether a part of a key stands for the whole key of another entity, which comes from this one. */
+    public boolean leadsBack(Id entity, KeyPart part) {
+        return part instanceof KeyPart.WholeReference whole
+                && design.target(whole.end())
+                        .filter(target -> isKeyedBy(target.id(), entity, by -> true))
+                        .isPresent();
     }
 
     /**

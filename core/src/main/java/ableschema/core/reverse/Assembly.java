@@ -261,10 +261,7 @@ final class Assembly {
         var checks = new ArrayList<Check>();
         for (Table.CheckConstraint each : table.checks()) {
             Id id = Found.rule(IdKind.CHECK, table, each.name(), checks.size());
-            Pins pins = pinning.rule(table, id, each.name());
-            for (Map.Entry<String, String> option : each.options().entrySet()) {
-                pins = pins.withOption(option.getKey(), option.getValue());
-            }
+            Pins pins = pinning.rule(table, id, each.name()).withOptions(each.options());
             checks.add(new Check(id, each.expression().map(name -> refs.of(table, name)), pins));
         }
         return checks;
@@ -334,13 +331,8 @@ final class Assembly {
         if (mayBeEmpty > 1 && !key.wholeOrEmpty()) {
             pins = pins.withOption(dialect + ".match", "simple");
         }
-        for (Map.Entry<String, String> option :
-                unique.map(Table.UniqueConstraint::options).orElse(Map.of()).entrySet()) {
-            pins = pins.withOption(option.getKey(), option.getValue());
-        }
-        for (Map.Entry<String, String> option : key.options().entrySet()) {
-            pins = pins.withOption(option.getKey(), option.getValue());
-        }
+        pins = pins.withOptions(unique.map(Table.UniqueConstraint::options).orElse(Map.of()))
+                .withOptions(key.options());
         if (key.deferred()) {
             pins = pins.withOption(dialect + "." + DialectOption.DEFERRED, "yes");
         }

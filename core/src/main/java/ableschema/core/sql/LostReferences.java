@@ -28,15 +28,19 @@ final class LostReferences {
 
     /** The schema without them, with what is to be told of each. */
     static CascadePaths left(Schema schema, Dialect dialect) {
-        boolean none = schema.tables().stream()
-                .allMatch(
-                        table -> table.namespace().isEmpty() && table.options().isEmpty());
-        return none ? new CascadePaths(schema, List.of()) : new LostReferences(schema, dialect).left();
+        boolean all = dialect.can(Ability.REFERENCES_TO_USUAL_SCHEMA) && dialect.can(Ability.REFERENCES_BY_ANY_ENGINE);
+        return all
+                        || schema.tables().stream()
+                                .allMatch(table -> table.namespace().isEmpty()
+                                        && table.options().isEmpty())
+                ? new CascadePaths(schema, List.of())
+                : new LostReferences(schema, dialect).left();
     }
 
     private CascadePaths left() {
         List<Table> tables = schema.tables().stream().map(this::left).toList();
-        return new CascadePaths(schema.withTables(tables), told);
+        boolean same = told.isEmpty(); // nothing is left out without a word
+        return new CascadePaths(same ? schema : schema.withTables(tables), told);
     }
 
     private Table left(Table table) {
