@@ -81,7 +81,7 @@ class ReadersTest {
                 .filter(line -> !line.isBlank())
                 .toList();
         var mangled = new Mangled(1);
-        int count = 1_500 * TIMES;
+        int count = 1_000 * TIMES;
         List<String> texts = Stream.generate(() -> String.join(
                         "\n",
                         Stream.generate(() -> mangled.text(mangled.one(good)))
@@ -110,7 +110,7 @@ class ReadersTest {
                 .map(ReadersTest::tree)
                 .toList();
         var mangled = new Mangled(2);
-        int count = 5_000 * TIMES;
+        int count = 3_500 * TIMES;
         List<String> texts = Stream.generate(() -> mangled.tree(mangled.one(good)))
                 .limit(count)
                 .toList();
@@ -120,7 +120,7 @@ class ReadersTest {
                 text -> taken(text).filter(read -> text.hashCode() % 10 == 0).ifPresent(ReadersTest::used),
                 NoException.class);
         List<String> broken =
-                mangled(3, 10_000 * TIMES, good.stream().map(JsonNode::toString).toList());
+                mangled(3, 7_000 * TIMES, good.stream().map(JsonNode::toString).toList());
         read(broken.size(), broken, DocumentFile::parse, IllegalArgumentException.class);
     }
 
