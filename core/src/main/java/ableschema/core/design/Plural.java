@@ -21,7 +21,11 @@ public record Plural(Map<String, String> taught) {
     private static final Map<String, String> UNRULY = unruly();
 
     private static Map<String, String> unruly() {
-        var unruly = new HashMap<>(Map.of("person", "people", "people", "people", "medium", "media"));
+        var unruly = new HashMap<>(Map.of(
+                "person", "people", "people", "people", "medium", "media", "loaf", "loaves", "hoof", "hooves", "ox",
+                "oxen", "larva", "larvae", "nebula", "nebulae", "thief", "thieves"));
+        List.of("german", "roman", "norman", "shaman", "ottoman", "talisman", "caiman")
+                .forEach(people -> unruly.put(people, people + "s"));
         List.of(
                         "staff",
                         "goods",

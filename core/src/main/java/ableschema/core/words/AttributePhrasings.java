@@ -113,6 +113,7 @@ final class AttributePhrasings {
             Optional<Cut> found = Cut.of(headed, sentence)
                     .filter(cut -> cut.group(1).split(" ").length <= 3
                             && !isVerbal(cut.group(1))
+                            && !beginsWithSeveral(cut.group(1))
                             && !SaidItem.areOfOne(SaidNouns.members(cut.group(2)))
                             && !VALUES.matcher(cut.group(1) + " (" + cut.group(2))
                                     .matches()
@@ -207,6 +208,13 @@ final class AttributePhrasings {
                                         || said.endsIn(each).isPresent()
                                         || Counts.begin(Quoted.masked(each)) && !SaidNouns.hasArticle(each));
         return plain ? attributes(found.group(1), found.group(2)) : Optional.empty();
+    }
+
+    /** "Members rent equipment" is no heading. */
+    private boolean beginsWithSeveral(String heading) {
+        int space = heading.indexOf(' ');
+        String first = space < 0 ? "" : heading.substring(0, space);
+        return said.isEntity(first) && said.isPlural(first) && !said.isEntity(heading);
     }
 
     private static boolean isVerbal(String words) {
@@ -329,11 +337,17 @@ final class AttributePhrasings {
         var sentences = new ArrayList<String>();
         var roles = new ArrayList<String>();
         var asAttributes = new ArrayList<String>();
+        boolean articles = SaidNouns.members(list).stream().anyMatch(SaidNouns::hasArticle);
         for (String member : withBounds(SaidNouns.members(list))) {
             boolean listed = EACH.matcher(noun).lookingAt() && !SaidNouns.hasArticle(member);
             Optional<String> related = listed ? Optional.empty() : related(owner, member, optional);
             if (related.isEmpty() && !listed && isRole(owner, member)) {
                 roles.add(role(owner, member, optional));
+                asAttributes.add(SaidItem.item(optional ? "optional " + member : member));
+                continue;
+            }
+            if (related.isEmpty() && articles && isSeveral(member)) {
+                roles.add("Each " + owner + " has any number of " + said.many(member) + ".");
                 asAttributes.add(SaidItem.item(optional ? "optional " + member : member));
                 continue;
             }
@@ -381,6 +395,18 @@ final class AttributePhrasings {
                 : Stream.of("Each " + owner + " has " + String.join(", ", items) + ".");
         return new ReadAs(Stream.concat(has, others).toList());
     }
+
+    /** "Ingredients" beside "a title", where they might have articles and have none. */
+    private boolean isSeveral(String member) {
+        return member.matches("\\p{L}+(?: \\p{L}+)?")
+                && said.isPlural(member)
+                && !PARTS.matcher(member).matches()
+                && !FEATURE.matcher(said.one(member).replaceFirst(".* ", "")).matches();
+    }
+
+    private static final Pattern PARTS = Pattern.compile(
+            "(?:\\p{L}+ )?(?:coordinates|directions|details|dimensions|remarks|notes|comments|hours|initials|results|particulars|preferences|contents|specifications|instructions|measurements|wishes|needs|kilometres|metres|miles|seconds|minutes|points|terms|conditions|credits|news|costs)",
+            CASE);
 
     /** "A home team" where teams are known of, and what "a parent genre" is to a genre. */
     private boolean isRole(String owner, String member) {

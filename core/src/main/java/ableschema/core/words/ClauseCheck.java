@@ -59,6 +59,11 @@ final class ClauseCheck {
     private static final Pattern IN_TURN =
             Pattern.compile("(?:is|be) \\p{L}+(?:ed|en|wn|ne|ld|nt|pt|ght|de) (?:before|after)", CASE);
 
+    /** "The hours worked". */
+    private static final Pattern DONE = Pattern.compile(
+            "(\\p{L}+s) (?:\\p{L}+ed|sold|spent|taken|made|given|done|bought|sent|paid|lost|found|held|driven|written|eaten)",
+            CASE);
+
     static final String NOT_HOW_OFTEN =
             "how often it happens is no number of something; say what is made each time, as in: Each … is looked at in any number of inspections";
 
@@ -72,19 +77,8 @@ final class ClauseCheck {
             " (?:an?|per|each|every|in an?) (?:hour|shift|day|night|week|month|quarter|season|year)s?$| (?:once|twice)$",
             CASE);
 
-    private static final Set<String> UNITS = Set.of(
-            ("kg kgs g t tonne tonnes ton tons km m cm mm metre metres digit digits character characters letter letters meter meters litre litres l ml hour hours minute minutes "
-                            + "second seconds percent euro euros dollar dollars cent cents point points star stars credit credits pound pounds degrees kilogram kilograms gram grams kilometre kilometres mile miles"
-                            + " millimetre millimetres centimetre centimetres millimeters centimeters millilitre millilitres hectolitre hectolitres milligram milligrams"
-                            + " gallon gallons hectare hectares acre acres watt watts kilowatt kilowatts volt volts amps hertz decibels knots")
-                    .split(" "));
-
     private static final Pattern NUMBERED =
             Pattern.compile("(?:\\p{L}+ )+(?:number|code|name|title|id|password|postcode)", CASE);
-
-    /** These may be things of their own: a plant is in bloom in several months. */
-    private static final Set<String> PERIODS = Set.of(
-            "day", "days", "week", "weeks", "month", "months", "year", "years", "night", "nights", "season", "seasons");
 
     private static final Pattern VALUE = Pattern.compile(
             "(?:(?:positive|negative|whole|decimal|real|round) )?(?:numbers?|text|string|integers?|decimals?|boolean|names?|quantit(?:y|ies)|grades?|remarks?|status(?:es)?|descriptions?"
@@ -198,6 +192,14 @@ final class ClauseCheck {
                             + ": whole (at most 30)",
                     clause.object()));
         }
+        Matcher done = DONE.matcher(clause.object());
+        if (done.matches() && !said.isEntity(clause.object()) && said.isPlural(done.group(1))) {
+            return Optional.of(new Phrasing.Refused(
+                    "is it a sum, or several things? Say: Each " + clause.subject() + " has " + clause.object()
+                            + ": whole. Or: Each " + clause.subject() + " " + clause.verb() + " any number of "
+                            + done.group(1),
+                    clause.object()));
+        }
         if (IN_TURN.matcher(clause.verb()).matches()) {
             return Optional.of(new Phrasing.Refused(
                     "what comes first is a rule over two dates: Of each …: ended must be after started",
@@ -240,30 +242,6 @@ final class ClauseCheck {
                 .findFirst();
     }
 
-    /** Whether a word is what something is measured in, such as metres, hours or euros. */
-    static boolean isUnit(String word) {
-        String small = word.toLowerCase(Locale.ROOT);
-        return UNITS.contains(small) || PERIODS.contains(small);
-    }
-
-    /** Whether a word between brackets behind a name is what it is measured in, and no type. */
-    static boolean isNamedUnit(String word) {
-        String small = word.toLowerCase(Locale.ROOT);
-        boolean several = PERIODS.contains(small) && small.endsWith("s");
-        return several || small.matches("%|percent") || UNITS.contains(small) && !NO_PART_OF_NAME.contains(small);
-    }
-
-    private static final Set<String> NO_PART_OF_NAME =
-            Set.of("percent point points star stars credit credits digit digits character characters letter letters"
-                    .split(" "));
-
-    /** A name with what it is measured in, as in "length in metres"; as it is where a word is no unit that a name has. */
-    static String inUnit(String name, String unit) {
-        String small = unit.toLowerCase(Locale.ROOT);
-        boolean has = !isUnit(small) || NO_PART_OF_NAME.contains(small) || name.contains(" in ");
-        return has || name.toLowerCase(Locale.ROOT).endsWith(small) ? name : name + " in " + unit;
-    }
-
     /** Whether a noun tells of a value, such as a date, a price or one policy number; several phone numbers may be things. */
     static boolean isValue(String noun, Cardinality many) {
         return VALUE.matcher(noun).matches()
@@ -283,8 +261,8 @@ final class ClauseCheck {
     private boolean isMeasure(SaidClause clause) {
         String noun = clause.object().toLowerCase(Locale.ROOT);
         boolean lasting =
-                PERIODS.contains(noun) && LASTING.matcher(clause.verb()).matches();
-        return (lasting || UNITS.contains(noun) || AGE.matcher(noun).matches()) && !said.isEntity(clause.object());
+                SaidUnits.isPeriod(noun) && LASTING.matcher(clause.verb()).matches();
+        return (lasting || SaidUnits.isMeasure(noun) || AGE.matcher(noun).matches()) && !said.isEntity(clause.object());
     }
 
     /** What stands where an entity is expected, and is none. */

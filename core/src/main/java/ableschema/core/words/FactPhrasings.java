@@ -167,9 +167,10 @@ final class FactPhrasings extends SentenceForms {
                         ? Optional.empty()
                         : either(m.group(1), SaidNouns.members(m.group(2).replaceAll("(?i),? or ", ", "))));
         form(
-                "(?:an? |each |every |all )?(.+?) (?:is|are) (\\p{L}+(?: \\p{L}+)?(?:, \\p{L}+(?: \\p{L}+)?)*,? or \\p{L}+(?: \\p{L}+)?)",
-                m -> said.isEntity(m.group(1)) && !NO_STATES.matcher(m.group(2)).matches()
-                        ? either(m.group(1), SaidNouns.members(m.group(2).replaceAll("(?i),? or ", ", ")))
+                "(an? |each |every |)(?:all )?(\\p{L}+(?: (?!which\\b|that\\b|who\\b)\\p{L}+)??) (?:is|are) (\\p{L}+(?: \\p{L}+)?(?:, \\p{L}+(?: \\p{L}+)?)*,? or \\p{L}+(?: \\p{L}+)?)",
+                m -> (said.isEntity(m.group(2)) || !m.group(1).isEmpty())
+                                && !NO_STATES.matcher(m.group(3)).matches()
+                        ? either(m.group(2), SaidNouns.members(m.group(3).replaceAll("(?i),? or ", ", ")))
                         : Optional.empty());
         form("(.+?) (?:can|may) be (\\p{L}+) or (\\p{L}+)", m -> either(m.group(1), List.of(m.group(2), m.group(3))));
     }

@@ -15,7 +15,7 @@ import java.util.regex.Pattern;
 final class JoinedSentences {
 
     private static final String COUNTED =
-            "an?|the|its|their|exactly|at least|at most|up to|any number|no more|one|another|two|three|several|many|some|zero|\\d+";
+            "an?|the|its|their|between|exactly|at least|at most|up to|any number|no more|one|another|two|three|several|many|some|zero|\\d+";
 
     /** Behind these the same subject does, or has, something else. */
     private static final Pattern NEXT = Pattern.compile(
@@ -25,7 +25,7 @@ final class JoinedSentences {
                     + ") )|(?:,? (?:and|but) (?:(?:it|they|he|she) )?|; ?(?:it|they|he|she) )(?:also |then |always )?(?=(?:is|are|has|have|can|may|must|should|cannot|can't) \\S"
                     + "|(?!seats? |rooms? |places? |spaces? )\\p{L}+s (?!(?:do|have|are|can|may|must|belong|contain) )(?:\\p{L}+ ){0,2}(?:"
                     + COUNTED + ") "
-                    + "|(?:stand|belong|live|work|play|hang|lie|start|end|come|lead|refer|own|use|need|contain|teach|attend|write|get|go|make|take|give|sell|buy|pay|receive|rent|borrow|handle|manage|run|hold|keep|send|order|book|visit|join|share|include) (?:\\p{L}+ ){0,2}(?:"
+                    + "|(?:stand|last|cost|weigh|belong|live|work|play|hang|lie|start|end|come|lead|refer|own|use|need|contain|teach|attend|write|get|go|make|take|give|sell|buy|pay|receive|rent|borrow|handle|manage|run|hold|keep|send|order|book|visit|join|share|include) (?:\\p{L}+ ){0,2}(?:"
                     + COUNTED
                     + ") |(?:write|teach|attend|manage|handle|contain|include|cover|need|offer|produce|play|own|sell|buy|repair|lead|visit|borrow|order|use|make|hold|run|send|clean|drive|check|\\p{L}+[^s\\W]s) (?:\\p{L}+ )?\\p{L}+[^s\\W]s\\.?$)",
             Pattern.CASE_INSENSITIVE);
@@ -45,8 +45,8 @@ final class JoinedSentences {
 
     /** Between two sentences, each with its subject. */
     private static final Pattern JOINED = Pattern.compile(
-            ",? (?:and|but|while|whereas|though|although) (?=(?:an?|each|every|the|all|for (?:each|every)) |(?:\\p{L}+ )?\\p{L}+s (?:(?:are|must be|have to be) (?:never|unique|always)|can|may|must|have|do|belong|contain) )"
-                    + "|, (?=(?:an?|each|every) \\p{L}[\\p{L} -]* (?:is|has|can|may|must) |(?:\\p{L}+ )?\\p{L}+s have )",
+            ",? (?:and|but|while|whereas|though|although) (?=(?:an?|each|every|the|all|no two|for (?:each|every)) |(?:\\p{L}+ )?\\p{L}+s (?:(?:are|must be|have to be) (?:never|unique|always)|can|may|must|have|do|belong|contain) )"
+                    + "|, (?=(?:an?|each|every|the) \\p{L}[\\p{L} -]* (?:is|has|can|may|must) |(?:\\p{L}+ )?\\p{L}+s have )",
             Pattern.CASE_INSENSITIVE);
 
     private static final Pattern APART = Pattern.compile(
@@ -162,6 +162,28 @@ final class JoinedSentences {
         return Optional.empty();
     }
 
+    /** A room on "a floor of a building", but nothing in "a number of places". */
+    private static final Pattern OF_WHOLE = Pattern.compile(
+            "(.+ is \\p{L}+ (?:in|on|at|to) )(?:an?|one|exactly one) (?!number |kind |type |sort |group |set |list |pair |series |part |piece |amount |couple |period |copy )(\\p{L}+) of (?:an?|one|exactly one) (\\p{L}+(?: \\p{L}+)?)\\.?",
+            Pattern.CASE_INSENSITIVE);
+
+    /**
+     * Reads two rules in one: "A room lies on a floor of a building." Empty where it says no more than one.
+     *
+     * @param related whether it has been said what a part has to do with its whole
+     */
+    static Optional<Phrasing> ofItsWhole(
+            String sentence, BiPredicate<String, String> related, Function<String, Optional<Phrasing>> reading) {
+        return Cut.of(OF_WHOLE, sentence)
+                .filter(cut -> !related.test(cut.group(2), cut.group(3)))
+                .flatMap(cut -> reading.apply(cut.group(1) + "one " + cut.group(2) + ".")
+                        .filter(JoinedSentences::isRead)
+                        .flatMap(first -> reading.apply(
+                                        "Each " + cut.group(2) + " belongs to exactly one " + cut.group(3) + ".")
+                                .filter(JoinedSentences::isRead)
+                                .map(second -> both(first, second))));
+    }
+
     /** Reads what stands before and behind a semicolon as a sentence each; empty where one of them is none. */
     static Optional<Phrasing> apart(String sentence, Function<String, Optional<Phrasing>> reading) {
         return joined(APART, sentence, (first, second) -> false, reading);
@@ -200,10 +222,18 @@ final class JoinedSentences {
             "(?:the|its|their) (\\p{L}+(?: \\p{L}+)?)(?= (?:is|are|must|can|may|cannot|can't|defaults|lies|has)\\b)",
             Pattern.CASE_INSENSITIVE);
 
+    private static final Pattern OF_ONE = Pattern.compile(
+            "(?:the|an?) \\p{L}[\\p{L} -]*? of (?:an?|the|each|every) (\\p{L}+(?: (?!is |must |can |may )\\p{L}+)?) .*",
+            Pattern.CASE_INSENSITIVE);
+
     /** "Each line has a price, and the price defaults to 0" speaks of the price of a line. */
     private static String ofFirst(String first, String second) {
         Matcher having = HAVING.matcher(Quoted.masked(first));
         Matcher that = THAT_ONE.matcher(second);
+        Matcher of = OF_ONE.matcher(Quoted.masked(first));
+        if (of.matches() && that.lookingAt() && !second.substring(that.end()).contains(" of ")) {
+            return "The " + that.group(1) + " of a " + of.group(1) + second.substring(that.end());
+        }
         boolean same = having.matches()
                 && that.lookingAt()
                 && (having.group(2) + " ").matches("(?i).*\\b" + Pattern.quote(that.group(1)) + "\\b.*");
@@ -288,11 +318,11 @@ final class JoinedSentences {
         return all;
     }
 
-    private static boolean isRead(Phrasing phrasing) {
+    static boolean isRead(Phrasing phrasing) {
         return !(phrasing instanceof Phrasing.Refused);
     }
 
-    private static Phrasing both(Phrasing first, Phrasing second) {
+    static Phrasing both(Phrasing first, Phrasing second) {
         if (first instanceof Phrasing.Refused) {
             return first;
         }

@@ -37,6 +37,9 @@ final class KeyPhrasings extends SentenceForms {
             "\\b(?:and|with|or|of(?! (?:birth|death|issue|purchase|origin|entry|arrival|departure|delivery|construction)$))\\b",
             Pattern.CASE_INSENSITIVE);
 
+    private static final Pattern TWO_NOUNS =
+            Pattern.compile("(?:,| and) (?:and )?(?:an?|each|every|the) ", Pattern.CASE_INSENSITIVE);
+
     /** A name that nobody has spoken of has no more words than these. */
     private static final int MOST_WORDS = 3;
 
@@ -80,7 +83,7 @@ final class KeyPhrasings extends SentenceForms {
                 "(.+?),? (?:(?:together|jointly|in combination|both) )?(?:uniquely )?identif(?:ies|y) (.+)",
                 m -> newlyIdentified(m.group(2), "", m.group(1)));
         form(
-                "(.+?) (?:is|are) (number|letter)ed(?: consecutively| from (?:1|one|A))? (?:inside|within|in|per|for (?=each |every )) ?(.+)",
+                "(.+?) (?:is|are) (number|letter)ed(?: consecutively| from (?:1|one|A)| from the \\p{L}+(?: (?:down|up|on|onwards|downwards|upwards))?)? (?:inside|within|in|per|for (?=each |every )) ?(.+)",
                 m -> newlyIdentified(m.group(1), "", said.one(m.group(3)) + ", " + m.group(2)));
         form(
                 "(?:all |each |every |an? |the )?(.+?) (?:is|are) (?:always )?(number|letter)ed",
@@ -130,8 +133,10 @@ final class KeyPhrasings extends SentenceForms {
                         + together,
                 m -> notShared(said.many(m.group(2)), m.group(1)));
         form(
-                "the combination of (.+?) (?:is|must be) unique",
-                m -> refused("of which entity? Say: No two … share their " + parts(m.group(1)) + "."));
+                "(?:the )?(?:combination of )?([^,]+? and [^,]+?)(?=.* (?:combin|together|taken))" + together,
+                m -> ofTheirOwner(m.group(1)));
+        form("the combination of (.+?) (?:is|must be) unique", m -> ofTheirOwner(m.group(1))
+                .or(() -> refused("of which entity? Say: No two … share their " + parts(m.group(1)) + ".")));
         form(
                 "(.+?) (?:has|have|must have) (?:an? |its |their )?(?:own )?unique (.+)",
                 m -> SaidNouns.members(m.group(2)).size() > 1
@@ -152,7 +157,7 @@ final class KeyPhrasings extends SentenceForms {
                         .meant(m.group(2))
                         .flatMap(meant -> uniqueWithin(meant.owner(), meant.attribute(), m.group(1))));
         String again =
-                " (?:used|given|given out|assigned|issued|taken)(?: to anybody| to anyone)? (?:twice|more than once|again)";
+                " (?:(?:used|given|given out|assigned|issued|taken)(?: to anybody| to anyone)? (?:twice|more than once|again)|repeated|reused|re-used|duplicated)";
         form(
                 "(.+?) (?:is|are|must be) never (?:re-?used|repeated|(?:used|given|issued|assigned) (?:twice|again))",
                 m -> attributes.fact(m.group(1), "unique"));
@@ -172,6 +177,9 @@ final class KeyPhrasings extends SentenceForms {
         if (sized.size() == 1 && SIZED.matcher(sized.get(0)).matches()) {
             return readAs(
                     "Each " + said.one(whole) + " has " + SaidItem.item(SaidNouns.bare(sized.get(0)) + " (key)") + ".");
+        }
+        if (TWO_NOUNS.matcher(whole).find()) {
+            return Optional.empty(); // "a date, and each trip" is the end of one sentence and the beginning of another
         }
         Matcher within = WITHIN.matcher(whole);
         boolean told = within.matches()
@@ -233,7 +241,7 @@ final class KeyPhrasings extends SentenceForms {
     }
 
     /** Whether each of these is known to belong to one of the others. */
-    private boolean leadsToOne(String noun, String other) {
+    boolean leadsToOne(String noun, String other) {
         Optional<Entity> one = said.entity(noun);
         Optional<Entity> owner = said.entity(other);
         return one.isPresent()
@@ -282,6 +290,12 @@ final class KeyPhrasings extends SentenceForms {
         }
         sentences.add("No two " + said.many(noun) + " share their " + parts(whole + ", " + attribute) + ".");
         return Optional.of(new ReadAs(sentences));
+    }
+
+    /** "Brand and model together are unique", of the one that has both. */
+    private Optional<Phrasing> ofTheirOwner(String attributes) {
+        return said.ownerOf(SaidNouns.members(attributes))
+                .flatMap(owner -> notShared(said.nouns().many(owner), attributes));
     }
 
     private Optional<Phrasing> notShared(String nouns, String shared) {
@@ -362,12 +376,21 @@ final class KeyPhrasings extends SentenceForms {
         if (known <= 0 && !itsOwn) {
             return last ? attributes.whose(whole) : Optional.empty();
         }
-        return space < 0
-                ? Optional.empty()
-                : newlyIdentified(
-                        whole.substring(0, space),
-                        "",
-                        SaidNouns.bare(found.group(2)) + ", "
-                                + said.one(whole.substring(space).strip()));
+        if (space < 0) {
+            return Optional.empty();
+        }
+        String noun = whole.substring(0, space);
+        String own = said.one(whole.substring(space).strip());
+        String of = SaidNouns.bare(found.group(2));
+        Optional<Phrasing> read = newlyIdentified(noun, "", of + ", " + own);
+        boolean unknown = itsOwn && last && !said.isEntity(of) && !isKnown(said.entity(noun), of);
+        return unknown && read.isPresent() && read.get() instanceof ReadAs attribute
+                ? Optional.of(new Phrasing.Either(List.of(
+                        ReadAs.of(
+                                "Each " + said.one(noun) + " belongs to exactly one " + said.one(of) + ".",
+                                "Each " + said.one(noun) + " has " + part(own) + ".",
+                                "Each " + said.one(noun) + " is identified by its " + parts(of + ", " + own) + "."),
+                        attribute)))
+                : read;
     }
 }

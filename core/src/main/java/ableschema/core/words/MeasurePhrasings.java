@@ -74,7 +74,7 @@ final class MeasurePhrasings extends SentenceForms {
 
     /** "Appointments last 20, 40 or 60 minutes." */
     private Optional<Phrasing> oneOf(String noun, String verb, String list, String unit) {
-        if (!ClauseCheck.isUnit(unit)) {
+        if (!SaidUnits.isUnit(unit)) {
             return Optional.empty();
         }
         String one = said.one(noun);
@@ -102,7 +102,7 @@ final class MeasurePhrasings extends SentenceForms {
     }
 
     private Optional<Phrasing> measured(String noun, String by, String bounds, String unit) {
-        if (!ClauseCheck.isUnit(unit)
+        if (!SaidUnits.isUnit(unit)
                 || SaidItem.signs("1 " + unit).isPresent()
                 || said.endsIn(noun).isPresent()) {
             return Optional.empty();
@@ -116,6 +116,8 @@ final class MeasurePhrasings extends SentenceForms {
                     + ", and is another every day; what holds for it is checked where rows are made");
         }
         String name = attributes.of(one, measure).orElse(measure + " in " + unit.toLowerCase(Locale.ROOT));
-        return readAs("Each " + one + " has " + SaidItem.item(name + bounded(bounds)) + ".");
+        return SaidUnits.other(name, unit)
+                .<Phrasing>map(problem -> new Phrasing.Refused(problem, unit))
+                .or(() -> readAs("Each " + one + " has " + SaidItem.item(name + bounded(bounds)) + "."));
     }
 }

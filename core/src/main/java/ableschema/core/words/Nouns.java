@@ -310,11 +310,28 @@ public final class Nouns {
             Map.entry("media", "medium"),
             Map.entry("vertices", "vertex"),
             Map.entry("matrices", "matrix"),
-            Map.entry("indices", "index"));
+            Map.entry("indices", "index"),
+            Map.entry("geese", "goose"),
+            Map.entry("oxen", "ox"),
+            Map.entry("lice", "louse"),
+            Map.entry("loaves", "loaf"),
+            Map.entry("hooves", "hoof"),
+            Map.entry("scarves", "scarf"),
+            Map.entry("bacteria", "bacterium"),
+            Map.entry("strata", "stratum"),
+            Map.entry("phenomena", "phenomenon"),
+            Map.entry("curricula", "curriculum"),
+            Map.entry("nuclei", "nucleus"),
+            Map.entry("stimuli", "stimulus"),
+            Map.entry("alumni", "alumnus"),
+            Map.entry("algae", "alga"),
+            Map.entry("larvae", "larva"),
+            Map.entry("nebulae", "nebula"),
+            Map.entry("vertebrae", "vertebra"));
 
     /** "A bus" is one, and several of nothing. */
     private static final Pattern ONE_IN_S = Pattern.compile(
-            "(?!.*(?:menus|gurus|emus|gnus|haikus)$).*(?:[^aeu]us|[^e]sis|axis|iris|pelvis|chassis|debris|atlas|\\bgas|canvas|alias|bias|\\blens|series|species|news)");
+            "(?!.*(?:menus|gurus|emus|gnus|haikus)$).*(?:[^aeu]us|sis|axis|iris|pelvis|chassis|debris|atlas|\\bgas|canvas|alias|bias|\\blens|series|species|news)");
 
     /** The singulars that a plural may come from, the likeliest first; the noun itself where it is no plural. */
     public List<String> singulars(String noun) {

@@ -30,6 +30,14 @@ final class PairingPhrasings extends SentenceForms {
                     + NOTED + "\\s*\\.?",
             Pattern.CASE_INSENSITIVE);
 
+    private static final Pattern IN_A_QUANTITY = Pattern.compile(
+            "(.+?),? (?:each )?(?:with|in|at) (?:the|an?)(?: certain| given| specific)? ((?:quantity|amount|dose|dosage|proportion|price|weight|percentage)(?: per \\p{L}+)?(?: (?:used|needed|sold|\\p{L}+ed))?)\\s*\\.?",
+            Pattern.CASE_INSENSITIVE);
+
+    private static final Pattern WITH_LIST = Pattern.compile(
+            "(.+?), with (an? \\p{L}[\\p{L} -]*(?:, (?:an? )\\p{L}[\\p{L} -]*)*,? and an? \\p{L}[\\p{L} -]*)\\s*\\.?",
+            Pattern.CASE_INSENSITIVE);
+
     private final Design design;
     private final SaidNouns said;
     private final Function<String, Optional<Phrasing>> reading;
@@ -60,7 +68,7 @@ final class PairingPhrasings extends SentenceForms {
                 two + ",? the (.+) (?:is|are) (?:given|stored|recorded|kept|noted|registered|known)",
                 m -> known(m.group(1), m.group(2), m.group(3)));
         form(
-                "(?:in|for|at|during) (?:an?|each|every) (.+?),? (?:each|every) (.+?) (?:gets|has|receives|is given|scores|reaches) ((?:an?|its|their) .+)",
+                "(?:in|for|at|during) (?:an?|each|every) (.+?),? (?:each|every|an?|one) (.+?) (?:gets|has|receives|is given|scores|reaches) (?:exactly one |one )?((?:(?:an?|its|their) )?\\p{L}.*)",
                 m -> known(m.group(1), m.group(2), m.group(3)));
         form(
                 "the (.+?) of (?:each|every) (.+?) (?:in|on|at|by|per|to|for) (?:an?|the|each|every) (.+?) (?:is|are) (?:stored|recorded|kept|noted|registered)",
@@ -71,12 +79,33 @@ final class PairingPhrasings extends SentenceForms {
     Optional<Phrasing> withIts(String sentence) {
         return Cut.of(WITH_ITS, sentence)
                 .flatMap(m -> withIts(m.group(1), m.group(3), m.group(2) + m.group(4)))
-                .or(() -> Cut.of(FOR_ITS, sentence).flatMap(m -> withIts(m.group(1), m.group(2), m.group(3))));
+                .or(() -> Cut.of(FOR_ITS, sentence).flatMap(m -> withIts(m.group(1), m.group(2), m.group(3))))
+                .or(() -> Cut.of(IN_A_QUANTITY, sentence).flatMap(m -> withIts(m.group(1), "", m.group(2))))
+                .or(() -> Cut.of(WITH_LIST, sentence).flatMap(m -> withList(m.group(1), m.group(2))));
+    }
+
+    /** "Each pallet holds one product, with a quantity and a date": known of the pallet, where there is but one product. */
+    private Optional<Phrasing> withList(String relation, String list) {
+        if (SaidNouns.members(list).stream().anyMatch(said::isEntity)) {
+            return Optional.empty();
+        }
+        return reading.apply(relation + ".")
+                .filter(ReadAs.class::isInstance)
+                .map(found -> ((ReadAs) found).sentences())
+                .filter(sentences -> sentences.size() == 1)
+                .flatMap(sentences -> clause.apply(SaidNouns.withoutStops(sentences.get(0)))
+                        .filter(one -> one.cardinality().max() == 1)
+                        .flatMap(one -> readAs(
+                                sentences.get(0), "Each " + said.one(one.subject()) + " has " + items(list) + ".")))
+                .or(() -> withIts(relation, "", list));
     }
 
     /** @param each of which of the two it is told; empty for the one spoken of last */
     private Optional<Phrasing> withIts(String relation, String each, String list) {
         return reading.apply(relation + ".")
+                .map(found -> found instanceof Phrasing.Either either
+                        ? either.readings().get(0)
+                        : found)
                 .filter(ReadAs.class::isInstance)
                 .map(found -> ((ReadAs) found).sentences())
                 .filter(sentences -> sentences.size() == 1)

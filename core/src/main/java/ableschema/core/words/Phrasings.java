@@ -1,6 +1,7 @@
 package ableschema.core.words;
 
 import ableschema.core.design.Design;
+import ableschema.core.words.Phrasing.ReadAs;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -163,7 +164,7 @@ public final class Phrasings {
     }
 
     private static final Pattern SPOKEN_OF = Pattern.compile(
-            "(?i)(?:(?:an?|each|every|all) )?(\\p{L}[\\p{L} -]{0,60}?) (?:also )?(?:has|have|belongs? to|(?:is|are) (?:identified by|numbered)|must have) .*");
+            "(?i)(?:(?:an?|each|every|all) )?(\\p{L}[\\p{L} -]{0,60}?) (?:(?:can|may|must|should) )?(?:also )?(?:has|have|belongs? to|(?:is|are) (?:identified by|numbered)|must have) .*");
 
     private static final Pattern OF_ONE = Pattern.compile("(?:an?|each|every) ", Pattern.CASE_INSENSITIVE);
 
@@ -216,12 +217,12 @@ public final class Phrasings {
         String full = said.withoutPieces(Contractions.inFull(sentence));
         if (!full.equals(sentence)) {
             Phrasing spelt = of(full);
-            return spelt instanceof Phrasing.AsItStands ? Phrasing.ReadAs.of(full) : spelt;
+            return spelt instanceof Phrasing.AsItStands ? ReadAs.of(full) : spelt;
         }
         Matcher between = OPTION_BETWEEN.matcher(Quoted.masked(sentence));
         if (between.matches()) {
             // options are said of both clauses, and stand behind them
-            return Phrasing.ReadAs.of(
+            return ReadAs.of(
                     sentence.substring(0, between.end(1)) + sentence.substring(between.start(3), between.end(3)) + " "
                             + sentence.substring(between.start(2), between.end(2)) + ".");
         }
@@ -253,12 +254,22 @@ public final class Phrasings {
                 .orElseGet(() -> asItStands(masked));
     }
 
-    /** Whether it is identified by what nobody has spoken of, and is no entity. */
+    /** Whether it is identified by what nobody has spoken of, or by what it is not known to have one of. */
     private boolean isByNewAttributes(String sentence, String masked) {
         Matcher identified = IDENTIFIED.matcher(masked);
-        return identified.matches()
-                && SaidNouns.members(sentence.substring(identified.start(1), identified.end(1))).stream()
-                        .noneMatch(said::isEntity);
+        if (!identified.matches()) {
+            return false;
+        }
+        List<String> parts = SaidNouns.members(sentence.substring(identified.start(1), identified.end(1)));
+        return parts.stream().noneMatch(said::isEntity)
+                || parts.stream()
+                        .anyMatch(part -> said.isEntity(part)
+                                && said.areRelated(identifiedNoun(sentence), part)
+                                && !keys.leadsToOne(identifiedNoun(sentence), part));
+    }
+
+    private static String identifiedNoun(String sentence) {
+        return sentence.replaceFirst("(?i)^each (.*?) is identified by .*", "$1");
     }
 
     private static Phrasing asItStands(String masked) {
@@ -269,7 +280,7 @@ public final class Phrasings {
 
     /** "An insured parcel has a value" makes a kind of parcel, where parcels are known, or something of that name. */
     private Phrasing ofKind(String sentence, Phrasing phrasing) {
-        return phrasing instanceof Phrasing.ReadAs as
+        return phrasing instanceof ReadAs as
                         && as.sentences().stream().noneMatch(each -> each.contains(" is a kind of "))
                 ? subject(sentence)
                         .or(() -> relations
@@ -328,6 +339,7 @@ public final class Phrasings {
                 ? JoinedSentences.ofOneSubject(sentence, relations::subjectEnd, this::readingOfPart)
                 : Optional.empty();
         return parts.or(() -> JoinedSentences.ofTwoPlaces(RelationPhrasings.withoutTail(sentence), this::readingOfPart))
+                .or(() -> JoinedSentences.ofItsWhole(sentence, this.said::areRelated, this::readingOfPart))
                 .or(() -> JoinedSentences.joined(sentence, relations::isInverse, this::readingOfPart))
                 .or(() -> rule(sentence))
                 .or(() -> volumes.of(sentence))
@@ -337,13 +349,47 @@ public final class Phrasings {
                 .or(() -> rules.ofItsValues(sentence))
                 .or(() -> keys.of(sentence))
                 .or(() -> facts.of(sentence))
-                .or(() -> attributes.of(sentence))
+                .or(() -> withItsKinds(sentence))
+                .or(() -> attributes.of(sentence).map(this::withOtherSides))
                 .or(() -> JoinedSentences.ofOneVerb(sentence, relations::clause, relations::of))
                 .or(() -> relations.withKind(sentence))
                 .or(() -> JoinedSentences.ofTwoSubjects(sentence, this.said::isPlural, this::readingOfPart))
                 .or(() -> howManyOfEach(sentence))
                 .or(() -> relations.of(sentence))
                 .or(() -> JoinedSentences.apart(sentence, this::readingOfPart));
+    }
+
+    /** "A cellar has a humidity and at least 10 shelves", each of which was said to belong to one cellar. */
+    private Phrasing withOtherSides(Phrasing phrasing) {
+        return phrasing instanceof ReadAs as && as.sentences().size() > 1
+                ? new ReadAs(as.sentences().stream()
+                        .map(each -> Quantity.find(Quoted.masked(each), 0)
+                                .flatMap(found -> relations.otherSide(each))
+                                .filter(ReadAs.class::isInstance)
+                                .map(read -> ((ReadAs) read).sentences().get(0))
+                                .orElse(each))
+                        .toList())
+                : phrasing;
+    }
+
+    private static final Pattern KINDS_LISTED = Pattern.compile("([^:;]+ [^:;]+ ([^ :;]+)): ([^:;()]+)");
+
+    /** "Members rent equipment: tanks, regulators and suits." */
+    private Optional<Phrasing> withItsKinds(String sentence) {
+        return Cut.of(KINDS_LISTED, SaidNouns.withoutStops(sentence))
+                .filter(cut -> said.isPlural(cut.group(2)) || said.isUncounted(cut.group(2)))
+                .filter(cut -> SaidNouns.members(cut.group(3)).size() > 1
+                        && SaidNouns.members(cut.group(3)).stream().allMatch(said::isPlural))
+                .flatMap(cut -> relations
+                        .clauseAsSaid(cut.group(1))
+                        .flatMap(clause -> readingOfPart(cut.group(1) + "."))
+                        .filter(JoinedSentences::isRead)
+                        .map(read -> JoinedSentences.both(
+                                read,
+                                new ReadAs(SaidNouns.members(cut.group(3)).stream()
+                                        .map(kind -> "Each " + said.one(kind) + " is a kind of "
+                                                + said.one(cut.group(2)) + ".")
+                                        .toList()))));
     }
 
     /** "A car is inspected after each rental" says of one car of how many rentals? */
@@ -364,12 +410,16 @@ public final class Phrasings {
             return otherSide;
         }
         String masked = Quoted.masked(sentence);
+        Optional<Phrasing> kind = kinds.of(masked, sentence);
+        if (kind.isPresent()) {
+            return kind;
+        }
         boolean several = JoinedSentences.isIn(masked)
                 || TWO_OBJECTS.matcher(masked).matches()
                 || TWO_PLACES.matcher(masked).matches()
                 || masked.indexOf(':') < 0 && (relations.isOfValue(sentence) || relations.isOfMeasure(sentence));
         return isCanonical(masked) && !several
-                ? Optional.of(Phrasing.ReadAs.of(Character.toUpperCase(sentence.charAt(0))
+                ? Optional.of(ReadAs.of(Character.toUpperCase(sentence.charAt(0))
                         + sentence.substring(1).replaceFirst("\\.*$", ".")))
                 : reading(sentence);
     }
@@ -379,7 +429,7 @@ public final class Phrasings {
         Matcher searched = SEARCHED.matcher(sentence);
         if (searched.matches()) {
             Optional<Phrasing> index = said.entity(searched.group(1))
-                    .map(entity -> Phrasing.ReadAs.of("Each " + said.nouns().one(entity) + " is often "
+                    .map(entity -> ReadAs.of("Each " + said.nouns().one(entity) + " is often "
                             + often(searched.group(2)) + " by its " + searched.group(3) + "."));
             if (index.isPresent()) {
                 return index;
@@ -388,7 +438,7 @@ public final class Phrasings {
         Matcher text = OF_ITS_TEXT.matcher(sentence);
         if (text.matches()) {
             Optional<Phrasing> rule = said.entity(text.group(2))
-                    .map(entity -> Phrasing.ReadAs.of(
+                    .map(entity -> ReadAs.of(
                             "Of each " + said.nouns().one(entity) + ": " + text.group(1) + " " + text.group(3) + "."));
             if (rule.isPresent()) {
                 return rule;
@@ -397,8 +447,7 @@ public final class Phrasings {
         Matcher found = FOR_EACH.matcher(sentence);
         return found.matches()
                 ? said.entity(found.group(1))
-                        .map(entity ->
-                                Phrasing.ReadAs.of("Of each " + said.nouns().one(entity) + ": " + found.group(2) + "."))
+                        .map(entity -> ReadAs.of("Of each " + said.nouns().one(entity) + ": " + found.group(2) + "."))
                 : Optional.empty();
     }
 
@@ -447,7 +496,7 @@ public final class Phrasings {
     }
 
     private static boolean isTheSame(Phrasing found, String sentence) {
-        return found instanceof Phrasing.ReadAs read
+        return found instanceof ReadAs read
                 && read.sentences().equals(List.of(sentence.endsWith(".") ? sentence : sentence + "."));
     }
 }

@@ -203,7 +203,7 @@ final class RelationPhrasings {
     boolean isOfMeasure(String sentence) {
         Optional<Found> quantity = Counts.find(Quoted.masked(sentence), 0);
         return quantity.isPresent()
-                && ClauseCheck.isUnit(SaidNouns.withoutStops(
+                && SaidUnits.isUnit(SaidNouns.withoutStops(
                         sentence.substring(quantity.get().end()).strip()))
                 && clause(SaidNouns.withoutStops(sentence.strip()))
                         .flatMap(check::slip)
@@ -388,12 +388,9 @@ final class RelationPhrasings {
         if (!of.matches() || said.isEntity(clause.object())) {
             return clause;
         }
-        boolean known = said.entity(of.group(1))
-                .flatMap(part -> said.entity(of.group(2))
-                        .filter(whole -> said.between(part, whole).findAny().isPresent()
-                                || said.between(whole, part).findAny().isPresent()))
-                .isPresent();
-        return known ? clause.with(clause.cardinality(), inNumber(of.group(1), clause.cardinality())) : clause;
+        return said.areRelated(of.group(1), of.group(2))
+                ? clause.with(clause.cardinality(), inNumber(of.group(1), clause.cardinality()))
+                : clause;
     }
 
     /** One clause, whose object may be short for another; empty where it is none. */

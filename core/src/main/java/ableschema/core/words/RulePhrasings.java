@@ -26,8 +26,8 @@ final class RulePhrasings extends SentenceForms {
     private static final String BE =
             "(?:must be|has to be|have to be|should be|must lie|is|lies?|are|ranges?|can be|may be)";
     private static final String COMPARED =
-            "(at most|no more than|not more than|not above|at least|no less than|not less than|not below|greater than"
-                    + "|more than|above|over|less than|fewer than|below|under)";
+            "(at most|no (?:more|longer|higher|larger|later) than|not (?:more|longer|higher|larger) than|not above|at least|no (?:less|shorter|lower|smaller) than|not less than|not below|greater than"
+                    + "|more than|longer than|above|over|less than|fewer than|shorter than|below|under)";
     private static final String ORDER =
             "((?:not |never )?(?:after|before|later than|earlier than|greater than|more than|larger than|higher than|less than"
                     + "|smaller than|lower than)|no later than|no earlier than|on or after|on or before|at or after|at or before|at least"
@@ -140,6 +140,9 @@ final class RulePhrasings extends SentenceForms {
         form(
                 "(.+?) (?:is|are) (?:an? )?(?:running|sequential|consecutive|automatic) numbers?(?:,? (?:(?:which|that) )?(?:start|count|begin|runn?)(?:s|ing|ning) (?:up )?(?:at|from|with) (\\d+))?",
                 m -> counted(m.group(1), m.matcher().group(2)));
+        form(
+                "(.+?) (?:is|are) (?:assigned|generated|given|created|issued|set|chosen) (?:automatically|by the (?:system|database|computer|program))",
+                m -> counted(m.group(1), null));
         form(
                 "(.+?s) (?:go|run) from " + NUMBER + UNIT + " (?:up )?to " + NUMBER + UNIT,
                 m -> bounded(m, "between " + number(m.group(2)) + " and " + number(m.group(3))));
@@ -260,11 +263,11 @@ final class RulePhrasings extends SentenceForms {
 
     private static String comparison(String words) {
         return switch (words.toLowerCase(Locale.ROOT)) {
-            case "no more than", "not more than", "not above" -> "at most";
-            case "no less than", "not less than", "not below" -> "at least";
-            case "more than", "above", "over" -> "greater than";
-            case "fewer than", "below", "under" -> "less than";
-            default -> words.toLowerCase(Locale.ROOT);
+            case "no less than", "no shorter than", "no lower than", "no smaller than", "not less than", "not below" ->
+                "at least";
+            case "more than", "longer than", "above", "over" -> "greater than";
+            case "fewer than", "shorter than", "below", "under" -> "less than";
+            default -> words.toLowerCase(Locale.ROOT).replaceFirst("^not? .*", "at most");
         };
     }
 
@@ -297,8 +300,10 @@ final class RulePhrasings extends SentenceForms {
         form("(.+?) " + be + "(?:one of|any of|either):? (.+)", m -> list(m.group(1), m.group(2)));
         form("(.+?) " + be + "(\\S[^,]*, .*\\S(?:,| )+or .+)", m -> list(m.group(1), m.group(2)));
         form("(.+?) (?:is|can be|may be|must be) (\\S+ or \\S+)", m -> list(m.group(1), m.group(2)));
-        form("(\\p{L}+(?: \\p{L}+)?s) are:? (\\S[^,]*, .*\\S(?:,| )+and .+)", m -> attributes
-                .ofTheOnlyOne(m.group(1))
+        form("(\\p{L}+(?: \\p{L}+)?s) are:? (\\S[^,]*, .*\\S(?:,| )+and .+)", m -> (SORTS.matcher(m.group(1))
+                                .matches()
+                        ? attributes.meant(m.group(1))
+                        : attributes.ofTheOnlyOne(m.group(1)))
                 .filter(meant -> said.isPlural(m.group(1)) && !said.isEntity(m.group(1)))
                 .flatMap(meant -> list(
                         "the " + meant.attribute() + " of the " + meant.owner(),
@@ -332,6 +337,10 @@ final class RulePhrasings extends SentenceForms {
     /** What things are sorted by, and what is no thing itself. */
     private static final Pattern SORTED = Pattern.compile(
             "(?:\\p{L}+ )?(?:level|status|state|priority|severity|colour|color|size|gender|condition|urgency|difficulty)",
+            Pattern.CASE_INSENSITIVE);
+
+    private static final Pattern SORTS = Pattern.compile(
+            ".+ (?:types|kinds|categories|levels|statuses|states|colours|colors|sizes|grades)",
             Pattern.CASE_INSENSITIVE);
 
     private Optional<Phrasing> list(String phrase, String list) {

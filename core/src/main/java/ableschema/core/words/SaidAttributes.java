@@ -29,6 +29,10 @@ final class SaidAttributes {
     private static final Pattern FOR_SOME =
             Pattern.compile("(?:for|in|on|at|of|by|to|with|without|if|when|unless|while) ", Pattern.CASE_INSENSITIVE);
 
+    /** "E-mail addresses", which are no things of their own. */
+    private static final Pattern FEATURES = Pattern.compile(
+            "[\\p{L}-]+ (?:addresses|numbers|names|codes|dates|titles|times|prices)", Pattern.CASE_INSENSITIVE);
+
     /** What a phrase of more words than these speaks of is not guessed. */
     private static final int MOST_WORDS = 5;
 
@@ -117,7 +121,8 @@ final class SaidAttributes {
 
     /** "Room names" are the name of each room, be it known or not. */
     private Optional<String> severalOf(String plural) {
-        return plural.indexOf(' ') < 0 && !said.isEntity(plural) ? Optional.of(said.one(plural)) : Optional.empty();
+        boolean one = plural.indexOf(' ') < 0 || FEATURES.matcher(plural).matches();
+        return one && !said.isEntity(plural) ? Optional.of(said.one(plural)) : Optional.empty();
     }
 
     /** The attribute as its owner has it, be it said in the singular or the plural. */
@@ -151,10 +156,14 @@ final class SaidAttributes {
 
     /** A fact about an attribute that is measured; the unit is part of the name of one that is not known yet. */
     Optional<Phrasing> fact(String phrase, String flag, String unit) {
+        Optional<String> other = meant(phrase).flatMap(meant -> SaidUnits.other(meant.attribute(), unit));
+        if (other.isPresent()) {
+            return Optional.of(new Phrasing.Refused(other.get(), unit));
+        }
         return meant(phrase)
                 .filter(meant -> of(meant.owner(), meant.attribute()).isEmpty())
                 .<Phrasing>map(meant -> ReadAs.of("Each " + meant.owner() + " has "
-                        + ClauseCheck.inUnit(meant.attribute(), unit) + " (" + flag + ")."))
+                        + SaidUnits.inUnit(meant.attribute(), unit) + " (" + flag + ")."))
                 .or(() -> fact(phrase, flag));
     }
 

@@ -151,8 +151,8 @@ final class SaidItem {
     private static final Pattern END_OF_NAME = Pattern.compile(" ?:| \\(");
 
     /** "Explicit (yes/no)". */
-    private static final Pattern YES_OR_NO =
-            Pattern.compile(" ?\\((?:yes ?/ ?no|y/n|yes or no|true ?/ ?false|true or false)\\)$", CASE);
+    private static final Pattern YES_OR_NO = Pattern.compile(
+            " ?\\((?:yes ?/ ?no|y/n|yes or no|true ?/ ?false|true or false)\\)$|(?<![:,]) (?:yes ?/ ?no|y/n)$", CASE);
 
     /** "Done (yes/no, default no)". */
     private static final Pattern YES_OR_NO_PRESET = Pattern.compile(
@@ -195,7 +195,7 @@ final class SaidItem {
             return item(never.group(1) == null ? never.group(2) : never.group(1)) + " (at least 0)";
         }
         Matcher measured = UNIT_IN_BRACKETS.matcher(name);
-        if (measured.matches() && ClauseCheck.isNamedUnit(measured.group(2))) {
+        if (measured.matches() && SaidUnits.isNamedUnit(measured.group(2))) {
             name = measured.group(1) + " in " + measured.group(2).replace("%", "percent")
                     + (measured.group(3) == null ? "" : " (" + measured.group(3) + ")");
         }
@@ -342,7 +342,7 @@ final class SaidItem {
     }
 
     private static String inUnit(String name, String unit) {
-        return unit == null ? name : ClauseCheck.inUnit(name, unit);
+        return unit == null ? name : SaidUnits.inUnit(name, unit);
     }
 
     /** "Code char(4)" says its type without a colon; a connection string is a name. */

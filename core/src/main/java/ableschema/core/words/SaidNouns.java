@@ -12,6 +12,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
+import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
 
@@ -290,6 +291,14 @@ final class SaidNouns {
                         && each.second().entity().equals(second.id()));
     }
 
+    /** Whether two nouns are entities of which it is known what they have to do with each other. */
+    boolean areRelated(String one, String other) {
+        return entity(one).stream().anyMatch(first -> entity(other).stream()
+                .anyMatch(second -> Stream.concat(between(first, second), between(second, first))
+                        .findAny()
+                        .isPresent()));
+    }
+
     /** What each entity has, where it has it. */
     Map<Entity, String> having(Function<Entity, Optional<String>> attribute) {
         var having = new LinkedHashMap<Entity, String>();
@@ -308,10 +317,25 @@ final class SaidNouns {
         String bare = bare(attribute);
         int name = owner.name().length();
         boolean prefixed = bare.regionMatches(true, 0, owner.name() + " ", 0, name + 1);
-        return prefixed
-                        && owner.body().attribute(bare).isEmpty()
-                        && owner.body().attribute(bare.substring(name + 1)).isPresent()
+        if (owner.body().attribute(bare).isPresent()) {
+            return attribute;
+        }
+        return prefixed && owner.body().attribute(bare.substring(name + 1)).isPresent()
                 ? bare.substring(name + 1)
-                : attribute;
+                : turned(bare)
+                        .filter(other -> owner.body().attribute(other).isPresent())
+                        .orElse(attribute);
+    }
+
+    private static final Pattern OF_DATE = Pattern.compile(
+            "(date|time|day|year|place) of (\\p{L}+)|(\\p{L}+) (date|time|day|year|place)", Pattern.CASE_INSENSITIVE);
+
+    /** "The admission date" is the date of admission, and the other way round. */
+    private static Optional<String> turned(String name) {
+        Matcher of = OF_DATE.matcher(name);
+        return of.matches()
+                ? Optional.of(
+                        of.group(1) == null ? of.group(4) + " of " + of.group(3) : of.group(2) + " " + of.group(1))
+                : Optional.empty();
     }
 }

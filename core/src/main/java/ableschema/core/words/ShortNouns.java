@@ -13,6 +13,7 @@ import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /** Nouns that are cut short: where tide gauges were spoken of, it is asked whether "a gauge" is one of them. */
 final class ShortNouns {
@@ -33,14 +34,35 @@ final class ShortNouns {
 
     /** A reading as it is, and with the nouns in full; an insurance company need not be the company that was meant. */
     Phrasing inFull(Phrasing phrasing) {
-        if (!(phrasing instanceof ReadAs as)) {
-            return phrasing;
+        if (phrasing instanceof Phrasing.Either either) {
+            return new Phrasing.Either(either.readings().stream()
+                    .map(this::inFull)
+                    .flatMap(each ->
+                            each instanceof Phrasing.Either two ? two.readings().stream() : Stream.of((ReadAs) each))
+                    .toList());
         }
+        return phrasing instanceof ReadAs as ? inFull(as) : phrasing;
+    }
+
+    private Phrasing inFull(ReadAs as) {
         if (as.sentences().stream().anyMatch(each -> each.contains(" is a kind of "))) {
             return as;
         }
         List<String> full = as.sentences().stream().map(this::inFull).toList();
-        return full.equals(as.sentences()) ? as : new Phrasing.Either(List.of(as, new ReadAs(full)));
+        if (full.equals(as.sentences())) {
+            return as;
+        }
+        return isSaidInFull(as)
+                ? new ReadAs(full.stream().distinct().toList())
+                : new Phrasing.Either(List.of(as, new ReadAs(full)));
+    }
+
+    /** "Spare parts are sold by suppliers, and a part is sold by several" speaks of one thing. */
+    private boolean isSaidInFull(ReadAs as) {
+        Set<String> nouns =
+                as.sentences().stream().flatMap(each -> nouns(each).stream()).collect(Collectors.toSet());
+        return nouns.stream().flatMap(noun -> said.inFull(noun).stream()).allMatch(entity -> nouns.stream()
+                .anyMatch(noun -> said.entity(noun).filter(entity::equals).isPresent()));
     }
 
     private String inFull(String sentence) {

@@ -18,7 +18,7 @@ final class SwallowedWords {
             words("a an the each every all any some no none both either neither one ones two three four five"
                     + " six seven eight nine ten zero once twice first second single many several multiple more most less least fewer than up exactly precisely"
                     + " only just about around roughly nearly over above below under between within inside per max maximum minimum min thousand million number numbers total"
-                    + " lot lots loads plenty group collection set list variety range couple series"
+                    + " lot lots loads plenty dozens hundreds thousands millions tons scores tens group collection set list variety range couple series"
                     + " it its they their them he she his her him we our us you your this that these those there here which who whom whose what other"
                     + " others another same different various distinct certain given particular specific own such else nobody anyone everybody people persons"
                     + " is are was were be been being am has have had having can may must might could should would will shall cannot not never always"
@@ -40,7 +40,7 @@ final class SwallowedWords {
                     + " starting counting running consecutive sequential automatic short free plain start starts begin begins end ends share shares allow allowed become carry carries bear bears show shows belong belongs call called"
                     + " room space place places capacity arranged organised organized hierarchy tree order level time times moment day date year money whole decimal number integer int bigint smallint string"
                     + " varchar varchar2 nvarchar char numeric bool boolean timestamp datetime text reused repeated consecutively numbered collapsed deleted delete deleting removed remove"
-                    + " removing drop dropped gone erased stay stays remain remains fall falls rise rises left leave cancelled added each used code codes calculated computed derived worked minus plus times divided multiplied whatever regardless ignoring case cases found looked filtered searched sorted ordered measured entered agreed fixed counted specified defined documented logged occur occurs join joins expect expects higher lower larger smaller later earlier greater heavier older younger");
+                    + " removing drop dropped gone erased stay stays remain remains fall falls rise rises left leave cancelled added each used code codes calculated computed derived worked minus plus times divided multiplied whatever regardless ignoring case cases found looked filtered searched sorted ordered measured entered agreed fixed counted specified defined documented logged occur occurs join joins expect expects higher lower larger smaller longer shorter later earlier greater heavier older younger");
 
     /** What an attribute may be left out for, which its brackets say. */
     private static final Pattern WHEN = Pattern.compile(
@@ -48,8 +48,9 @@ final class SwallowedWords {
             Pattern.CASE_INSENSITIVE);
 
     /** "A capacity of at least 100 seats", "a hall's". */
-    private static final Pattern COUNTED =
-            Pattern.compile("(?<=\\d )\\p{L}+|\\p{L}+'s? |\\b(?:piece|item|unit)s? (?=of )", Pattern.CASE_INSENSITIVE);
+    private static final Pattern COUNTED = Pattern.compile(
+            "(?:assigned|generated|given|created|issued|set|chosen) (?:automatically|by the (?:system|database|computer|program))|(?<=\\d )\\p{L}+|\\p{L}+'s? |\\b(?:piece|item|unit)s? (?=of )",
+            Pattern.CASE_INSENSITIVE);
 
     /** "A shelf of a cellar" is a shelf, where it is known what these have to do with each other. */
     private static final Pattern OF_WHOLE =
@@ -86,7 +87,7 @@ final class SwallowedWords {
                 .filter(word -> word.length() >= SHORTEST && word.chars().allMatch(Character::isLetter))
                 .filter(word -> !read.contains(" " + beginning(word)))
                 .filter(word -> !SAID_OTHERWISE.contains(word) && !TELLING.contains(word))
-                .filter(word -> !ClauseCheck.isUnit(word) && !Counts.isNumber(word))
+                .filter(word -> !SaidUnits.isUnit(word) && !Counts.isNumber(word))
                 .filter(word -> nouns.singulars(word).stream().noneMatch(one -> read.contains(" " + one)))
                 .findFirst();
     }
