@@ -51,12 +51,12 @@ final class AttributePhrasings {
 
     /** A number of something, or the rest of a list of numbers: no name of an attribute. */
     private static final Pattern NUMBERED = Pattern.compile(
-            "^\\[?(?:or|either|been|to (?!date|day|time|year|month|place|city|station|page)|not|never|always|until|if|when|while|before|after|during|for|with|without|unless|because|since|per) |(?<![\\p{L}\\d])\\d+ \\p{L}"
+            "^\\[?(?:can't|cannot|can|may|must|should|will|is|are|or|either|been|to (?!date|day|time|year|month|place|city|station|page)|not|never|always|until|if|when|while|before|after|during|for|with|without|unless|because|since|per) |(?<![\\p{L}\\d])\\d+ \\p{L}"
                     + "| unique ",
             CASE);
 
     private static final Pattern SENTENCE = Pattern.compile(
-            " (?:has|have|is|are|that|which|who|whose|can|may|must|each|every|if|when|once|unless|while|because) ",
+            " (?:has|have|is|are|contains?|consists?|belongs?|includes?|that|which|who|whose|can|may|must|each|every|if|when|once|unless|while|because) ",
             CASE);
 
     /** "An address consists of street, house number and town". */
@@ -113,7 +113,7 @@ final class AttributePhrasings {
             Optional<Cut> found = Cut.of(headed, sentence)
                     .filter(cut -> cut.group(1).split(" ").length <= 3
                             && !isVerbal(cut.group(1))
-                            && !beginsWithSeveral(cut.group(1))
+                            && !beginsWithSeveral(cut.group(1), cut.group(2))
                             && !SaidItem.areOfOne(SaidNouns.members(cut.group(2)))
                             && !VALUES.matcher(cut.group(1) + " (" + cut.group(2))
                                     .matches()
@@ -210,11 +210,13 @@ final class AttributePhrasings {
         return plain ? attributes(found.group(1), found.group(2)) : Optional.empty();
     }
 
-    /** "Members rent equipment" is no heading. */
-    private boolean beginsWithSeveral(String heading) {
+    /** "Members rent equipment" is no heading of tanks and suits. */
+    private boolean beginsWithSeveral(String heading, String list) {
         int space = heading.indexOf(' ');
         String first = space < 0 ? "" : heading.substring(0, space);
-        return said.isEntity(first) && said.isPlural(first) && !said.isEntity(heading);
+        return said.isPlural(first)
+                && !said.isEntity(heading)
+                && (said.isEntity(first) || areThings(SaidNouns.members(list)));
     }
 
     private static boolean isVerbal(String words) {
@@ -340,7 +342,8 @@ final class AttributePhrasings {
         boolean articles = SaidNouns.members(list).stream().anyMatch(SaidNouns::hasArticle);
         for (String member : withBounds(SaidNouns.members(list))) {
             boolean listed = EACH.matcher(noun).lookingAt() && !SaidNouns.hasArticle(member);
-            Optional<String> related = listed ? Optional.empty() : related(owner, member, optional);
+            Optional<String> related =
+                    referring(owner, member).or(() -> listed ? Optional.empty() : related(owner, member, optional));
             if (related.isEmpty() && !listed && isRole(owner, member)) {
                 roles.add(role(owner, member, optional));
                 asAttributes.add(SaidItem.item(optional ? "optional " + member : member));
@@ -359,6 +362,7 @@ final class AttributePhrasings {
             String item = asKnown(owner, SaidItem.item(optional ? "optional " + member : member));
             String name = Quoted.masked(item).replaceFirst("[:(].*", "");
             if (NUMBERED.matcher(name).find()
+                    || name.strip().matches("(?i)after|before|later|then")
                     || SENTENCE.matcher(" " + name + " ").find()) {
                 return Optional.of(new Phrasing.Refused(
                         "the name of an attribute ends before this; say the rest in a sentence of its own", member));
@@ -394,6 +398,18 @@ final class AttributePhrasings {
                 ? Stream.empty()
                 : Stream.of("Each " + owner + " has " + String.join(", ", items) + ".");
         return new ReadAs(Stream.concat(has, others).toList());
+    }
+
+    private static final Pattern REFERRING =
+            Pattern.compile("(\\p{L}[\\p{L} _-]*?)[ _-]?(?:id|no|number|code)? ?\\(?(?:FK|foreign key)\\)?", CASE);
+
+    /** "Book_id FK" is what a rule is made of, and no attribute beside it. */
+    private Optional<String> referring(String owner, String member) {
+        Matcher column = REFERRING.matcher(member);
+        return column.matches()
+                ? Optional.of("Each " + owner + " has exactly one "
+                        + said.one(column.group(1).replace('_', ' ').strip()) + ".")
+                : Optional.empty();
     }
 
     /** "Ingredients" beside "a title", where they might have articles and have none. */

@@ -285,6 +285,14 @@ final class FactPhrasings extends SentenceForms {
                     return readAs(rule + m.group(3) + ").", rule + m.group(4) + ").");
                 });
         form(
+                "(?:an? |each |every |all )?(.+?) (?:(?:may|can) )?(?:has|have) (\\p{L}+(?: \\p{L}+)?),? (?:which|who|that) are (?:also )?(\\p{L}+(?: \\p{L}+)?)(?: too| as well| themselves)?",
+                m -> said.isPlural(m.group(2))
+                                && said.isPlural(m.group(3))
+                                && said.one(m.group(1)).equals(said.one(m.group(3)))
+                        ? readAs("Each " + said.one(m.group(1)) + " has any number of " + said.many(m.group(3))
+                                + " (second as " + said.one(m.group(2)) + ").")
+                        : Optional.empty());
+        form(
                 "some (.+?) are (?:also )?(\\p{L}+)",
                 m -> said.isPlural(m.group(2))
                         ? readAs("Each " + said.one(m.group(2)) + " is a kind of " + said.one(m.group(1)) + ".")
@@ -293,15 +301,22 @@ final class FactPhrasings extends SentenceForms {
                 "(?:an? |each |every |the |all )?(.+?) (?:can|may) be (out of \\p{L}+|\\p{L}+(?:ed|wn|en|ught))",
                 m -> said.isEntity(m.group(1)) ? happens(said.one(m.group(1)), m.group(2)) : Optional.empty());
         form(
+                "(?:an? |each |every |the |all )?(.+?) (?:can|may) be (?!empty|unknown|missing|null|blank|unique|zero|negative|full|one|several|many)(\\p{L}+[^s\\W])",
+                m -> said.isEntity(m.group(1)) && !said.isEntity(m.group(2))
+                        ? readAs("Each " + said.one(m.group(1)) + " has " + m.group(2) + ": yes/no.")
+                        : Optional.empty());
+        form(
                 "the (\\p{L}+(?: \\p{L}+)?) of (?:an?|the|each|every) (.+?) determines? (?:its|their|his|her|the) (.+)",
                 m -> said.entity(m.group(2))
                         .flatMap(owner -> readAs(defined(owner.name()) + ": "
                                 + KeyPhrasings.part(SaidNouns.ofItsOwn(owner, m.group(1))) + " -> " + m.group(3))));
         form("(.+?) (?:functionally )?determines? (.+)", this::determines);
-        form("(.+?) (?:is|are) (?:measured |given |kept |recorded |expressed )?in (\\p{L}+)", m -> attributes
-                .meant(m.group(1))
-                .flatMap(meant -> refused("the unit belongs to the name. Say: Each " + meant.owner() + " has "
-                        + meant.attribute() + " in " + m.group(2))));
+        form(
+                "(.+?) (?:is|are) (?:measured |given |kept |recorded |expressed )?in ((?:square |cubic )?\\p{L}+)",
+                m -> attributes
+                        .meant(m.group(1))
+                        .flatMap(meant -> refused("the unit belongs to the name. Say: Each " + meant.owner() + " has "
+                                + meant.attribute() + " in " + m.group(2))));
         form(
                 "(?:the |an? )?(.+?) (?:is|are) (?:the |an? )(?:sum|total|average|mean|maximum|minimum|number) of (.+)",
                 m -> refused(

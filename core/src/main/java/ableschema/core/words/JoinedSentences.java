@@ -39,6 +39,9 @@ final class JoinedSentences {
             "; (?:each|every|an?|the|all) |,? (?:and|but|while|whereas) (?:(?:each|every) |an? (?:(?!and |or )\\p{L}+ ){1,3}(?:has|is|can|may|must) )",
             Pattern.CASE_INSENSITIVE);
 
+    /** "A contract, which starts on a day and may end on a day": what follows is not said of the subject. */
+    private static final Pattern RELATIVE = Pattern.compile(", (?:which|who|that) ", Pattern.CASE_INSENSITIVE);
+
     /** Sentences in which "and" joins something else. */
     private static final Pattern OTHERS = Pattern.compile(
             "(?i)(?:for|of|in|at|on|if|when|whenever|once|no|there|rows|the domain|about) .*|.*(?::|->).*|.* (?:searched|sorted) and (?:searched|sorted) by .*|(?:an? |the )?\\p{L}+ is an? .* (?:of|that|who|which|where) .*");
@@ -46,7 +49,7 @@ final class JoinedSentences {
     /** Between two sentences, each with its subject. */
     private static final Pattern JOINED = Pattern.compile(
             ",? (?:and|but|while|whereas|though|although) (?=(?:an?|each|every|the|all|no two|for (?:each|every)) |(?:\\p{L}+ )?\\p{L}+s (?:(?:are|must be|have to be) (?:never|unique|always)|can|may|must|have|do|belong|contain) )"
-                    + "|, (?=(?:an?|each|every|the) \\p{L}[\\p{L} -]* (?:is|has|can|may|must) |(?:\\p{L}+ )?\\p{L}+s have )",
+                    + "|, (?=(?:an?|each|every|the) \\p{L}[\\p{L} -]* (?:is|has|can|may|must|belongs) |(?:\\p{L}+ )?\\p{L}+s (?:have|contain|consist of|belong to|include) |no two )",
             Pattern.CASE_INSENSITIVE);
 
     private static final Pattern APART = Pattern.compile(
@@ -66,6 +69,10 @@ final class JoinedSentences {
 
     /** Another sentence is looked for at no more places than these. */
     private static final int MOST_PLACES = 6;
+
+    /** "The bidder with the highest bid" is one place. */
+    private static final Pattern SUPERLATIVE =
+            Pattern.compile("\\bthe (?:\\p{L}+est|most|least|first|last) ", Pattern.CASE_INSENSITIVE);
 
     /** A place has no more words than these: how one stands to it, how many, and what it is called. */
     private static final int MOST_WORDS = 6;
@@ -104,7 +111,10 @@ final class JoinedSentences {
         int until = other.find(end) ? other.start() : sentence.length();
         int from = end;
         for (int tried = 0; tried < MOST_PLACES && next.find(from) && next.start() < until; tried++) {
-            Optional<Phrasing> first = reading.apply(sentence.substring(0, next.start()) + ".");
+            boolean ofAnother =
+                    RELATIVE.matcher(sentence).region(end, next.start()).find();
+            Optional<Phrasing> first =
+                    ofAnother ? Optional.empty() : reading.apply(sentence.substring(0, next.start()) + ".");
             Optional<Phrasing> rest =
                     first.flatMap(found -> reading.apply(subject + " " + sentence.substring(next.end())));
             if (rest.isPresent()) {
@@ -127,10 +137,14 @@ final class JoinedSentences {
      * Reads two sentences that stand in one: "A hall has rows and each row has seats." Empty where one of them is none.
      *
      * @param together whether two parts are one rule, read from both sides
+     * @param rule     reads such a rule
      */
     static Optional<Phrasing> joined(
-            String sentence, BiPredicate<String, String> together, Function<String, Optional<Phrasing>> reading) {
-        return joined(JOINED, sentence, together, reading);
+            String sentence,
+            BiPredicate<String, String> together,
+            Function<String, Optional<Phrasing>> rule,
+            Function<String, Optional<Phrasing>> reading) {
+        return joined(JOINED, sentence, together, rule, reading);
     }
 
     /** The second of one word, or of two. */
@@ -186,13 +200,14 @@ final class JoinedSentences {
 
     /** Reads what stands before and behind a semicolon as a sentence each; empty where one of them is none. */
     static Optional<Phrasing> apart(String sentence, Function<String, Optional<Phrasing>> reading) {
-        return joined(APART, sentence, (first, second) -> false, reading);
+        return joined(APART, sentence, (first, second) -> false, rule -> Optional.empty(), reading);
     }
 
     private static Optional<Phrasing> joined(
             Pattern between,
             String sentence,
             BiPredicate<String, String> together,
+            Function<String, Optional<Phrasing>> rule,
             Function<String, Optional<Phrasing>> reading) {
         String masked = Quoted.masked(sentence);
         Matcher next = between.matcher(masked);
@@ -203,7 +218,12 @@ final class JoinedSentences {
             String rest = sentence.substring(next.end());
             boolean each = first.regionMatches(true, 0, "each ", 0, 5);
             String second = ofFirst(first, each ? rest : rest.replaceFirst("(?i)^(?:each|every) ", "A "));
-            if (!together.test(first, second)) {
+            if (together.test(first, second)) {
+                Optional<Phrasing> both = rule.apply(sentence).filter(JoinedSentences::isRead);
+                if (both.isPresent()) {
+                    return both;
+                }
+            } else {
                 Optional<Phrasing> left = reading.apply(first + ".").filter(JoinedSentences::isRead);
                 Optional<Phrasing> right =
                         left.flatMap(found -> reading.apply(second)).filter(JoinedSentences::isRead);
@@ -306,7 +326,9 @@ final class JoinedSentences {
             at = place.end();
         }
         places.add(text.substring(from).replaceFirst("(?i)^,? (?:and )?", " ").replaceFirst("(?i) another$", ""));
-        boolean plain = places.stream().allMatch(each -> each.strip().split(" ").length <= MOST_WORDS);
+        boolean plain = places.stream()
+                .allMatch(each -> each.strip().split(" ").length <= MOST_WORDS
+                        && !SUPERLATIVE.matcher(each).find());
         if (!first || places.size() < 2 || !plain) {
             return Optional.empty();
         }

@@ -20,7 +20,7 @@ final class KeyPhrasings extends SentenceForms {
 
     /** "A code of two letters". */
     private static final Pattern SIZED = Pattern.compile(
-            "\\p{L}[\\p{L} -]* (?:of|with) (?:up to |at most |exactly )?\\w+ (?:digit|character|letter|sign)s?",
+            "\\p{L}[\\p{L} -]* (?:of|with) (?:up to |at most |exactly )?\\w+ (?:digit|character|letter|sign)s?|(?:an? )?\\w+-(?:digit|character|letter|sign) \\p{L}+",
             Pattern.CASE_INSENSITIVE);
 
     /** "A place in a rack", of which the rack is a part of the key. */
@@ -98,7 +98,7 @@ final class KeyPhrasings extends SentenceForms {
                 "(.+?) (?:has|have) (?:an? |its |their )?(.+?)(?: (?:that|which))?" + within,
                 m -> uniqueWithin(m.group(1), m.group(2), m.group(3)));
         form(
-                "(.+?) (?:is|are) (?:only )?unique (?:only )?(?:within|per|in|inside|for(?= (?:an?|each|every|its) )) (.+)",
+                "(.+?) (?:is|are|must be|has to be|have to be) (?:only )?unique (?:only )?(?:within|per|in|inside|for(?= (?:an?|each|every|its) )) (.+)",
                 this::withinAnother);
         form(
                 "no two (.+?) (?:have|has|share|can have|may have|may share) (?:the|a) same (.+?)" + ANY_CASE,
@@ -176,7 +176,7 @@ final class KeyPhrasings extends SentenceForms {
         List<String> sized = SaidNouns.members(list);
         if (sized.size() == 1 && SIZED.matcher(sized.get(0)).matches()) {
             return readAs(
-                    "Each " + said.one(whole) + " has " + SaidItem.item(SaidNouns.bare(sized.get(0)) + " (key)") + ".");
+                    "Each " + said.one(whole) + " has " + SaidItem.item(SaidNouns.bare(sized.get(0))) + " (key).");
         }
         if (TWO_NOUNS.matcher(whole).find()) {
             return Optional.empty(); // "a date, and each trip" is the end of one sentence and the beginning of another
@@ -212,7 +212,7 @@ final class KeyPhrasings extends SentenceForms {
                 || article.toLowerCase(Locale.ROOT).startsWith("a") && owners.isEmpty() && own.size() == parts.size();
         boolean plain = own.stream().allMatch(part -> isNewAttribute(noun, part));
         if (!made || keyed || !plain || own.isEmpty() && owners.isEmpty()) {
-            return identified(noun, list);
+            return identified(noun, parts.isEmpty() ? list : String.join(", ", parts));
         }
         String each = "Each " + said.one(noun);
         String has = own.stream().map(part -> part(SaidNouns.bare(part))).collect(Collectors.joining(", "));

@@ -93,6 +93,21 @@ final class MeasurePhrasings extends SentenceForms {
         return both.matches("(?i)(?:some|several|a .*)") ? "" : " " + both;
     }
 
+    /** "The maximum stay cannot be longer than 365 days", where that is known of something. */
+    private Optional<Phrasing> ofAttribute(String phrase, String bounds, String unit) {
+        String flag = bounds.strip()
+                .toLowerCase(Locale.ROOT)
+                .replaceFirst("^(?:no more than|up to) ", "at most ")
+                .replaceFirst("^no less than ", "at least ")
+                .replaceFirst("^more than ", "greater than ")
+                .replaceFirst("^from (\\S+) to ", "between $1 and ");
+        return attributes
+                .meant(phrase)
+                .filter(meant -> !flag.isEmpty()
+                        && attributes.of(meant.owner(), meant.attribute()).isPresent())
+                .flatMap(meant -> attributes.fact(phrase, flag, unit));
+    }
+
     private Optional<Phrasing> preset(String noun, String by, String value, String unit) {
         String measure = MEASURED.get(by.toLowerCase(Locale.ROOT));
         String name = attributes
@@ -106,6 +121,10 @@ final class MeasurePhrasings extends SentenceForms {
                 || SaidItem.signs("1 " + unit).isPresent()
                 || said.endsIn(noun).isPresent()) {
             return Optional.empty();
+        }
+        Optional<Phrasing> known = said.isEntity(noun) ? Optional.empty() : ofAttribute(noun, bounded(bounds), unit);
+        if (known.isPresent()) {
+            return known;
         }
         String measure = MEASURED.get(by.toLowerCase(Locale.ROOT));
         String one = said.one(noun);

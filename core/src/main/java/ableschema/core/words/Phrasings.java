@@ -133,6 +133,7 @@ public final class Phrasings {
     private final RulePhrasings rules;
     private final DeletionPhrasings deletions;
     private final PairingPhrasings pairings;
+    private final NotedPhrasings noted;
     private final AttributePhrasings attributes;
     private final RelationPhrasings relations;
     private final ShortNouns shortNouns;
@@ -158,6 +159,7 @@ public final class Phrasings {
         this.facts = new FactPhrasings(said, spoken);
         this.rules = new RulePhrasings(said, spoken);
         this.pairings = new PairingPhrasings(design, said, this::readingOfPart, relations::clause);
+        this.noted = new NotedPhrasings(said);
         this.shortNouns = new ShortNouns(said, relations);
         this.last = last;
         this.deletions = new DeletionPhrasings(design, said);
@@ -218,6 +220,12 @@ public final class Phrasings {
         if (!full.equals(sentence)) {
             Phrasing spelt = of(full);
             return spelt instanceof Phrasing.AsItStands ? ReadAs.of(full) : spelt;
+        }
+        if (sentence.contains("<->")) {
+            Optional<Phrasing> both = noted.of(sentence);
+            if (both.isPresent()) {
+                return both.get();
+            }
         }
         Matcher between = OPTION_BETWEEN.matcher(Quoted.masked(sentence));
         if (between.matches()) {
@@ -310,7 +318,8 @@ public final class Phrasings {
         if (--readingsLeft < 0) {
             return Optional.empty();
         }
-        Optional<Phrasing> together = pairings.withIts(said).or(() -> pairings.of(said));
+        Optional<Phrasing> together =
+                noted.of(said).or(() -> pairings.withIts(said)).or(() -> pairings.of(said));
         if (together.isPresent()) {
             return together;
         }
@@ -340,7 +349,7 @@ public final class Phrasings {
                 : Optional.empty();
         return parts.or(() -> JoinedSentences.ofTwoPlaces(RelationPhrasings.withoutTail(sentence), this::readingOfPart))
                 .or(() -> JoinedSentences.ofItsWhole(sentence, this.said::areRelated, this::readingOfPart))
-                .or(() -> JoinedSentences.joined(sentence, relations::isInverse, this::readingOfPart))
+                .or(() -> JoinedSentences.joined(sentence, relations::isInverse, relations::of, this::readingOfPart))
                 .or(() -> rule(sentence))
                 .or(() -> volumes.of(sentence))
                 .or(() -> measures.of(sentence))

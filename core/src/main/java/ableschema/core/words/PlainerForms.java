@@ -81,7 +81,7 @@ final class PlainerForms {
                         "$1 $3 $4 and $2 $3 $4"),
                 plainer(
                         WHOLES,
-                        "\\b(?:an?|its|their) (?:(?:full|contact|postal) )?(?:" + WHOLES + ")" + OF_PARTS
+                        "\\b(?:an?|one|its|their) (?:(?:full|contact|postal) )?(?:" + WHOLES + ")" + OF_PARTS
                                 + "(PART(?:, PART)*,? and PART)\\)?(?=\\.?$)"
                                         .replace("PART", "(?:(?:an?|the) )?\\p{L}+(?: \\p{L}+)?"),
                         "$1"),
@@ -240,7 +240,7 @@ final class PlainerForms {
                 plainer("differ|differs", "\\bdiffers? (?:in|by) (?:their |its )?", "have "),
                 plainer(
                         "which|whom",
-                        "(?<=\\b(?:many|several|multiple|more|any number of|\\d|consists? of|up of|contains?|includes?) )(\\p{L}+(?: \\p{L}+)?),? each of (?:which|whom) (?=(?:has|is|belongs|can|may|must)\\b)",
+                        "(?<=\\b(?:many|several|multiple|more|any number of|\\d|consists? of|up of|contains?|includes?|holds?|owns?|sells?|offers?) )(\\p{L}+(?: \\p{L}+)?),? each of (?:which|whom) (?=(?:has|is|belongs|can|may|must)\\b)",
                         "$1, and all $1 "),
                 plainer(
                         "who|which",
@@ -248,7 +248,7 @@ final class PlainerForms {
                         "$1, and all $2 "),
                 plainer(
                         "never|unique",
-                        "\\b(?:an?|its|their|the) (\\p{L}+(?: \\p{L}+)?),? and (?:(?:the|their|all) )?(?:\\p{L}+ )?\\1(?:s|es) (?:are|must be|have to be) (?:always )?(?:unique|never (?:re-?used|repeated|(?:used|given|issued|assigned) (?:twice|again)))(?=\\.?$)",
+                        "\\b(?:an?|its|their|the) (\\p{L}+(?: \\p{L}+)?)(?:,? and|;) (?:(?:the|their|all) )?(?:\\p{L}+ )?\\1(?:s|es) (?:are|must be|have to be) (?:always )?(?:unique|never (?:re-?used|repeated|(?:used|given|issued|assigned) (?:twice|again)))(?=\\.?$)",
                         "a unique $1"),
                 plainer(
                         "unique",
@@ -280,6 +280,24 @@ final class PlainerForms {
                         "are",
                         "\\bare (?!kind|type|sort|part)(\\p{L}+[^s\\W])s (of|at|in) (?=(?:the )?\\p{L}+s\\.?$)",
                         "are $1 $2 "),
+                plainer("null", ",? and (?:(?:is|must be|can be) )?(?:not null|never null|not empty)(?=\\.?$)", ""),
+                plainer(
+                        "usually|normally|typically|often|mostly|generally",
+                        "(?<=\\p{L}) (?:usually|normally|typically|often|mostly|generally) (has|have) (?:more than (?:one|\\d+)|several|many|two or more|at least \\w+) ",
+                        " can have several "),
+                plainer("just|merely", "\\b(?:just|merely) (?=one |an? )", "exactly "),
+                plainer(
+                        "one",
+                        "^one (?=\\p{L}+(?: \\p{L}+)? (?:can|may|has|usually|normally|typically|must|might) )",
+                        "A "),
+                plainer(
+                        "exist",
+                        "^((?:an?|each|every|no) )?(\\p{L}+(?: \\p{L}+)?) (?:can't|cannot|can not|may not|must not|can|may) exist without (?:an?|its|their|the) (\\p{L}+(?: \\p{L}+)?)(?=\\.?$)",
+                        "Each $2 belongs to exactly one $3"),
+                plainer(
+                        "later|afterwards",
+                        " (?:is|are) (?:only )?(?:filled in|entered|added|set|recorded|noted) (?:only )?(?:later(?: on)?|afterwards)(?=\\.?$)",
+                        " may be unknown"),
                 plainer("there's", "^there's (?=\\S)", "There is "),
                 plainer(
                         "our|my|these|the|their",
@@ -397,7 +415,7 @@ final class PlainerForms {
                         "Each $1 has "),
                 plainer(
                         "if",
-                        ",? and (?:an? |the )?(\\p{L}+(?: \\p{L}+)?),? if (?:there is one|(?:it has|they have|he has|she has) (?:one|any)|any|known|given|available)(?=\\.?$)",
+                        ",? and (?:an? |the )?(\\p{L}+(?: \\p{L}+)?),? if (?:there is one|(?:it has|they have|he has|she has) (?:one|any)|any|known|given|available|agreed|needed|applicable|necessary|possible)(?=\\.?$)",
                         ", optional $1"),
                 plainer(
                         "default",
@@ -405,7 +423,7 @@ final class PlainerForms {
                         "$1 and $2 by default"),
                 plainer(
                         "if",
-                        " (?:an? |the )?(\\p{L}+(?: \\p{L}+)?),? if (?:there is one|(?:it has|they have|he has|she has) (?:one|any)|any|known|given|available)(?=\\.?$)",
+                        " (?:an? |the )?(\\p{L}+(?: \\p{L}+)?),? if (?:there is one|(?:it has|they have|he has|she has) (?:one|any)|any|known|given|available|agreed|needed|applicable|necessary|possible)(?=\\.?$)",
                         " optional $1"),
                 plainer(
                         "two",

@@ -23,7 +23,7 @@ final class RelationPhrasings {
             CASE);
     private static final Pattern SECOND = Pattern.compile(
             "\\s*;\\s*|,? (?:and|but|while|whereas|though|although) (?=(?:an?|each|every|the) |(?:\\p{L}+ )?\\p{L}+s (?:can|may|must) )"
-                    + "|, (?=(?:an?|each|every) \\p{L}[\\p{L} -]* (?:is|has|can|may|must) )",
+                    + "|, (?=(?:an?|each|every) \\p{L}[\\p{L} -]* (?:is|has|can|may|must|\\p{L}+s(?: (?:to|in|at|on|for|from|of|by))? (?:exactly|only|at most|at least|one|an?|many|several|any)) )",
             CASE);
     private static final Pattern MODAL = Pattern.compile(
             "^(can|may|must|should|will|might|has to|have to|needs to|need to) (?:(?:only|also|always|sometimes) )?",

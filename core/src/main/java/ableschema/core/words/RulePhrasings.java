@@ -222,9 +222,25 @@ final class RulePhrasings extends SentenceForms {
     /** What is measured is called by its unit too, where it is not known of yet: "length in metres". */
     private Optional<Phrasing> bounded(Cut cut, String flag) {
         Matcher unit = LAST_UNIT.matcher(cut.text());
+        if (unit.matches() && SIGNS.matcher(unit.group(1)).matches()) {
+            return signs(cut.group(1), flag);
+        }
         return unit.matches()
                 ? attributes.fact(cut.group(1), flag, unit.group(1))
                 : attributes.fact(cut.group(1), flag);
+    }
+
+    private static final Pattern SIGNS = Pattern.compile("(?:digit|character|letter|sign)s?", Pattern.CASE_INSENSITIVE);
+
+    /** "A passport number is at most 9 characters" says how long a text may be. */
+    private Optional<Phrasing> signs(String phrase, String flag) {
+        return attributes
+                .meant(phrase)
+                .flatMap(meant -> flag.startsWith("at most ")
+                        ? sized(phrase, flag.substring("at most ".length()))
+                        : readAs("Of each " + meant.owner() + ": length(" + meant.attribute() + ") must be " + flag
+                                + "."))
+                .or(() -> attributes.whose(phrase));
     }
 
     private Optional<Phrasing> typed(String phrase, String kind, String bound) {
@@ -273,6 +289,15 @@ final class RulePhrasings extends SentenceForms {
 
     /** "The barcode of a copy has 13 digits": a text of this length. */
     private void lengths() {
+        form(
+                "(.+?) (?:" + BE
+                        + "|has|have|must have|(?:has|have) to have|must contain) (?:always )?(at least|between|from) "
+                        + NUMBER + "(?: (?:and|to) " + NUMBER + ")? (?:digit|character|letter|sign)s?(?: long)?",
+                m -> signs(
+                        m.group(1),
+                        m.matcher().group(4) == null
+                                ? "at least " + number(m.group(3))
+                                : "between " + number(m.group(3)) + " and " + number(m.group(4))));
         form(
                 "(.+?) (?:is|are) (?:always )?(?:an? )?(\\d+|" + Counts.WORDS
                         + ")[- ](?:letter|digit|character|sign)s?(?: \\p{L}+)?",

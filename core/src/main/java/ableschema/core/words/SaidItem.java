@@ -155,6 +155,14 @@ final class SaidItem {
             " ?\\((?:yes ?/ ?no|y/n|yes or no|true ?/ ?false|true or false)\\)$|(?<![:,]) (?:yes ?/ ?no|y/n)$", CASE);
 
     /** "Done (yes/no, default no)". */
+    /** "A number automatically". */
+    private static final Pattern AUTOMATIC = Pattern.compile(
+            "((?:\\p{L}+ )?(?:number|no|id)) (?:automatically|(?:assigned|generated|counted) automatically|automatically (?:assigned|generated|counted))",
+            CASE);
+
+    /** "Id PK", "title not null", as columns are noted. */
+    private static final Pattern COLUMN_FLAG = Pattern.compile("(.+?) (?:\\(?(?:(PK|primary key)|not null)\\)?)", CASE);
+
     private static final Pattern YES_OR_NO_PRESET = Pattern.compile(
             "([^()]+?) ?\\((?:yes ?/ ?no|y/n|true ?/ ?false)[,;] ?default:? (yes|no|true|false)\\)", CASE);
 
@@ -244,6 +252,14 @@ final class SaidItem {
         if (told.matches()) {
             optional = true;
             name = told.group(1);
+        }
+        Matcher automatic = AUTOMATIC.matcher(name);
+        if (automatic.matches()) {
+            return automatic.group(1) + ": counted";
+        }
+        Matcher column = COLUMN_FLAG.matcher(name);
+        if (column.matches()) {
+            return column.group(2) == null ? item(column.group(1)) : flagged(item(column.group(1)), "key");
         }
         Matcher counting = COUNTING.matcher(name);
         if (counting.matches()) {

@@ -59,7 +59,7 @@ final class SaidUnits {
 
     /** Whether a noun is a unit that is no thing of its own, as a day may be. */
     static boolean isMeasure(String small) {
-        return UNITS.contains(small);
+        return UNITS.contains(small.replaceFirst("^(?:square|cubic) ", ""));
     }
 
     static boolean isPeriod(String small) {

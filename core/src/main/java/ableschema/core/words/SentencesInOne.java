@@ -9,6 +9,18 @@ final class SentencesInOne {
 
     static final List<PlainerForms.Plainer> ALL = List.of(
             plainer(
+                    "both",
+                    "\\b(an?|its|their) (\\p{L}+(?: \\p{L}+)?) and (?:(an?|its|their) )?(\\p{L}+(?: \\p{L}+)?),? both (?:(?:given|measured) )?(in \\p{L}+)(?=\\.?$)",
+                    "$1 $2 $5 and $3 $4 $5"),
+            plainer(
+                    "per|each",
+                    "^(?:the |all )?(\\p{L}+(?: \\p{L}+)??)s (?!are |have |can |may )(\\p{L}+) (\\p{L}+(?: \\p{L}+)??)e?s,? (?:with |but )?((?:(?:at most|only|just|exactly|at least|up to) )?(?:one|two|three|four|five|\\d+)) \\1s? (?:per|for each) \\3(?=\\.?$)",
+                    "$1s $2 many $3s, and each $3 has $4 $1"),
+            plainer(
+                    "with",
+                    "\\b(has|have) (an?|one|exactly one) (\\p{L}+(?: \\p{L}+)?) with (an? \\p{L}+(?: \\p{L}+)?(?:,? (?:and )?an? \\p{L}+(?: \\p{L}+)?)+)(?=\\.?$)",
+                    "$1 exactly one $3, and each $3 has $4"),
+            plainer(
                     "date|day|time|moment|year",
                     "^((?:an?|each|every) \\p{L}+(?: (?!is |has )\\p{L}+)??) ((?!is |has )\\p{L}+s) ((?:an?|one|exactly one) \\p{L}+(?: \\p{L}+)?) ((?:on|in) an? (?:certain |given |specific )?(?:date|day|moment|year)|at an? (?:certain |given |specific )(?:date|time|moment))(?=\\.?$)",
                     "$1 $2 $3, and $1 $2 $4"),
@@ -21,8 +33,8 @@ final class SentencesInOne {
                     "^((?:an?|each|every) \\p{L}+(?: \\p{L}+)??) has (?:an?|its|one) (\\p{L}+(?: \\p{L}+)?) and (?:an?|its|one) (\\p{L}+(?: \\p{L}+)?),? (?:which|that) (?:together |jointly |both )?(?:uniquely )?identif(?:y|ies) (?:it|them|him|her)(?=\\.?$)",
                     "$1 has a $2 and a $3, and $1 is identified by its $2 and $3"),
             plainer(
-                    "with|at|from",
-                    "^((?:(?:an?|each|every|all) )?\\p{L}+(?: \\p{L}+)?? (?:can |may )?(?:books?|arranges?|makes?|has|have|takes?|orders?|requests?|places?|schedules?) (?:several|many|multiple|any number of|one or more|zero or more) (\\p{L}+(?: \\p{L}+)?s)) (with|at|from) ((?:an?|exactly one) \\p{L}+(?: \\p{L}+)?)(?=\\.?$)",
+                    "with|at|from|on|for",
+                    "^((?:(?:an?|each|every|all) )?\\p{L}+(?: \\p{L}+)?? (?:can |may )?(?:makes?|requests?|places?|schedules?|arranges?|submits?|files?|has|have|(?:books?|takes?)(?=[^,;]* with )) (?:several|many|multiple|any number of|one or more|zero or more) (\\p{L}+(?: \\p{L}+)?s)) (with|at|from|on|for) ((?:an?|exactly one) \\p{L}+(?: \\p{L}+)?)(?=\\.?$)",
                     "$1, and all $2 are $3 $4"),
             plainer(
                     "to|from|into",

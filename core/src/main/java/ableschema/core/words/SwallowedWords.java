@@ -14,8 +14,8 @@ import java.util.regex.Pattern;
 final class SwallowedWords {
 
     /** What articles, numbers, cardinalities and flags are said with. */
-    private static final Set<String> SAID_OTHERWISE =
-            words("a an the each every all any some no none both either neither one ones two three four five"
+    private static final Set<String> SAID_OTHERWISE = words(
+            "a an the each every all any some no none both either neither one ones two three four five"
                     + " six seven eight nine ten zero once twice first second single many several multiple more most less least fewer than up exactly precisely"
                     + " only just about around roughly nearly over above below under between within inside per max maximum minimum min thousand million number numbers total"
                     + " lot lots loads plenty dozens hundreds thousands millions tons scores tens group collection set list variety range couple series"
@@ -27,7 +27,7 @@ final class SwallowedWords {
                     + " unique uniquely optional optionally possible possibly maybe perhaps sometimes often usually mostly normally typically generally regularly occasionally"
                     + " additional additionally addition furthermore moreover course rule basically obviously default otherwise"
                     + " mandatory required compulsory obligatory necessary needed known unknown empty missing blank null valid positive negative"
-                    + " secret private personal confidential different equal true false yes");
+                    + " secret private personal confidential relationship relation association exist different equal true false yes");
 
     /** Verbs and nouns that say what is told of a name, and types. */
     private static final Set<String> TELLING = words(
@@ -37,7 +37,7 @@ final class SwallowedWords {
                     + " identify identifies identified determine determines determined tell tells told distinguish distinguished differ differs depend depends key primary"
                     + " kind kinds type types sort sorts form forms categories class classes value values percentage character characters letter letters digit digits sign signs"
                     + " long run runs go goes get gets got receive receives give gives given take takes taken lie lies come comes last lasts weigh weighs cost costs exceed exceeds"
-                    + " starting counting running consecutive sequential automatic short free plain start starts begin begins end ends share shares allow allowed become carry carries bear bears show shows belong belongs call called"
+                    + " starting counting running consecutive sequential automatic automatically short free plain start starts begin begins end ends share shares allow allowed become carry carries bear bears show shows belong belongs call called"
                     + " room space place places capacity arranged organised organized hierarchy tree order level time times moment day date year money whole decimal number integer int bigint smallint string"
                     + " varchar varchar2 nvarchar char numeric bool boolean timestamp datetime text reused repeated consecutively numbered collapsed deleted delete deleting removed remove"
                     + " removing drop dropped gone erased stay stays remain remains fall falls rise rises left leave cancelled added each used code codes calculated computed derived worked minus plus times divided multiplied whatever regardless ignoring case cases found looked filtered searched sorted ordered measured entered agreed fixed counted specified defined documented logged occur occurs join joins expect expects higher lower larger smaller longer shorter later earlier greater heavier older younger");
