@@ -310,6 +310,9 @@ final class FactPhrasings extends SentenceForms {
                 m -> said.entity(m.group(2))
                         .flatMap(owner -> readAs(defined(owner.name()) + ": "
                                 + KeyPhrasings.part(SaidNouns.ofItsOwn(owner, m.group(1))) + " -> " + m.group(3))));
+        form(
+                "the number of (\\p{L}+(?: \\p{L}+)?) (?:on|in|of|per|at|for) (?:an?|each|every|the) (\\p{L}+(?: \\p{L}+)?) (?:is|must be|has to be|should be|lies|can be) (between|at most|at least|no more than|limited to|exactly) (\\d+)(?: and (\\d+))?",
+                m -> numberOf(m.group(1), m.group(2), m.group(3), m.matcher()));
         form("(.+?) (?:functionally )?determines? (.+)", this::determines);
         form(
                 "(.+?) (?:is|are) (?:measured |given |kept |recorded |expressed )?in ((?:square |cubic )?\\p{L}+)",
@@ -338,6 +341,22 @@ final class FactPhrasings extends SentenceForms {
                     return refused("two rules stand here. Say: Each " + one + " starts at exactly one " + place
                             + ". And: Each " + one + " ends at exactly one " + place + ".");
                 });
+    }
+
+    /** "The number of spaces on a level is at most 40", where spaces are things. */
+    private Optional<Phrasing> numberOf(String several, String noun, String bound, Matcher bounds) {
+        String counted = said.inFull(several).map(said.nouns()::many).orElse(several);
+        boolean known = said.ownerOf(List.of("number of " + several)).isPresent();
+        String many =
+                switch (bound.toLowerCase(Locale.ROOT)) {
+                    case "between" ->
+                        bounds.group(5) == null ? "" : "between " + bounds.group(4) + " and " + bounds.group(5);
+                    case "no more than", "limited to" -> "at most " + bounds.group(4);
+                    default -> bound.toLowerCase(Locale.ROOT) + " " + bounds.group(4);
+                };
+        return known || many.isEmpty() || !said.isEntity(counted)
+                ? Optional.empty()
+                : readAs("Each " + said.one(noun) + " has " + many + " " + said.many(counted) + ".");
     }
 
     /** "Some recipes are vegetarian": a mark of each, or a kind of its own. */

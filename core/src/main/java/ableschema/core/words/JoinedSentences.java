@@ -59,7 +59,7 @@ final class JoinedSentences {
 
     /** "Is sold", "takes place": what is said of each place, or person, behind it. */
     private static final Pattern PLACED = Pattern.compile(
-            "(.+?) ((?:is|are|was|were|has been|have been)(?: (?!identified|known|told|recogni|numbered|lettered)\\p{L}+(?: (?:out|up|off|down|over|away|back|together))?)?|(?:can|may|must|should|will) be \\p{L}+(?: (?:out|up|off|down|over|away|back|together))?|takes? place)(?= (?:of|by|for|on|in|at|with|to|from|about|against|under) )",
+            "(.+?) ((?:is|are|was|were|has been|have been)(?: (?!identified|known|told|recogni|numbered|lettered)\\p{L}+(?: (?:out|up|off|down|over|away|back|together))?)?|(?:can|may|must|should|will) be \\p{L}+(?: (?:out|up|off|down|over|away|back|together))?|takes? place)(?= (?:of|by|for|on|in|into|onto|at|with|to|from|about|against|under) )",
             Pattern.CASE_INSENSITIVE);
 
     private static final Pattern PLACE = Pattern.compile(

@@ -65,8 +65,12 @@ final class PairingPhrasings extends SentenceForms {
                 "for (?:each|every) (.+?)(?: \\p{L}+ed| made| taken| given| sold| held)? (?:of|in|on|at|by|per|to|for|and) (?:an? |the |each |every )?(.+?)";
         form(two + ",? " + KEPT, m -> known(m.group(1), m.group(2), m.group(3)));
         form(
-                two + ",? the (.+) (?:is|are) (?:given|stored|recorded|kept|noted|registered|known)",
+                two
+                        + ",? the (.+) (?:is|are) (?:given|stored|recorded|kept|noted|registered|known|fixed|agreed|set|needed|determined|entered)",
                 m -> known(m.group(1), m.group(2), m.group(3)));
+        form(
+                "the (.+) (?:must be|has to be|should be|is|are) (?:stored|recorded|kept|noted|registered|known|given) (?:for|of) (?:each|every) (.+?) (?:of|in|on|at|by|per|to|for|and) (?:an?|the|each|every) (.+?)",
+                m -> known(m.group(2), m.group(3), m.group(1)));
         form(
                 "(?:in|for|at|during) (?:an?|each|every) (.+?),? (?:each|every|an?|one) (.+?) (?:gets|has|receives|is given|scores|reaches) (?:exactly one |one )?((?:(?:an?|its|their) )?\\p{L}.*)",
                 m -> known(m.group(1), m.group(2), m.group(3)));

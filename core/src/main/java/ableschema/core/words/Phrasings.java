@@ -83,6 +83,10 @@ public final class Phrasings {
     private static final Pattern SIZED = Pattern.compile(
             "(?i).* (?:is|are) (?:an? )?[\\p{L}\\d]+-(?:letter|digit|character|sign)s?(?: \\p{L}+)?\\.?");
 
+    /** "Codes start with a letter". */
+    private static final Pattern A_SIGN = Pattern.compile(
+            "(?i) (?:starts?|begins?|ends?) with (?:an?|one|two|three|\\d+) (?:\\p{L}+ )?(?:letter|digit|number|character|sign)s?\\b");
+
     /** "The isbn of a title must start with '978'." */
     private static final Pattern OF_ITS_TEXT = Pattern.compile(
             "(?i)the (.+?) of (?:an?|each|every|all|the) (.+?) ((?:(?:must|may|can|should|does|do)(?: ?not)? |cannot )(?:contain|start with|begin with|end with) .+?)\\.?");
@@ -443,6 +447,11 @@ public final class Phrasings {
             if (index.isPresent()) {
                 return index;
             }
+        }
+        if (A_SIGN.matcher(sentence).find()) {
+            return Optional.of(
+                    new Phrasing.Refused(
+                            "which signs a text has is said by a pattern, as in: Each … has code: text 6 (pattern \"A-0000\")"));
         }
         Matcher text = OF_ITS_TEXT.matcher(sentence);
         if (text.matches()) {

@@ -285,6 +285,10 @@ final class PlainerForms {
                         "usually|normally|typically|often|mostly|generally",
                         "(?<=\\p{L}) (?:usually|normally|typically|often|mostly|generally) (has|have) (?:more than (?:one|\\d+)|several|many|two or more|at least \\w+) ",
                         " can have several "),
+                plainer(
+                        "which|whom",
+                        "(?<=\\b(?:many|several|multiple|more|any number of|\\d|consists? of|contains?|includes?|holds?|owns?|sells?|offers?|has|have|hold|own|sell) )(\\p{L}+(?: \\p{L}+)?),? each of (?:which|whom) (\\p{L}{2,}[^\\Wsxzho])s (?=\\p{L})",
+                        "$1, and all $1 $2 "),
                 plainer("just|merely", "\\b(?:just|merely) (?=one |an? )", "exactly "),
                 plainer(
                         "one",

@@ -62,6 +62,9 @@ final class RulePhrasings extends SentenceForms {
                         + "|is always|is never|is|comes|lies) (?:always )?" + ORDER
                         + " (?:the |its |their )?(\\p{L}.*)",
                 m -> compared(m.group(1), m.group(2), m.group(3), m.group(4)));
+        form(
+                "(.+?) (?:can|may) be (at most|at least) (?:(?:the|its|their) )(\\p{L}.*)",
+                m -> compared(m.group(1), "must be", m.group(2), m.group(3)));
     }
 
     /** What may be left out, and what it is then. */

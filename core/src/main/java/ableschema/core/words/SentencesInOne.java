@@ -9,6 +9,14 @@ final class SentencesInOne {
 
     static final List<PlainerForms.Plainer> ALL = List.of(
             plainer(
+                    "sometimes|optionally|possibly|maybe",
+                    "\\b((?:is|are) \\p{L}+ (?:by|in|at|for|to)) (an?|one|exactly one) (\\p{L}+(?: \\p{L}+)?),? and (?:sometimes|optionally|possibly|maybe) (?:by|in|at|for|to) (?:an?|one) (\\p{L}+(?: \\p{L}+)?)(?=\\.?$)",
+                    "$1 $2 $3 and $1 at most one $4"),
+            plainer(
+                    "new",
+                    "^new (\\p{L}+(?: \\p{L}+)?s) (?:have|get|start (?:with|in)|are given) (?:the |an? )?(state|status) (\\p{L}+|\"[^\"]*\")(?=\\.?$)",
+                    "The $2 of all $1 is $3 by default"),
+            plainer(
                     "both",
                     "\\b(an?|its|their) (\\p{L}+(?: \\p{L}+)?) and (?:(an?|its|their) )?(\\p{L}+(?: \\p{L}+)?),? both (?:(?:given|measured) )?(in \\p{L}+)(?=\\.?$)",
                     "$1 $2 $5 and $3 $4 $5"),
