@@ -218,6 +218,7 @@ class CommandsTest {
         try (var file = new RandomAccessFile(huge.toFile(), "rw")) {
             file.setLength(50L * 1024 * 1024);
         }
+        Path sentences = Files.writeString(folder.resolve("said.txt"), "Each hive stands in exactly one apiary.");
         Path kept = Files.writeString(folder.resolve("kept.sql"), "mine");
 
         for (String command : List.of("sql", "tables", "draw", "normalize", "review")) {
@@ -227,6 +228,7 @@ class CommandsTest {
             refused(on(command, empty, kept), "it is empty");
             refused(on(command, huge, kept), "50 MB");
         }
+        refused(able("tables", sentences.toString()), "said.txt", "it is no design", "able words --from");
         refused(able("tables", folder.toString()), "it is a folder");
         refused(able("sql", WORKED, "--dialect", "h2", "-o", folder.toString()), "cannot write", "it is a folder");
         refused(able("sql", WORKED, "--dialect", "h2", "-o", folder + "/no/x.sql"), "cannot write", "does not exist");

@@ -40,6 +40,12 @@ public final class DocumentFile {
         if (text.isBlank()) {
             throw FileProblem.reading(file, "it is empty", "open an earlier copy, or start a new design");
         }
+        if ("{[".indexOf(text.stripLeading().charAt(0)) < 0) {
+            throw FileProblem.reading(
+                    file,
+                    "it is no design, which is JSON and begins with {",
+                    "read sentences with able words --from, and SQL with able read; this file stays as it is");
+        }
         try {
             var root = new Node(MAPPER.readTree(text), "");
             requireVersion(file, root);
