@@ -160,8 +160,8 @@ class ReadersTest {
                 "# stays\nStay (vessel, berth, from, to)\nvessel, from -> berth, to\n -> to\n",
                 "R(A)\n");
         read(
-                40_000 * TIMES,
-                mangled(4, 40_000 * TIMES, good),
+                44_000 * TIMES,
+                mangled(4, 44_000 * TIMES, good),
                 text -> Normalizer.analyse(RelationText.read(text)),
                 RelationText.SyntaxProblem.class);
     }
@@ -171,8 +171,8 @@ class ReadersTest {
         List<String> good = List.of(
                 "code,name\n1,\"North, \"\"old\"\" quay\"\n2,East\n", "a;b\n1;2\n", "x\ty\n\"two\nlines\"\t3\n");
         read(
-                42_000 * TIMES,
-                mangled(5, 42_000 * TIMES, good),
+                46_000 * TIMES,
+                mangled(5, 46_000 * TIMES, good),
                 text -> RowTable.records(text, text.contains("\t")),
                 IllegalArgumentException.class);
     }
