@@ -89,7 +89,7 @@ final class FactPhrasings extends SentenceForms {
                 "there (?:is|are) (?:also |of course )?(?:an? |some )?(?!(?:about|also|some|only|exactly|at|no|many|several|one|two|three|four|five|\\d+)\\b)(\\p{L}+(?: (?!(?:of|in|on|at|for|per|with|between|and|or|from|to|by|that|which|who|called)\\b)\\p{L}+){0,2})",
                 m -> readAs(Nouns.asName(said.one(m.group(1))) + " is an entity."));
         form(
-                "(?:an?|each|every) (\\p{L}+(?: \\p{L}+)??) (?!has |is )\\p{L}+s(?: (?:in|at|on|of|for|from|with))? (?:an?|one|exactly one) (\\p{L}+(?: \\p{L}+)?): (\\p{L}[^:()]*,? or [^:(),.]+)",
+                "(?:an?|each|every) (\\p{L}+(?: \\p{L}+)??) (?:is \\p{L}+|(?!has |is )\\p{L}+s)(?: (?:in|at|on|of|for|from|with))? (?:an?|one|exactly one) (\\p{L}+(?: \\p{L}+)?)(?:: | \\()(\\p{L}[^:()]*,? or [^:(),.]+)\\)?",
                 m -> said.isEntity(m.group(2))
                         ? Optional.empty()
                         : readAs("Each " + said.one(m.group(1)) + " has "

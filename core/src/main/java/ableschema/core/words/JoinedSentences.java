@@ -64,7 +64,8 @@ final class JoinedSentences {
 
     private static final Pattern PLACE = Pattern.compile(
             ",? (?:and )?(?:by|for|on|in|at|with|to|from|about|against|under|through|via|during|into|onto|over) (?=(?:"
-                    + COUNTED + "|another|a given|a certain) |\\p{L}+(?= (?:by|for|on|in|at|with|to|from)\\b|$))",
+                    + COUNTED
+                    + "|another|a given|a certain) |\\p{L}+(?= (?:by|for|on|in|at|with|to|from|about|against|under|into)\\b|$))",
             Pattern.CASE_INSENSITIVE);
 
     /** Another sentence is looked for at no more places than these. */
@@ -181,13 +182,35 @@ final class JoinedSentences {
             "(.+ is \\p{L}+ (?:in|on|at|to) )(?:an?|one|exactly one) (?!number |kind |type |sort |group |set |list |pair |series |part |piece |amount |couple |period |copy )(\\p{L}+) of (?:an?|one|exactly one) (\\p{L}+(?: \\p{L}+)?)\\.?",
             Pattern.CASE_INSENSITIVE);
 
+    /** "An inspection of a colony has a date". */
+    private static final Pattern PART_OF_WHOLE = Pattern.compile(
+            "(?:an?|each|every) (?!number |kind |type |sort |group |set |list |pair |series |part |piece |amount |couple |period |copy )(\\p{L}+) of (?:an?|one|each) (\\p{L}+(?: (?!has |is |must |can |may )\\p{L}+)?) ((?:has|must have|must be|can be|belongs|is (?!an?\\b)\\p{L}+(?:ed|en|wn|ne|ld|pt|ght|de)) .*?)\\.?",
+            Pattern.CASE_INSENSITIVE);
+
     /**
      * Reads two rules in one: "A room lies on a floor of a building." Empty where it says no more than one.
      *
-     * @param related whether it has been said what a part has to do with its whole
+     * @param said     the sentence as it was typed: "for each part of a car we record" speaks of both together
+     * @param sentence the same in plainer words
+     * @param related  whether it has been said what a part has to do with its whole
      */
     static Optional<Phrasing> ofItsWhole(
-            String sentence, BiPredicate<String, String> related, Function<String, Optional<Phrasing>> reading) {
+            String said,
+            String sentence,
+            BiPredicate<String, String> related,
+            Function<String, Optional<Phrasing>> reading) {
+        Optional<Cut> subject = Cut.of(PART_OF_WHOLE, said);
+        if (subject.isPresent()) {
+            Cut cut = subject.get();
+            Optional<Phrasing> rest = reading.apply("Each " + cut.group(1) + " " + cut.group(3) + ".")
+                    .filter(JoinedSentences::isRead);
+            return related.test(cut.group(1), cut.group(2))
+                    ? rest
+                    : rest.flatMap(found -> reading.apply(
+                                    "Each " + cut.group(1) + " belongs to exactly one " + cut.group(2) + ".")
+                            .filter(JoinedSentences::isRead)
+                            .map(belongs -> both(belongs, found)));
+        }
         return Cut.of(OF_WHOLE, sentence)
                 .filter(cut -> !related.test(cut.group(2), cut.group(3)))
                 .flatMap(cut -> reading.apply(cut.group(1) + "one " + cut.group(2) + ".")

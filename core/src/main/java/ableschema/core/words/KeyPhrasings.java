@@ -1,5 +1,6 @@
 package ableschema.core.words;
 
+import ableschema.core.design.Cardinality;
 import ableschema.core.design.Entity;
 import ableschema.core.words.Phrasing.ReadAs;
 import java.util.ArrayList;
@@ -38,7 +39,7 @@ final class KeyPhrasings extends SentenceForms {
             Pattern.CASE_INSENSITIVE);
 
     private static final Pattern TWO_NOUNS =
-            Pattern.compile("(?:,| and) (?:and )?(?:an?|each|every|the) ", Pattern.CASE_INSENSITIVE);
+            Pattern.compile("(?:,| and) (?:and )?(?:an?|each|every|all|the) ", Pattern.CASE_INSENSITIVE);
 
     /** A name that nobody has spoken of has no more words than these. */
     private static final int MOST_WORDS = 3;
@@ -57,7 +58,8 @@ final class KeyPhrasings extends SentenceForms {
      */
     KeyPhrasings(
             SaidNouns said, SaidAttributes attributes, boolean last, Function<String, Optional<Phrasing>> otherSide) {
-        super("is|are|has|have|unique|share|identif\\w+|only|at most|no more|exactly|must|may|can|cannot");
+        super(
+                "numbered|lettered|is|are|has|have|unique|share|identif\\w+|only|at most|no more|exactly|must|may|can|cannot");
         this.said = said;
         this.attributes = attributes;
         this.last = last;
@@ -87,7 +89,12 @@ final class KeyPhrasings extends SentenceForms {
                 m -> newlyIdentified(m.group(1), "", said.one(m.group(3)) + ", " + m.group(2)));
         form(
                 "(?:all |each |every |an? |the )?(.+?) (?:is|are) (?:always )?(number|letter)ed",
-                m -> readAs("Each " + said.one(m.group(1)) + " has " + m.group(2) + "."));
+                m -> m.group(1).indexOf(',') >= 0
+                        ? Optional.empty()
+                        : readAs("Each " + said.one(m.group(1)) + " has " + m.group(2) + "."));
+        form(
+                "(?:an?|each|every) (\\p{L}+(?: \\p{L}+)??) (has|contains|holds|includes|consists of|is made up of|is divided into) (.+?),? (number|letter)ed(?: consecutively)?(?: from (?:1|one|A)(?: on(?:wards)?)?)?",
+                m -> numberedParts(m.group(1), m.group(2), m.group(3), m.group(4)));
         String within =
                 " (?:must be |has to be |is |are )?unique (?:within|per|in|inside|on|at|for(?= (?:an?|each|every|its|the) )) (.+)";
         form(
@@ -265,6 +272,28 @@ final class KeyPhrasings extends SentenceForms {
     /** "A seat is known by its row and number within the hall": what it stands in comes first. */
     private Optional<Phrasing> identifiedWithin(Cut found) {
         return newlyIdentified(found.group(1), "", SaidNouns.bare(found.group(3)) + ", " + found.group(2));
+    }
+
+    /** "A play consists of scenes, numbered from 1." */
+    private Optional<Phrasing> numberedParts(String whole, String verb, String parts, String by) {
+        Optional<Counts.Found> count = Counts.begin(parts) ? Counts.find(parts, 0) : Optional.empty();
+        String noun = count.map(found -> parts.substring(found.end()).strip()).orElse(parts);
+        if (!said.isPlural(noun) && count.isEmpty() || noun.indexOf(',') >= 0) {
+            return Optional.empty();
+        }
+        String part = said.one(noun);
+        Cardinality many = count.map(Counts.Found::cardinality).orElse(Cardinality.ANY_NUMBER);
+        var sentences = new ArrayList<String>();
+        if (!leadsToOne(part, whole)) {
+            sentences.add("Each " + said.one(whole) + " " + verb + " " + Quantity.said(many) + " "
+                    + (many.equals(Cardinality.AT_LEAST_ONE) ? part : said.many(part)) + "; each " + part
+                    + " belongs to exactly one " + said.one(whole) + ".");
+        }
+        if (!isKnown(said.entity(part), by)) {
+            sentences.add("Each " + part + " has " + by + ".");
+        }
+        sentences.add("Each " + part + " is identified by its " + parts(said.one(whole) + ", " + by) + ".");
+        return Optional.of(new ReadAs(sentences));
     }
 
     /** "The number of a room is unique on its floor". */

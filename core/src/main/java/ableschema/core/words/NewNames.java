@@ -27,12 +27,13 @@ final class NewNames {
     /** In the name of an entity; an attribute may be called "address line 2". */
     private static final Pattern ENTITY = Pattern.compile(
             "(?:" + BEGINNINGS + "|contain|consist|belong|include) .*|[^\\p{L}\\p{N}\"].*|.* (?:" + WITHIN
-                    + "|by|about|up|\\d+) .*|.* (?:" + WITHIN + "|by|for|with|in|on|at|from|to|of|about|\\d+)|\\d+ .*",
+                    + "|by|about|up|against|without|during|among|through|\\d+) .*|.* (?:" + WITHIN
+                    + "|by|for|with|in|on|at|from|to|of|about|\\d+)|\\d+ .*",
             Pattern.CASE_INSENSITIVE);
 
     private static final Pattern ATTRIBUTE = Pattern.compile(
             "(?:" + BEGINNINGS + ") .*|.* (?:" + WITHIN
-                    + "|it|they|he|she|we|was|were|did|does|one|two|three|four|five|six|seven|eight|nine|ten|several|many|multiple|optional|unique|default|mandatory) .*|.* (?:"
+                    + "|it|they|he|she|we|was|were|did|does|one|two|three|four|five|six|seven|eight|nine|ten|several|many|multiple|certain|various|specific|particular|other|some|all|optional|unique|default|mandatory) .*|.* of form(?: .*)?|.* (?:"
                     + WITHIN
                     + "|it|them|him|her|later|earlier|ago|for|of|with)|\\d+ .*|.* \\d+ .*|(?:numbered|lettered) .*|(?:whole|entire) \\p{L}+",
             Pattern.CASE_INSENSITIVE);

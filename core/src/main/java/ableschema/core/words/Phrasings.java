@@ -37,7 +37,7 @@ public final class Phrasings {
 
     /** The same of several words, and of other signs. */
     private static final Pattern SPOKEN = Pattern.compile(
-            "(?i)\\b(?:other(?! than\\b)|and each|has to|have to|needs to|only one|one single|one and only"
+            "(?i)\\b(?:other(?! than\\b)|numbered from|and each|has to|have to|needs to|only one|one single|one and only"
                     + "|(?:\\d+|" + Counts.WORDS + ") (?:or|to) (?:\\d+|" + Counts.WORDS
                     + ")|one \\p{L}+(?: \\p{L}+)?: ?[^.;]+ or|up to|or several|or many|or (?:\\p{L}+ )?(?:none|nobody)"
                     + "|date and time|(?!exactly\\b)exc?\\w{2,6}ly)\\b"
@@ -85,7 +85,7 @@ public final class Phrasings {
 
     /** "Codes start with a letter". */
     private static final Pattern A_SIGN = Pattern.compile(
-            "(?i) (?:starts?|begins?|ends?) with (?:an?|one|two|three|\\d+) (?:\\p{L}+ )?(?:letter|digit|number|character|sign)s?\\b");
+            "(?i) (?:of|in|has|have) the (?:form|format) | (?:starts?|begins?|ends?) with (?:an?|one|two|three|\\d+) (?:\\p{L}+ )?(?:letter|digit|number|character|sign)s?\\b");
 
     /** "The isbn of a title must start with '978'." */
     private static final Pattern OF_ITS_TEXT = Pattern.compile(
@@ -170,7 +170,7 @@ public final class Phrasings {
     }
 
     private static final Pattern SPOKEN_OF = Pattern.compile(
-            "(?i)(?:(?:an?|each|every|all) )?(\\p{L}[\\p{L} -]{0,60}?) (?:(?:can|may|must|should) )?(?:also )?(?:has|have|belongs? to|(?:is|are) (?:identified by|numbered)|must have) .*");
+            "(?i)(?:(?:an?|each|every|all) )?(\\p{L}[\\p{L} -]{0,60}?) (?:(?:can|may|must|should) )?(?:also )?(?:(?:has|have)(?! to be )|belongs? to|(?:is|are) (?:identified by|numbered)|must have) .*");
 
     private static final Pattern OF_ONE = Pattern.compile("(?:an?|each|every) ", Pattern.CASE_INSENSITIVE);
 
@@ -352,7 +352,7 @@ public final class Phrasings {
                 ? JoinedSentences.ofOneSubject(sentence, relations::subjectEnd, this::readingOfPart)
                 : Optional.empty();
         return parts.or(() -> JoinedSentences.ofTwoPlaces(RelationPhrasings.withoutTail(sentence), this::readingOfPart))
-                .or(() -> JoinedSentences.ofItsWhole(sentence, this.said::areRelated, this::readingOfPart))
+                .or(() -> JoinedSentences.ofItsWhole(said, sentence, this.said::areRelated, this::readingOfPart))
                 .or(() -> JoinedSentences.joined(sentence, relations::isInverse, relations::of, this::readingOfPart))
                 .or(() -> rule(sentence))
                 .or(() -> volumes.of(sentence))

@@ -16,10 +16,6 @@ final class PlainerForms {
 
     private static final String SPEAKERS = "we|they|you|one|people|everybody";
 
-    private static final String NOT_ALLOWED =
-            "(?:can't|can ?not|may not|must not|mustn't|should not|shouldn't|(?:is|are) (?:not|never) allowed to)";
-    private static final String LIKES = "(?:likes?|wants?|needs?|wish(?:es)?|pleases?)";
-
     private static final String WE = "(?:" + SPEAKERS + ")";
     private static final String KEEP =
             "(?:(?:also|always|then) )?(?:(?:must|have to|need to|want to|should|can|may|will) )?(?:keep|store|record|note|register|track|know|save|hold|need|remember|collect|log|capture|document|write down|jot down|take down)";
@@ -34,13 +30,22 @@ final class PlainerForms {
             "(?: ?\\((?=[^()]* and )|,? (?:that is|which is|which are|namely|i\\.e\\.),? (?:made up of |composed of )?"
                     + "|,? (?:(?:which|that) consists? of|(?:which is |which are )?(?:consisting|made up|composed) of) )";
 
-    static final List<Plainer> ALL =
-            Stream.concat(SentencesInOne.ALL.stream(), forms().stream()).toList();
+    static final List<Plainer> ALL = Stream.of(SentencesInOne.ALL, forms(), PlainerCounts.ALL)
+            .flatMap(List::stream)
+            .toList();
 
     private PlainerForms() {}
 
     private static List<Plainer> forms() {
         return List.of(
+                plainer(
+                        "maximum|minimum",
+                        "\\b(an?|its|the) max(?:imum)? (\\p{L}+) of (\\d[\\d.,]*)(?= (?!\\p{L}*(?:participants|people|persons|guests|students|members)\\b)\\p{L}+)",
+                        "$1 $2 of at most $3"),
+                plainer(
+                        "to",
+                        "\\bof (-?\\d[\\d.]*) ?(?:to|-|–) ?(\\d[\\d.]*)(?= ?(?:%|(?:percent|euros?|dollars?|kg|g|t|km|m|cm|mm|metres|meters|litres|liters|minutes|hours|days|degrees|points)\\b))",
+                        "between $1 and $2"),
                 plainer(
                         "other",
                         "\\b(be|is|are) (?:an?|the) (\\p{L}+ (?:of|for|to|in)) other (?=\\p{L}+s\\.?$)",
@@ -129,10 +134,6 @@ final class PlainerForms {
                         "optionally|optional",
                         "\\((?:optionally|optional),?\\) (?=(?:an?|the|its|their|his|her) )",
                         "optionally "),
-                plainer(
-                        "numbered",
-                        "^(?:an?|each|every) (\\p{L}+(?: \\p{L}+)?) (has|have|contains?|holds?) ((?:.+? )?(\\p{L}+)),? numbered(?: consecutively)?(?: from (?:1|one)(?: on(?:wards)?)?)?(?=\\.?$)",
-                        "Each $1 $2 $3, and all $4 are numbered within each $1"),
                 plainer("no", "\\bno (\\p{L}+) or (?:several|many|more) (?:\\1(?:s|es))(?=\\.?$)", "any number of $1s"),
                 plainer(
                         "which|that",
@@ -546,45 +547,7 @@ final class PlainerForms {
                         "if",
                         ",? and,? if (?:known|given|available|any|there is one|it has one|applicable),? (?=\\S)",
                         ", optional "),
-                plainer("both", " (is|are) both (?=an? |\\p{L}+s\\.?$)", " $1 "),
-                plainer("only", " (?:one|an?) (\\p{L}+(?: \\p{L}+)?) only(?=\\.?$)", " exactly one $1"),
-                plainer("must", "\\bmust (?:give|provide|supply|state|enter|specify) (?=(?:an?|their|its) )", "have "),
-                plainer("many", "\\bas many (.+?) as (?:they|it|he|she|we|you) " + LIKES, "any number of $1"),
-                plainer("more", "\\b" + NOT_ALLOWED + " ((?:\\p{L}+ ){1,4}?)more than (?=\\S)", "can $1at most "),
-                plainer(
-                        "fewer|less",
-                        "\\b" + NOT_ALLOWED + " ((?:\\p{L}+ ){1,4}?)(?:fewer|less) than (?=\\S)",
-                        "must $1at least "),
-                plainer(
-                        "more",
-                        "\\b(?:does not|doesn't|do not|don't) ((?:\\p{L}+ ){1,4}?)more than (?=\\S)",
-                        "can $1at most "),
-                plainer("more", "\\b(?:never) ((?:\\p{L}+ ){1,4}?)more than (?=\\S)", "$1at most "),
-                plainer("more", "\\bis never (\\p{L}+ (?:\\p{L}+ )?)more than (?=\\S)", "is $1at most "),
-                plainer(
-                        "more",
-                        "^no (?!two |one |more |fewer |less )((?:\\p{L}+ ){2,6}?)more than (?=\\S)",
-                        "Each $1at most "),
-                plainer(
-                        "not|doesn't|don't|needn't",
-                        "\\b(?:does not|doesn't|do not|don't|need not|needn't) (?:have to |need to |necessarily )?have (?=an? )",
-                        "may have "),
-                plainer(
-                        "not|doesn't|don't",
-                        "\\b(?:does not|doesn't|do not|don't) (?:have|need) to have (?=\\S)",
-                        "may have "),
-                plainer(
-                        "us",
-                        "\\b(?:give|provide|tell|leave|supply)s? us (?:with )?(?:their|its|an?|the) (?=\\S)",
-                        "have a "),
-                plainer(
-                        "there",
-                        "^there (?:is|are|must be|will be) (?!about |around |some \\d|(?:at most|only|exactly|no more than) one .* (?:per|for) .* and )(.+?) (?:per|(?:for|in|on|at) (?:each|every|any)) (.+?)(?=\\.?$)",
-                        "Each $2 has $1"),
-                plainer(
-                        "there",
-                        "^there (?:can|may|must|should) be (?!(?:at most|only|exactly|no more than) one .* (?:per|for) .* and )(.+?) (?:per|(?:for|in|on|at) (?:each|every|any|an?)) (.+?)(?=\\.?$)",
-                        "Each $2 can have $1"));
+                plainer("both", " (is|are) both (?=an? |\\p{L}+s\\.?$)", " $1 "));
     }
 
     static Plainer plainer(String words, String said, String plain) {

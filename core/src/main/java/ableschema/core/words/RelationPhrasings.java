@@ -359,6 +359,9 @@ final class RelationPhrasings {
         Optional<SaidClause> back = clause(other);
         return forth.isPresent()
                 && back.isPresent()
+                && !back.get()
+                        .verb()
+                        .matches("(?i)(?:is|are) (?:number|letter)ed .*") // which says what tells them apart
                 && said.one(forth.get().object()).equals(back.get().subject())
                 && (said.one(back.get().object()).equals(forth.get().subject()) || isShortFor(back.get(), forth.get()));
     }

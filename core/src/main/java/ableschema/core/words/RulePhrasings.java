@@ -337,6 +337,14 @@ final class RulePhrasings extends SentenceForms {
                         "the " + meant.attribute() + " of the " + meant.owner(),
                         m.group(2).replaceAll("(?i),? and ", ", "))));
         form(
+                "there are (?:\\w+ )?(?:different |possible )?(\\p{L}+ (?:types|kinds|categories|levels|statuses|states|colours|colors|sizes|grades|classes)):? ?([^,:]+(?:, [^,:]+)*(?:,| and| or) .+)",
+                m -> attributes
+                        .meant(m.group(1))
+                        .filter(meant -> !said.isEntity(m.group(1)))
+                        .flatMap(meant -> list(
+                                "the " + meant.attribute() + " of the " + meant.owner(),
+                                m.group(2).replaceAll("(?i),? and ", ", "))));
+        form(
                 "(?:the )?(\\p{L}+(?: \\p{L}+)? of (?:an?|each|every|the) [\\p{L} ]+?): ([^,]+, .+)",
                 m -> list(m.group(1), m.group(2)));
         form("(?:the )?(?:possible |allowed )?(.+?) values are:? (.+)", m -> list(m.group(1), m.group(2)));

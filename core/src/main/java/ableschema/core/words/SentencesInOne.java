@@ -9,6 +9,14 @@ final class SentencesInOne {
 
     static final List<PlainerForms.Plainer> ALL = List.of(
             plainer(
+                    "which|that",
+                    "\\b(an?|its) (\\p{L}+(?: \\p{L}+)?),? (?:which|that) (?:is|has|must be|must have|has to be|has to have) ((?:(?:exactly|at most|always) )?\\w+ (?:digits|characters|letters))(?: long)?(?:,? and (?:is |must be )?(unique|optional))?(?=\\.?$)",
+                    "$4 $2 of $3"),
+            plainer(
+                    "and",
+                    "\\b(any number of|several|many|zero or more) (\\p{L}+s) and (\\p{L}+s)(?=\\.?$)",
+                    "$1 $2 and $1 $3"),
+            plainer(
                     "sometimes|optionally|possibly|maybe",
                     "\\b((?:is|are) \\p{L}+ (?:by|in|at|for|to)) (an?|one|exactly one) (\\p{L}+(?: \\p{L}+)?),? and (?:sometimes|optionally|possibly|maybe) (?:by|in|at|for|to) (?:an?|one) (\\p{L}+(?: \\p{L}+)?)(?=\\.?$)",
                     "$1 $2 $3 and $1 at most one $4"),
