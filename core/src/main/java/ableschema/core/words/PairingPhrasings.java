@@ -62,11 +62,11 @@ final class PairingPhrasings extends SentenceForms {
     @Override
     void fill() {
         String two =
-                "for (?:each|every) (.+?)(?: \\p{L}+ed| made| taken| given| sold| held)? (?:of|in|on|at|by|per|to|for|and) (?:an? |the |each |every )?(.+?)";
+                "for (?:each|every) (.+?)(?: \\p{L}+ed| made| taken| given| sold| held| sent| lent| bought| paid| used| put)? (?:of|in|on|at|by|per|to|for|and) (?:an? |the |each |every )?(.+?)";
         form(two + ",? " + KEPT, m -> known(m.group(1), m.group(2), m.group(3)));
         form(
                 two
-                        + ",? the (.+) (?:is|are) (?:given|stored|recorded|kept|noted|registered|known|fixed|agreed|set|needed|determined|entered)",
+                        + ",? the (.+) (?:is|are) (?:given|stored|recorded|kept|noted|written down|registered|known|fixed|agreed|set|needed|determined|entered)",
                 m -> known(m.group(1), m.group(2), m.group(3)));
         form(
                 "the (.+) (?:must be|has to be|should be|is|are) (?:stored|recorded|kept|noted|registered|known|given) (?:for|of) (?:each|every) (.+?) (?:of|in|on|at|by|per|to|for|and) (?:an?|the|each|every) (.+?)",

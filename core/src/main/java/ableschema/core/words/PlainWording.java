@@ -67,12 +67,18 @@ final class PlainWording {
         return words;
     }
 
+    private static String withSmallInitial(String words) {
+        boolean word = words.length() > 1 && Character.isLowerCase(words.charAt(1));
+        return word ? Character.toLowerCase(words.charAt(0)) + words.substring(1) : words;
+    }
+
     /** The groups are those of the text, as the matcher saw quotes blotted out. */
     private static String filled(String plain, Matcher matcher, String text) {
         String filled = plain;
         for (int i = 1; i <= matcher.groupCount(); i++) {
-            filled = filled.replace(
-                    "$" + i, matcher.start(i) < 0 ? "" : text.substring(matcher.start(i), matcher.end(i)));
+            String group = matcher.start(i) < 0 ? "" : text.substring(matcher.start(i), matcher.end(i));
+            boolean moved = matcher.start(i) == 0 && !plain.startsWith("$" + i); // it begins the sentence no more
+            filled = filled.replace("$" + i, moved ? withSmallInitial(group) : group);
         }
         return filled;
     }

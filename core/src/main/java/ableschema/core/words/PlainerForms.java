@@ -38,6 +38,23 @@ final class PlainerForms {
 
     private static List<Plainer> forms() {
         return List.of(
+                plainer("our", "^(?:in|at|for) our (?:\\p{L}+ )?\\p{L}+,? (?=(?:each|every|an?|all|the|no) )", ""),
+                plainer(
+                        "without",
+                        "^no (\\p{L}+(?: \\p{L}+)??) (?:may|can|must) be without (?:an?|its|their) (?=\\p{L})",
+                        "Each $1 has a "),
+                plainer(
+                        "only",
+                        "^only ((?:\\p{L}+ )?\\p{L}+s) (?:have|can have|may have) (?=(?:an?|the|their) )",
+                        "All $1 have "),
+                plainer(
+                        "which|that",
+                        ",? (?:which|that) (?:(?:may|can|might) be (?:left out|omitted|left empty|left blank|skipped)|(?:may|might) not be known)(?=,| and |\\.?$)",
+                        " (optional)"),
+                plainer(
+                        "each|every",
+                        "^(?:the )?(\\p{L}+) and (\\p{L}+) (date|time|price|number|weight|code|name) (?:is|are|must be) (?:recorded|noted|stored|kept|registered|needed|known) (?:for|of|with|at) (?:each|every) (\\p{L}+(?: \\p{L}+)?)(?=\\.?$)",
+                        "Each $4 has a $1 $3 and a $2 $3"),
                 plainer(
                         "maximum|minimum",
                         "\\b(an?|its|the) max(?:imum)? (\\p{L}+) of (\\d[\\d.,]*)(?= (?!\\p{L}*(?:participants|people|persons|guests|students|members)\\b)\\p{L}+)",
@@ -398,7 +415,7 @@ final class PlainerForms {
                 plainer("no|zero", "\\b(?:no|zero) (\\p{L}+) or (?:just |only |exactly )?one \\1\\b", "at most one $1"),
                 plainer(
                         "unknown|empty|missing|known",
-                        " (?:is|are|stays|remains|(?:can|may) be(?! \\p{L}+,? if )|(?:can|may) stay) (?:unknown|empty|missing|not known)(?:,? (?:until|while|before|as long as|unless|if|when) .+?)?(?=\\.?$)",
+                        " (?:is|are|stays|remains|(?:can|may) be(?! \\p{L}+,? if )|(?:can|may) stay) (?:unknown|empty|missing|not known)(?:,? (?:until|while|before|as long as|unless|if|when) .+?| at first| initially| in the beginning| for now)?(?=\\.?$)",
                         " may be unknown"),
                 plainer(
                         "collection|set|list|group|series|range|variety|lot|handful|couple|bunch",

@@ -90,9 +90,10 @@ final class RulePhrasings extends SentenceForms {
                                 + quoted(m.group(3))));
         form("by default,? (.+?) is " + VALUE, m -> byDefault(m.group(1), m.group(2)));
         form(
-                "(.+?) (?:is|are) (?:kept )?(secret|personal|private)",
+                "(.+?) (?:is|are|must be) (?:kept |to be kept )?(secret|confidential|personal|private)",
                 m -> attributes.fact(
-                        m.group(1), m.group(2).replace("private", "personal").toLowerCase(Locale.ROOT)));
+                        m.group(1),
+                        m.group(2).toLowerCase(Locale.ROOT).matches("secret|confidential") ? "secret" : "personal"));
         form("(.+?) (?:is|are) " + NUMBER + UNIT + " by default", m -> byDefault(m.group(1), number(m.group(2))));
         form("(.+?) (?:is|are) " + VALUE + " by default", m -> byDefault(m.group(1), m.group(2)));
         form("(.+?) defaults to " + VALUE, m -> byDefault(m.group(1), m.group(2)));

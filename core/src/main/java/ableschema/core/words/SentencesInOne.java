@@ -9,6 +9,10 @@ final class SentencesInOne {
 
     static final List<PlainerForms.Plainer> ALL = List.of(
             plainer(
+                    "several|many|multiple|more",
+                    "^(?:several|many|multiple|more than one) (\\p{L}+(?: \\p{L}+)??s) (?:may|can) be (\\p{L}+ (?:to|in|at|on|by|for|with)) (?:one|an?|the same|each) \\p{L}+(?: \\p{L}+)?,? and (?:an?|one|each|every) \\p{L}+(?: \\p{L}+)? (?:may|can) be \\2 (?=(?:several|many|multiple|more than one) )",
+                    "$1 can be $2 "),
+            plainer(
                     "which|that",
                     "\\b(an?|its) (\\p{L}+(?: \\p{L}+)?),? (?:which|that) (?:is|has|must be|must have|has to be|has to have) ((?:(?:exactly|at most|always) )?\\w+ (?:digits|characters|letters))(?: long)?(?:,? and (?:is |must be )?(unique|optional))?(?=\\.?$)",
                     "$4 $2 of $3"),

@@ -49,7 +49,7 @@ final class SwallowedWords {
 
     /** "A capacity of at least 100 seats", "a hall's". */
     private static final Pattern COUNTED = Pattern.compile(
-            "(?:assigned|generated|given|created|issued|set|chosen) (?:automatically|by the (?:system|database|computer|program))|(?<=\\d )\\p{L}+|\\p{L}+'s? |\\b(?:piece|item|unit)s? (?=of )",
+            "^(?:in|at|for) our (?:\\p{L}+ )?\\p{L}+|(?:assigned|generated|given|created|issued|set|chosen) (?:automatically|by the (?:system|database|computer|program))|(?<=\\d )\\p{L}+|\\p{L}+'s? |\\b(?:piece|item|unit)s? (?=of )",
             Pattern.CASE_INSENSITIVE);
 
     /** "A shelf of a cellar" is a shelf, where it is known what these have to do with each other. */

@@ -30,6 +30,13 @@ public final class Verbs {
     private static final Set<String> PART = Set.of(
             "belongs to", "is part of", "is in", "is of", "lies in", "is member of", "is a member of", "is a part of");
 
+    /** What is in a place is what the place has. */
+    private static final Set<String> PLACED =
+            Set.of("stands in", "is located in", "is situated in", "is kept in", "is stored in", "hangs in");
+
+    private static final Set<String> EMPLOYED =
+            Set.of("works in", "works at", "works for", "is employed in", "is employed at");
+
     /** Participles that are not formed by adding an ending. */
     private static final Map<String, String> UNRULY = Stream.of(
                     ("bind:bound break:broken breed:bred bring:brought build:built burn:burnt buy:bought catch:caught"
@@ -59,7 +66,10 @@ public final class Verbs {
     }
 
     private static boolean isInverse(String active, String passive) {
-        if (WHOLE.contains(active) && PART.contains(passive)) {
+        boolean holds = WHOLE.contains(active);
+        if (holds && PART.contains(passive)
+                || holds && !active.equals("owns") && PLACED.contains(passive)
+                || active.equals("employs") && EMPLOYED.contains(passive)) {
             return true;
         }
         Matcher said = ACTIVE.matcher(active);

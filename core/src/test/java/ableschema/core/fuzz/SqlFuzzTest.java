@@ -119,7 +119,7 @@ class SqlFuzzTest {
         for (long i = 0; i < inputs; i++) {
             String text = input();
             Dialect dialect = Dialects.ALL.get(random.nextInt(Dialects.ALL.size()));
-            long start = System.nanoTime();
+            long start = Worked.nanos();
             SqlRead read = read(text, dialect, i);
             if (i % 10 == 0) {
                 String file = DocumentFile.print(
@@ -128,7 +128,7 @@ class SqlFuzzTest {
                         .as("input %s saved and opened", i)
                         .isEqualTo(file);
             }
-            assertThat(Duration.ofNanos(System.nanoTime() - start))
+            assertThat(Duration.ofNanos(Worked.nanos() - start))
                     .as("input %s", i)
                     .isLessThan(LONGEST);
             long lines = 1 + text.chars().filter(c -> c == '\n' || c == '\r').count();
@@ -171,9 +171,9 @@ class SqlFuzzTest {
                 ";".repeat(300_000));
         for (Dialect dialect : Dialects.ALL) {
             for (String text : texts) {
-                long start = System.nanoTime();
+                long start = Worked.nanos();
                 SqlReader.read(text, dialect);
-                assertThat(Duration.ofNanos(System.nanoTime() - start))
+                assertThat(Duration.ofNanos(Worked.nanos() - start))
                         .as("%s %s", dialect.name(), text.substring(0, 40))
                         .isLessThan(LONGEST);
             }
