@@ -318,7 +318,16 @@ public final class KeysBench extends ScrollPane {
                         .add(text("and " + picture.left() + " more tables refer to it, each in the same way", "note"));
             }
         } else {
-            box.getChildren().add(text("No table refers to " + entity.name() + " yet.", "hint"));
+            boolean circle = after.design()
+                    .entity(entity.id())
+                    .filter(new Keys(after.design())::isInCircle)
+                    .isPresent();
+            box.getChildren()
+                    .add(text(
+                            circle
+                                    ? "This key leads back to " + entity.name() + ", so that no table can refer to it."
+                                    : "No table refers to " + entity.name() + " yet.",
+                            "hint"));
         }
         reach(entity, shown).ifPresent(box.getChildren()::add);
         return box;
