@@ -367,6 +367,18 @@ final class AttributePhrasings {
                 return Optional.of(new Phrasing.Refused(
                         "the name of an attribute ends before this; say the rest in a sentence of its own", member));
             }
+            Matcher thing = THING_IN.matcher(SaidNouns.bare(member));
+            if (!listed
+                    && thing.matches()
+                    && said.isEntity(thing.group(1))
+                    && !said.isEntity(member)
+                    && !SaidUnits.isUnit(thing.group(2))) {
+                return Optional.of(new Phrasing.Refused(
+                        "is it one of what is known? Say: Each " + owner + " has exactly one "
+                                + said.one(thing.group(1)) + " (second as " + Nouns.listed(SaidNouns.bare(member))
+                                + ")",
+                        member));
+            }
             items.add(item);
         }
         if (!roles.isEmpty()) {
@@ -379,6 +391,10 @@ final class AttributePhrasings {
         }
         return Optional.of(said(owner, items, sentences.stream()));
     }
+
+    /** "An editor in charge". */
+    private static final Pattern THING_IN =
+            Pattern.compile("(\\p{L}+(?: \\p{L}+)?) (?:in|on|at|for|from|with|of) (\\p{L}+(?: \\p{L}+)?)", CASE);
 
     private static final Pattern IN_UNIT = Pattern.compile("([^(:\\[]+) in (\\p{L}+)( \\(.*)");
 

@@ -173,6 +173,10 @@ final class ClauseCheck {
                             + " of a … has at most 30 " + signs,
                     signs));
         }
+        if (isValue(clause.subject(), Cardinality.EXACTLY_ONE) && !said.isEntity(clause.subject())) {
+            return Optional.of(new Phrasing.Refused(
+                    "of what is " + clause.subject() + " told? Say: Each … has " + clause.subject(), clause.subject()));
+        }
         if (SOME_TIME.matcher(clause.object()).matches()) {
             return Optional.of(new Phrasing.Refused(
                     "what holds at some time only is kept as text: About " + clause.subject() + ": …",

@@ -9,6 +9,10 @@ final class SentencesInOne {
 
     static final List<PlainerForms.Plainer> ALL = List.of(
             plainer(
+                    "most|least|more|up",
+                    "\\b(up to|at most|no more than|at least) (\\d+ \\p{L}+(?: \\p{L}+)?),? and (?=\\d+ \\p{L})",
+                    "$1 $2 and $1 "),
+            plainer(
                     "several|many|multiple|more",
                     "^(?:several|many|multiple|more than one) (\\p{L}+(?: \\p{L}+)??s) (?:may|can) be (\\p{L}+ (?:to|in|at|on|by|for|with)) (?:one|an?|the same|each) \\p{L}+(?: \\p{L}+)?,? and (?:an?|one|each|every) \\p{L}+(?: \\p{L}+)? (?:may|can) be \\2 (?=(?:several|many|multiple|more than one) )",
                     "$1 can be $2 "),
