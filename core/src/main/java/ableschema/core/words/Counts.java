@@ -82,7 +82,7 @@ final class Counts {
             way("between N and N", (a, b) -> new Cardinality(Math.min(a, b), Math.max(a, b))),
             way("(?:from )?N (?:to|-|–) N|N ?(?:-|–) ?N", (a, b) -> new Cardinality(a, b)),
             way("N ?\\.\\. ?N", (a, b) -> new Cardinality(a, b)),
-            way("N ?\\.\\. ?(?:n|m|\\*|many)", (a, b) -> new Cardinality(a, MANY)),
+            way("N(?: ?\\.\\. ?| ?[-–] ?| to )(?:n|m|\\*|many)", (a, b) -> new Cardinality(a, MANY)),
             way(
                     "(?:at least|a minimum of|no fewer than|not fewer than) N,? (?:and|but) "
                             + "(?:at most|no more than|not more than|up to) N",

@@ -177,14 +177,20 @@ final class JoinedSentences {
         return Optional.empty();
     }
 
+    /** What is of something and is no part of it. */
+    private static final String NO_WHOLE =
+            "(?!(?:number|kind|type|sort|group|set|list|pair|series|part|piece|amount|couple|period|copy) )";
+
     /** A room on "a floor of a building", but nothing in "a number of places". */
     private static final Pattern OF_WHOLE = Pattern.compile(
-            "(.+ is \\p{L}+ (?:in|on|at|to) )(?:an?|one|exactly one) (?!number |kind |type |sort |group |set |list |pair |series |part |piece |amount |couple |period |copy )(\\p{L}+) of (?:an?|one|exactly one) (\\p{L}+(?: \\p{L}+)?)\\.?",
+            "(.+ is \\p{L}+ (?:in|on|at|to) )(?:an?|one|exactly one) " + NO_WHOLE
+                    + "(\\p{L}+) of (?:an?|one|exactly one) (\\p{L}+(?: \\p{L}+)?)\\.?",
             Pattern.CASE_INSENSITIVE);
 
     /** "An inspection of a colony has a date". */
     private static final Pattern PART_OF_WHOLE = Pattern.compile(
-            "(?:an?|each|every) (?!number |kind |type |sort |group |set |list |pair |series |part |piece |amount |couple |period |copy )(\\p{L}+) of (?:an?|one|each) (\\p{L}+(?: (?!has |is |must |can |may )\\p{L}+)?) ((?:has|must have|must be|can be|belongs|is (?!an?\\b)\\p{L}+(?:ed|en|wn|ne|ld|pt|ght|de)) .*?)\\.?",
+            "(?:an?|each|every) " + NO_WHOLE
+                    + "(\\p{L}+) of (?:an?|one|each) (\\p{L}+(?: (?!has |is |must |can |may )\\p{L}+)?) ((?:has|must have|must be|can be|belongs|is (?!an?\\b)\\p{L}+(?:ed|en|wn|ne|ld|pt|ght|de)) .*?)\\.?",
             Pattern.CASE_INSENSITIVE);
 
     /**

@@ -22,7 +22,12 @@ final class NotedPhrasings extends SentenceForms {
 
     @Override
     void fill() {
-        form(NOUN + " " + RATIO + " " + NOUN, m -> noted(m, 1, 2, 3, 4));
+        // two words that are not known may be a noun and a verb: "a team has 1-n players"
+        form(
+                NOUN + " " + RATIO + " " + NOUN,
+                m -> m.group(1).indexOf(' ') < 0 || said.isEntity(m.group(1))
+                        ? noted(m, 1, 2, 3, 4)
+                        : Optional.empty());
         form(
                 NOUN + " (?:and|<->|<=>|-|↔) " + NOUN + " ?(?:is|are|have|:)(?: in)?(?: an?)? " + RATIO + RELATION,
                 m -> noted(m, 1, 3, 4, 2));

@@ -42,7 +42,7 @@ public final class Phrasings {
                     + ")|one \\p{L}+(?: \\p{L}+)?: ?[^.;]+ or|up to|or several|or many|or (?:\\p{L}+ )?(?:none|nobody)"
                     + "|date and time|(?!exactly\\b)exc?\\w{2,6}ly)\\b"
                     + "|\\((?:(?:given |measured )?in )?(?:%|percent|kg|g|km|cm|mm|m|ml|l|(?:lit|met)(?:re|er)s?|seconds|minutes|hours|days|weeks|months|years|euros?|dollars?|pounds|(?:kilo)?grams|tonnes?|degrees|watts?|text|date|time|year|moment|whole(?: number)?)\\)"
-                    + "|(?:unique|nullable|not null|mandatory|required)(?=\\s*(?:[,.]|$))|:[^,(]*(?:\\(\\d[^)]*\\))? key(?=\\s*(?:[,.]|$))|\\d ?\\.\\.|\\(-?[\\d.]+ ?(?:to|-|–) ?-?[\\d.]+\\)| has unique | has:| only(?=\\s*(?:[.;]|$))");
+                    + "|(?:unique|nullable|not null|mandatory|required)(?=\\s*(?:[,.]|$))|:[^,(]*(?:\\(\\d[^)]*\\))? key(?=\\s*(?:[,.]|$))|\\d ?\\.\\.|\\d(?: to |[-–])(?:n|m|many)\\b|\\(-?[\\d.]+ ?(?:to|-|–) ?-?[\\d.]+\\)| has unique | has:| only(?=\\s*(?:[.;]|$))");
 
     /** "Has a name and a flag", where the grammar would take a name for two. */
     private static final Pattern HAS_BOTH =
@@ -389,8 +389,9 @@ public final class Phrasings {
 
     /** "Members rent equipment: tanks, regulators and suits." */
     private Optional<Phrasing> withItsKinds(String sentence) {
-        return Cut.of(KINDS_LISTED, SaidNouns.withoutStops(sentence))
-                .filter(cut -> said.isPlural(cut.group(2)) || said.isUncounted(cut.group(2)))
+        Optional<Cut> listed =
+                sentence.indexOf(':') < 0 ? Optional.empty() : Cut.of(KINDS_LISTED, SaidNouns.withoutStops(sentence));
+        return listed.filter(cut -> said.isPlural(cut.group(2)) || said.isUncounted(cut.group(2)))
                 .filter(cut -> SaidNouns.members(cut.group(3)).size() > 1
                         && SaidNouns.members(cut.group(3)).stream().allMatch(said::isPlural))
                 .flatMap(cut -> relations
