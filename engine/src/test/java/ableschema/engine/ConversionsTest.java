@@ -34,7 +34,7 @@ import org.junit.jupiter.params.provider.EnumSource;
 class ConversionsTest {
 
     private static final IdSource IDS = IdSource.seeded(6);
-    private static final int DESIGNS = 45;
+    private static final int DESIGNS = 36;
     private static final int DESIGNS_ON_A_SERVER = 8;
 
     /** All that keeps the rows as good as they were: what is referred to becomes a list, a list a table, and so on. */

@@ -81,7 +81,7 @@ class ReadersTest {
                 .filter(line -> !line.isBlank())
                 .toList();
         var mangled = new Mangled(1);
-        int count = 1_000 * TIMES;
+        int count = 700 * TIMES;
         List<String> texts = Stream.generate(() -> String.join(
                         "\n",
                         Stream.generate(() -> mangled.text(mangled.one(good)))
@@ -110,7 +110,7 @@ class ReadersTest {
                 .map(ReadersTest::tree)
                 .toList();
         var mangled = new Mangled(2);
-        int count = 3_500 * TIMES;
+        int count = 2_500 * TIMES;
         List<String> texts = Stream.generate(() -> mangled.tree(mangled.one(good)))
                 .limit(count)
                 .toList();
@@ -120,7 +120,7 @@ class ReadersTest {
                 text -> taken(text).filter(read -> text.hashCode() % 10 == 0).ifPresent(ReadersTest::used),
                 NoException.class);
         List<String> broken =
-                mangled(3, 7_000 * TIMES, good.stream().map(JsonNode::toString).toList());
+                mangled(3, 6_000 * TIMES, good.stream().map(JsonNode::toString).toList());
         read(broken.size(), broken, DocumentFile::parse, IllegalArgumentException.class);
     }
 
@@ -171,8 +171,8 @@ class ReadersTest {
         List<String> good = List.of(
                 "code,name\n1,\"North, \"\"old\"\" quay\"\n2,East\n", "a;b\n1;2\n", "x\ty\n\"two\nlines\"\t3\n");
         read(
-                46_000 * TIMES,
-                mangled(5, 46_000 * TIMES, good),
+                48_000 * TIMES,
+                mangled(5, 48_000 * TIMES, good),
                 text -> RowTable.records(text, text.contains("\t")),
                 IllegalArgumentException.class);
     }

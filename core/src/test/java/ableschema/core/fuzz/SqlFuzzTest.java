@@ -22,7 +22,7 @@ import org.junit.jupiter.api.Test;
  */
 class SqlFuzzTest {
 
-    private static final int USUAL = 7_000;
+    private static final int USUAL = 5_000;
     private static final Duration LONGEST = Duration.ofSeconds(2);
     private static final String SIGNS = "'\"`[](){};,.:-/*#$@\\\n\r\t abcnN019E=<>|\u00e9\u0000\uD83D";
 

@@ -27,10 +27,10 @@ class FaultsTest {
     }
 
     @Test
-    void twenty_designs_of_sixty_entities_have_none_and_hardly_a_verb_finds_no_place() {
+    void sixteen_designs_of_sixty_entities_have_none_and_hardly_a_verb_finds_no_place() {
         int lines = 0;
         int unnamed = 0;
-        for (long seed = 0; seed < 20; seed++) {
+        for (long seed = 0; seed < 16; seed++) {
             Document document = LargeDesign.of(seed, 60, 6, 80);
             Document placed = Arrangement.of(document).appliedTo(document);
             for (View view : View.values()) {
@@ -44,7 +44,7 @@ class FaultsTest {
                 }
             }
         }
-        assertThat(lines).isGreaterThan(8_000);
+        assertThat(lines).isGreaterThan(6_400);
         assertThat(unnamed).isLessThan(lines / 100);
     }
 }
