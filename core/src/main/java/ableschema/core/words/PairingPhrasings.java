@@ -93,35 +93,40 @@ final class PairingPhrasings extends SentenceForms {
         if (SaidNouns.members(list).stream().anyMatch(said::isEntity)) {
             return Optional.empty();
         }
-        return reading.apply(relation + ".")
-                .filter(ReadAs.class::isInstance)
+        return rule(reading.apply(relation + "."))
+                .filter(rule -> rule.clause().cardinality().max() == 1)
+                .flatMap(rule -> readAs(
+                        rule.sentence(), "Each " + said.one(rule.clause().subject()) + " has " + items(list) + "."))
+                .or(() -> withIts(relation, "", list));
+    }
+
+    /** A sentence of the grammar that says one rule, and the rule. */
+    private record Rule(String sentence, SaidClause clause) {}
+
+    /** Empty where a sentence says something else, or several things. */
+    private Optional<Rule> rule(Optional<Phrasing> read) {
+        return read.filter(ReadAs.class::isInstance)
                 .map(found -> ((ReadAs) found).sentences())
                 .filter(sentences -> sentences.size() == 1)
                 .flatMap(sentences -> clause.apply(SaidNouns.withoutStops(sentences.get(0)))
-                        .filter(one -> one.cardinality().max() == 1)
-                        .flatMap(one -> readAs(
-                                sentences.get(0), "Each " + said.one(one.subject()) + " has " + items(list) + ".")))
-                .or(() -> withIts(relation, "", list));
+                        .map(one -> new Rule(sentences.get(0), one)));
     }
 
     /** @param each of which of the two it is told; empty for the one spoken of last */
     private Optional<Phrasing> withIts(String relation, String each, String list) {
-        return reading.apply(relation + ".")
-                .map(found -> found instanceof Phrasing.Either either
-                        ? either.readings().get(0)
-                        : found)
-                .filter(ReadAs.class::isInstance)
-                .map(found -> ((ReadAs) found).sentences())
-                .filter(sentences -> sentences.size() == 1)
-                .flatMap(sentences -> clause.apply(SaidNouns.withoutStops(sentences.get(0)))
-                        .filter(one -> one.cardinality().max() != 1
-                                && (each.isEmpty() || said.one(one.object()).equalsIgnoreCase(said.one(each))))
-                        .flatMap(one -> readAs(
-                                sentences.get(0),
-                                "Each pairing "
-                                        + Quoted.of(said.one(one.subject()) + " " + one.verb() + " "
-                                                + said.one(one.object()))
-                                        + " has " + items(list) + ".")));
+        return rule(reading.apply(relation + ".")
+                        .map(found -> found instanceof Phrasing.Either either
+                                ? either.readings().get(0)
+                                : found))
+                .filter(rule -> rule.clause().cardinality().max() != 1
+                        && (each.isEmpty() || said.one(rule.clause().object()).equalsIgnoreCase(said.one(each))))
+                .flatMap(rule -> readAs(
+                        rule.sentence(),
+                        "Each pairing "
+                                + Quoted.of(said.one(rule.clause().subject()) + " "
+                                        + rule.clause().verb() + " "
+                                        + said.one(rule.clause().object()))
+                                + " has " + items(list) + "."));
     }
 
     private static String items(String list) {

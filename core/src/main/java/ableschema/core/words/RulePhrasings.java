@@ -338,7 +338,8 @@ final class RulePhrasings extends SentenceForms {
                         "the " + meant.attribute() + " of the " + meant.owner(),
                         m.group(2).replaceAll("(?i),? and ", ", "))));
         form(
-                "there are (?:\\w+ )?(?:different |possible )?(\\p{L}+ (?:types|kinds|categories|levels|statuses|states|colours|colors|sizes|grades|classes)):? ?([^,:]+(?:, [^,:]+)*(?:,| and| or) .+)",
+                "there are (?:\\w+ )?(?:different |possible )?(\\p{L}+ (?:" + SORTS_OF
+                        + "|classes)):? ?([^,:]+(?:, [^,:]+)*(?:,| and| or) .+)",
                 m -> attributes
                         .meant(m.group(1))
                         .filter(meant -> !said.isEntity(m.group(1)))
@@ -376,9 +377,10 @@ final class RulePhrasings extends SentenceForms {
             "(?:\\p{L}+ )?(?:level|status|state|priority|severity|colour|color|size|gender|condition|urgency|difficulty)",
             Pattern.CASE_INSENSITIVE);
 
-    private static final Pattern SORTS = Pattern.compile(
-            ".+ (?:types|kinds|categories|levels|statuses|states|colours|colors|sizes|grades)",
-            Pattern.CASE_INSENSITIVE);
+    /** What things are sorted by. */
+    private static final String SORTS_OF = "types|kinds|categories|levels|statuses|states|colours|colors|sizes|grades";
+
+    private static final Pattern SORTS = Pattern.compile(".+ (?:" + SORTS_OF + ")", Pattern.CASE_INSENSITIVE);
 
     private Optional<Phrasing> list(String phrase, String list) {
         Matcher preset = PRESET.matcher(list);

@@ -156,12 +156,12 @@ final class SaidAttributes {
 
     /** A fact about an attribute that is measured; the unit is part of the name of one that is not known yet. */
     Optional<Phrasing> fact(String phrase, String flag, String unit) {
-        Optional<String> other = meant(phrase).flatMap(meant -> SaidUnits.other(meant.attribute(), unit));
+        Optional<Meant> known = meant(phrase);
+        Optional<String> other = known.flatMap(meant -> SaidUnits.other(meant.attribute(), unit));
         if (other.isPresent()) {
             return Optional.of(new Phrasing.Refused(other.get(), unit));
         }
-        return meant(phrase)
-                .filter(meant -> of(meant.owner(), meant.attribute()).isEmpty())
+        return known.filter(meant -> of(meant.owner(), meant.attribute()).isEmpty())
                 .<Phrasing>map(meant -> ReadAs.of("Each " + meant.owner() + " has "
                         + SaidUnits.inUnit(meant.attribute(), unit) + " (" + flag + ")."))
                 .or(() -> fact(phrase, flag));
